@@ -1,0 +1,32 @@
+import type { Finding } from '../finding.ts';
+import type { PickResult } from '../pick/pick.ts';
+import { keepsMotor } from '../motor/reference.ts';
+import { notebook, type Brief, type Missing, type StageResult } from '../stage.ts';
+import { wording, type Value } from '../value.ts';
+
+export interface HandoverValues {
+  readonly decision: Value<string>;
+}
+
+export type HandoverResult = StageResult<HandoverValues>;
+
+/** Whether the sheet can be acted on: decided, not decided, or stopped. */
+export function handover({ job }: Brief, pick: PickResult, earlier: readonly Finding[], open: readonly Missing[]): HandoverResult {
+  const { findings, missing } = notebook('handover');
+  const stops = earlier.filter((finding) => finding.severity === 'stop').length;
+  const motor = keepsMotor(job) ? pick.motor && 'Motor kept' : pick.chosenMotor?.item.name;
+  const feed = pick.chosenDrive?.item.name ?? (pick.starter?.lacking.length === 0 ? pick.values.starter?.text : undefined);
+  const text =
+    stops > 0
+      ? `Stopped: ${stops} ${stops === 1 ? 'finding has' : 'findings have'} to be cleared first`
+      : motor && feed
+        ? `${motor} with ${feed}`
+        : `Not decided: ${open.length} ${open.length === 1 ? 'figure is' : 'figures are'} missing`;
+  const state = stops > 0 ? 'Stopped' : motor && feed ? 'Sheet ready' : '';
+  return {
+    values: { decision: wording(text, { origin: 'chosen', source: 'Findings and pick of this job' }) },
+    findings,
+    missing,
+    summary: state,
+  };
+}

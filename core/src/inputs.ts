@@ -1,0 +1,117 @@
+import { profilePointFields, quantityFields, type FieldSpec } from './fields.ts';
+import type { Finding } from './finding.ts';
+import type { Job } from './job.ts';
+import { formatOther, formatQuantity } from './quantity/format.ts';
+import { parseGroups, parseQuantity, type Parsed, type Reading } from './quantity/parse.ts';
+import type { School, Unit } from './quantity/units.ts';
+import { quantity, type Value } from './value.ts';
+
+type Groups = readonly (readonly Value[])[];
+type Given<Fields extends Record<string, FieldSpec>> = {
+  readonly [Name in keyof Fields]?: Fields[Name] extends { readonly list: true } ? Groups : Value;
+};
+type Quantities = typeof quantityFields;
+
+/** How one typed field was understood: shown under the field. */
+export interface FieldEcho {
+  readonly read: string;
+  readonly other?: string;
+  readonly error?: string;
+}
+
+export interface Inputs {
+  readonly given: { readonly [Stage in keyof Quantities]: Given<Quantities[Stage]> };
+  readonly points: readonly { readonly flow: Value; readonly hours: Value }[];
+  readonly fields: Readonly<Record<string, FieldEcho>>;
+  readonly findings: readonly Finding[];
+}
+
+const believable = (si: number, spec: FieldSpec, school: School): string | undefined => {
+  if (si >= spec.min - 1e-9 && si <= spec.max + 1e-9) return undefined;
+  const show = (limit: number) => formatQuantity(limit, spec.dimension, school);
+  if (si <= 0 && spec.min > 0) return `must be more than zero, for example ${spec.example}.`;
+  return `is outside what is believable here, ${show(spec.min)} to ${show(spec.max)}. Write it like ${spec.example}.`;
+};
+
+const asGiven = (reading: Reading, spec: FieldSpec, school: School): Value =>
+  quantity(reading.si, spec.dimension, school, { origin: 'given', source: 'typed in this job' });
+
+/** Reads one typed field into groups of values; a single quantity is one group of one. */
+function readField(typed: string | number, spec: FieldSpec, school: School): Parsed<{ groups: Groups; unit: Unit; read: string }> {
+  const text = String(typed);
+  let groups: readonly (readonly Reading[])[];
+  if (spec.list) {
+    const parsed = parseGroups(text, spec.dimension, school);
+    if (!parsed.ok) return parsed;
+    groups = parsed.value;
+  } else {
+    const parsed = parseQuantity(text, spec.dimension, school);
+    if (!parsed.ok) return parsed;
+    groups = [[parsed.value]];
+  }
+  const readings = groups.flat();
+  for (const { si } of readings) {
+    const wrong = believable(si, spec, school);
+    if (wrong) return { ok: false, message: `“${text.slice(0, 40)}” ${wrong}` };
+  }
+  const first = readings[0];
+  if (!first) return { ok: false, message: `Write it like ${spec.example}.` };
+  return {
+    ok: true,
+    value: {
+      groups: groups.map((group) => group.map((reading) => asGiven(reading, spec, school))),
+      unit: first.unit,
+      read: readings.map((reading) => formatQuantity(reading.si, spec.dimension, school)).join(' / '),
+    },
+  };
+}
+
+const stageOf = (path: string): string => path.split('.')[0] ?? '';
+
+/** Reads every quantity of a job. What cannot be read becomes a stop at its field and counts as missing. */
+export function readInputs(job: Job): Inputs {
+  const fields: Record<string, FieldEcho> = {};
+  const findings: Finding[] = [];
+
+  const read = (path: string, typed: string | number | undefined, spec: FieldSpec): Groups | undefined => {
+    if (typed === undefined || String(typed).trim() === '') return undefined;
+    const result = readField(typed, spec, job.school);
+    if (!result.ok) {
+      fields[path] = { read: '', error: result.message };
+      findings.push({
+        code: 'input.unreadable',
+        severity: 'stop',
+        stage: stageOf(path),
+        message: result.message,
+        basis: 'What was typed',
+        clear: `Correct the field, for example ${spec.example}.`,
+        field: path,
+      });
+      return undefined;
+    }
+    const { groups, unit, read: text } = result.value;
+    const others = groups.flat().map((each) => formatOther(each.value, spec.dimension, unit));
+    const other = others[0] === undefined ? undefined : others.join(' / ');
+    fields[path] = { read: text, ...(other === undefined ? {} : { other }) };
+    return groups;
+  };
+
+  const given = Object.fromEntries(
+    Object.entries(quantityFields).map(([stage, specs]) => {
+      const typedStage = job[stage as keyof Quantities] as Readonly<Record<string, unknown>>;
+      const values = Object.entries(specs).flatMap(([name, spec]: [string, FieldSpec]) => {
+        const groups = read(`${stage}.${name}`, typedStage[name] as string | number | undefined, spec);
+        return groups ? [[name, spec.list ? groups : groups[0]?.[0]]] : [];
+      });
+      return [stage, Object.fromEntries(values)];
+    }),
+  ) as Inputs['given'];
+
+  const points = job.profile.points.flatMap((point, index) => {
+    const flow = read(`profile.points.${index}.flow`, point.flow, profilePointFields.flow)?.[0]?.[0];
+    const hours = read(`profile.points.${index}.hours`, point.hours, profilePointFields.hours)?.[0]?.[0];
+    return flow && hours ? [{ flow, hours }] : [];
+  });
+
+  return { given, points, fields, findings };
+}

@@ -1,0 +1,134 @@
+import { z } from 'zod';
+import { quantityFields, type FieldSpec } from './fields.ts';
+import { practiceSchema } from './practice.ts';
+
+/** Text as typed, or a bare number in the school’s unit. Reading it is a later step, so nothing typed is lost. */
+const typed = z.union([z.string().max(200), z.number()]).optional();
+
+function typedFields<Fields extends Record<string, FieldSpec>>(fields: Fields): { [Name in keyof Fields]: typeof typed } {
+  const shape = Object.entries(fields).map(([name, spec]) => [
+    name,
+    typed.describe(`${spec.dimension}${spec.list ? ' list' : ''}, for example ${spec.example}`),
+  ]);
+  return Object.fromEntries(shape) as { [Name in keyof Fields]: typeof typed };
+}
+
+const text = (max = 200) => z.string().max(max).optional();
+
+export const situationKinds = ['replace', 'new', 'drive', 'starter', 'energy'] as const;
+export const failureModes = [
+  'bearing',
+  'winding phase to phase',
+  'winding single-phased',
+  'ground',
+  'rotor',
+  'shaft',
+  'unknown',
+] as const;
+export const waterLevels = ['dry', 'drip', 'hose', 'washdown', 'submerged'] as const;
+export const dustLevels = ['clean', 'dirty', 'conductive', 'combustible'] as const;
+export const controls = ['none', 'damper', 'inlet vane', 'throttle', 'bypass'] as const;
+export const startingMethods = ['auto', 'direct', 'star-delta', 'soft starter', 'drive'] as const;
+
+/** One selection job: plain JSON, the whole of what the engineer said. Results are never stored in it. */
+export const jobSchema = z.strictObject({
+  schema: z.literal(1).default(1).describe('Version of this document format'),
+  title: z.string().max(200).default(''),
+  tag: z.string().max(60).default('').describe('Plant tag of the motor or machine'),
+  site: z.string().max(120).default(''),
+  school: z.enum(['NEMA', 'IEC']).default('NEMA').describe('NEMA/NEC at 60 Hz or IEC at 50 Hz; sets default units and rules'),
+  paper: z.enum(['letter', 'a4']).default('letter'),
+  currency: z.string().max(3).default('USD'),
+  situation: z
+    .strictObject({
+      kind: z.enum(situationKinds).default('replace'),
+      ...typedFields(quantityFields.situation),
+      failureMode: z.enum(failureModes).optional(),
+      changed: text(1000).describe('What changed before it failed'),
+      explained: z.boolean().default(false).describe('The cause of an early failure was found and removed'),
+    })
+    .prefault({}),
+  nameplate: z
+    .strictObject({
+      asRead: text(5000).describe('The plate as pasted or typed, kept beside the parsed fields'),
+      ...typedFields(quantityFields.nameplate),
+      codeLetter: text(20),
+      designLetter: text(20),
+      frame: text(40),
+      enclosure: text(60),
+      thermalClass: text(20),
+      duty: text(60),
+    })
+    .prefault({}),
+  load: z
+    .strictObject({
+      machine: z.enum(['fan', 'pump', 'other']).default('other'),
+      torqueKind: z.enum(['constant', 'variable']).default('constant'),
+      way: z.enum(['torque', 'force']).default('torque').describe('Typed torque, or force times radius'),
+      ...typedFields(quantityFields.load),
+    })
+    .prefault({}),
+  supply: z
+    .strictObject({
+      ...typedFields(quantityFields.supply),
+      phases: z.enum(['3', '1']).default('3'),
+      source: z.enum(['transformer', 'generator']).default('transformer'),
+    })
+    .prefault({}),
+  place: z
+    .strictObject({
+      ...typedFields(quantityFields.place),
+      setting: z.enum(['indoor', 'outdoor']).default('indoor'),
+      water: z.enum(waterLevels).default('dry'),
+      dust: z.enum(dustLevels).default('dirty'),
+      hazardous: z.enum(['no', 'yes', 'unknown']).default('no'),
+      cabinet: z.boolean().default(false).describe('The drive or starter stands in a cabinet or a clean room'),
+    })
+    .prefault({}),
+  profile: z
+    .strictObject({
+      ...typedFields(quantityFields.profile),
+      control: z.enum(controls).default('none').describe('How flow is controlled today, or would be without a drive'),
+      points: z.array(z.strictObject({ flow: typed, hours: typed })).max(200).default([]),
+    })
+    .prefault({}),
+  starting: z
+    .strictObject({
+      speedControl: z.enum(['auto', 'yes', 'no']).default('auto').describe('Must the speed be controlled while running?'),
+      method: z.enum(startingMethods).default('auto'),
+      leads: z.enum(['unknown', '3', '6', '9', '12']).default('unknown'),
+    })
+    .prefault({}),
+  pick: z
+    .strictObject({
+      motor: text(40).describe('Catalogue id of a motor chosen over the first-ranked one'),
+      drive: text(40),
+      starter: text(40),
+      prefer: z.enum(['life cost', 'first cost', 'availability']).default('life cost'),
+    })
+    .prefault({}),
+  protection: z
+    .strictObject({
+      device: z.enum(['inverse time breaker', 'dual element fuse', 'nontime delay fuse']).default('inverse time breaker'),
+      conductor: z.enum(['copper', 'aluminium']).default('copper'),
+    })
+    .prefault({}),
+  money: z.strictObject({ ...typedFields(quantityFields.money) }).prefault({}),
+  handover: z.strictObject({ preparedBy: text(120), note: text(2000) }).prefault({}),
+  practice: practiceSchema.prefault({}),
+});
+
+export type Job = z.infer<typeof jobSchema>;
+export type JobInput = z.input<typeof jobSchema>;
+
+/** A new, empty job with every default filled in. */
+export const emptyJob = (given: JobInput = {}): Job => jobSchema.parse(given);
+
+export interface Issue {
+  readonly path: string;
+  readonly message: string;
+}
+
+/** Zod’s issues as field paths and sentences. */
+export const issuesOf = (error: z.ZodError): Issue[] =>
+  error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));

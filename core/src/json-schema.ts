@@ -1,0 +1,11 @@
+import { z } from 'zod';
+import { jobSchema } from './job.ts';
+import { solutionSchema } from './solve.ts';
+
+type JsonSchema = Readonly<Record<string, unknown>>;
+
+/** JSON Schema of a job as it may be written: every default may be left out. */
+export const jobJsonSchema = (): JsonSchema => ({ ...z.toJSONSchema(jobSchema, { io: 'input' }), title: 'Pilgrim job' });
+
+/** JSON Schema of what `solve` returns. */
+export const solutionJsonSchema = (): JsonSchema => ({ ...z.toJSONSchema(solutionSchema), title: 'Pilgrim solution' });

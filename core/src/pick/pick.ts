@@ -1,0 +1,313 @@
+import type { Catalogue, MotorItem } from '../catalogue.ts';
+import type { LoadResult } from '../load/load.ts';
+import type { NameplateResult } from '../nameplate/nameplate.ts';
+import type { PlaceResult } from '../place/place.ts';
+import type { ProfileResult } from '../profile/profile.ts';
+import type { StartingResult } from '../starting/starting.ts';
+import type { SupplyResult } from '../supply/supply.ts';
+import { keepsMotor } from '../motor/reference.ts';
+import { sizeText } from '../motor/standard-power.ts';
+import type { Motor } from '../motor/typical.ts';
+import { formatQuantity } from '../quantity/format.ts';
+import { notebook, type Brief, type StageResult } from '../stage.ts';
+import { PRACTICE, quantity, wording, type Value } from '../value.ts';
+import { buildStarter, type Starter } from './build-starter.ts';
+import { rankDrives, type DriveRanking, type RankedDrive } from './rank-drives.ts';
+import { rankMotors, type MotorRanking, type RankedMotor, type Running } from './rank-motors.ts';
+import { requiredPower } from './required-power.ts';
+
+export interface PickValues {
+  readonly requiredPower?: Value;
+  readonly motor?: Value<string>;
+  readonly motorCurrent?: Value;
+  readonly motorLoad?: Value;
+  readonly drive?: Value<string>;
+  readonly driveCurrent?: Value;
+  readonly driveUsed?: Value;
+  readonly starter?: Value<string>;
+}
+
+export interface PickResult extends StageResult<PickValues> {
+  readonly motors: MotorRanking | undefined;
+  readonly drives: DriveRanking | undefined;
+  readonly starter: Starter | undefined;
+  readonly chosenMotor: RankedMotor | undefined;
+  readonly chosenDrive: RankedDrive | undefined;
+  /** The motor that will run: the picked one, or the plate’s where it is kept. */
+  readonly motor: Motor | undefined;
+}
+
+const FROM_CATALOGUE = 'catalogue';
+const DEFERRING = ['place.hazardous', 'place.combustible-dust', 'place.submerged', 'supply.single-phase'];
+
+/** Motors, drives and starters from the catalogue: what fits, ranked with reasons, and why the rest do not. */
+export function pick(
+  brief: Brief,
+  catalogue: Catalogue,
+  nameplate: NameplateResult,
+  load: LoadResult,
+  supply: SupplyResult,
+  place: PlaceResult,
+  profile: ProfileResult,
+  starting: StartingResult,
+): PickResult {
+  const { job, given } = brief;
+  const { school } = job;
+  const { findings, missing, flag, need } = notebook('pick');
+  const nothing = { motors: undefined, drives: undefined, starter: undefined, chosenMotor: undefined, chosenDrive: undefined };
+
+  if ([...place.findings, ...supply.findings].some((finding) => finding.severity === 'stop' && DEFERRING.includes(finding.code))) {
+    return { values: {}, findings, missing, summary: 'Nothing is chosen', ...nothing, motor: undefined };
+  }
+
+  const keeps = keepsMotor(job);
+  const size = keeps ? undefined : requiredPower(brief, nameplate, load, place);
+  const motors = size && rankSized(size);
+  const chosenMotor = motors && chooseMotor(motors);
+  const motor = keeps ? nameplate.motor : chosenMotor && motorOf(chosenMotor);
+  const drives = motor && starting.method === 'drive' ? rankForMotor(motor) : undefined;
+  const chosenDrive = drives && chooseDrive(drives);
+  const starter = motor && starting.method && starting.method !== 'drive' ? starterFor(motor, starting.method) : undefined;
+
+  if (keeps && motor && load.values.motorPower) checkKept(motor);
+
+  const values: PickValues = {
+    ...(size ? { requiredPower: size } : {}),
+    ...(chosenMotor ? { motor: wording(chosenMotor.item.name, { origin: 'looked up', source: FROM_CATALOGUE, note: chosenMotor.reasons.join(', ') }) } : {}),
+    ...(motor ? { motorCurrent: quantity(motor.current, 'current', school, { origin: keeps ? 'given' : 'looked up', source: keeps ? 'plate' : FROM_CATALOGUE, note: `Holds for ${motor.label}.` }) } : {}),
+    ...(motor && load.values.motorPower ? { motorLoad: loadOf(motor, load.values.motorPower) } : {}),
+    ...(chosenDrive ? driveValues(chosenDrive) : {}),
+    ...(starter && starter.parts.length > 0 ? { starter: wording(starter.parts.map((each) => each.part.name).join(' + '), { origin: 'looked up', source: FROM_CATALOGUE }) } : {}),
+  };
+  const chosen = [keeps ? 'Motor kept' : chosenMotor?.item.name, chosenDrive?.item.name ?? (starter && starter.lacking.length === 0 ? 'starter' : undefined)];
+  return {
+    values,
+    findings,
+    missing,
+    summary: chosen.filter(Boolean).join(' + '),
+    motors,
+    drives,
+    starter,
+    chosenMotor,
+    chosenDrive,
+    motor,
+  };
+
+  function rankSized(required: Value): MotorRanking | undefined {
+    const { motorVoltage, voltage } = supply.values;
+    const frequency = supply.values.frequency ?? nameplate.values.frequency;
+    const { poles } = load.values;
+    if (!motorVoltage || !voltage || !frequency || !poles) return undefined;
+    const lowSpeed = brief.points.some((point) => point.flow.value > 0 && point.flow.value < 0.5);
+    const ranking = rankMotors(
+      catalogue.motors,
+      {
+        school,
+        power: required.value,
+        poles: poles.value,
+        frequency: frequency.value,
+        motorVoltage: motorVoltage.value,
+        systemVoltage: voltage.value,
+        enclosures: place.enclosures,
+        frame: job.situation.kind === 'replace' && sameSizeAsPlate(required) ? nameplate.frame : undefined,
+        inverterDuty: starting.method === 'drive' && job.load.torqueKind === 'constant' && lowSpeed,
+      },
+      running(required),
+      job.pick.prefer,
+    );
+    if (ranking.fits.length === 0 && catalogue.motors.length > 0) {
+      const nearest = ranking.refused[0];
+      flag({
+        code: 'pick.no-motor',
+        severity: 'stop',
+        message: `No motor in the catalogue fits ${sizeText(required.value, school)}, ${poles.value} poles.${nearest ? ` Nearest: ${nearest.name}, ${nearest.reason}.` : ''}`,
+        basis: 'Hard rules of the pick',
+        clear: 'Loosen what can be loosened (frame by a transition base, enclosure by a better place) or add a catalogue.',
+        field: 'nameplate.frame',
+      });
+    }
+    if (job.situation.kind === 'replace' && !sameSizeAsPlate(required) && nameplate.frame) {
+      flag({
+        code: 'pick.other-size',
+        severity: 'caution',
+        message: `The new motor is ${sizeText(required.value, school)}, another size than the plate’s; feet and shaft will differ from ${job.nameplate.frame ?? 'the old frame'}.`,
+        basis: 'Load and place of this job',
+        clear: 'Plan base and coupling for the new frame.',
+        field: 'load.torque',
+      });
+    }
+    return ranking;
+  }
+
+  function sameSizeAsPlate(required: Value): boolean {
+    const plate = nameplate.values.power;
+    return plate !== undefined && Math.abs(required.value / plate.value - 1) < 0.02;
+  }
+
+  function running(required: Value): Running | undefined {
+    const { energyPrice, years } = given.money;
+    const hours = profile.values.hours;
+    if (!energyPrice || !hours) return undefined;
+    const span = (years?.value ?? DEFAULT_YEARS * YEAR) / YEAR;
+    return { shaftPower: load.values.motorPower?.value ?? required.value * 0.75, seconds: hours.value * span, energyPrice: energyPrice.value };
+  }
+
+  function chooseMotor(ranking: MotorRanking): RankedMotor | undefined {
+    const wanted = job.pick.motor;
+    if (!wanted) return ranking.fits[0];
+    const own = ranking.fits.find((each) => each.item.id === wanted);
+    if (own) return own;
+    const refused = ranking.refused.find((each) => each.id === wanted);
+    flag({
+      code: 'pick.motor-refused',
+      severity: 'stop',
+      message: refused ? `${refused.name} does not fit: ${refused.reason}.` : `Motor “${wanted}” is not in the catalogue.`,
+      basis: 'Hard rules of the pick',
+      clear: 'Choose one of the motors that fit.',
+      field: 'pick.motor',
+    });
+    return undefined;
+  }
+
+  function rankForMotor(forMotor: Motor): DriveRanking | undefined {
+    const { voltage } = supply.values;
+    if (!voltage) {
+      need('supply.voltage', 'System voltage, to choose a drive');
+      return undefined;
+    }
+    const ranking = rankDrives(catalogue.drives, {
+      school,
+      current: forMotor.current,
+      systemVoltage: voltage.value,
+      duty: job.load.torqueKind === 'variable' ? 'normal' : 'heavy',
+      ambient: place.values.ambient.value,
+      altitude: place.values.altitude.value,
+      housing: place.housing,
+      motorPower: forMotor.power,
+    });
+    if (ranking.fits.length === 0 && catalogue.drives.length > 0) {
+      flag({
+        code: 'pick.no-drive',
+        severity: 'stop',
+        message: `No drive in the catalogue carries ${formatQuantity(forMotor.current, 'current', school)} here.${ranking.refused[0] ? ` Nearest: ${ranking.refused[0].name}, ${ranking.refused[0].reason}.` : ''}`,
+        basis: 'Current at the duty class after derates',
+        clear: 'Put the drive in a cabinet or a cooler room, or add a catalogue.',
+        field: 'place.cabinet',
+      });
+    }
+    const { byPower } = ranking;
+    if (byPower && byPower.verdict !== 'same') {
+      flag({
+        code: byPower.verdict === 'short' ? 'pick.power-match-short' : 'pick.power-match-wasteful',
+        severity: 'note',
+        message: `Matching by power would have picked ${byPower.item.name}: ${formatQuantity(byPower.current, 'current', school)} here, ${byPower.verdict === 'short' ? 'short of' : 'far above'} the ${formatQuantity(forMotor.current, 'current', school)} needed.`,
+        basis: 'Drives are sized by current; ' + PRACTICE,
+        clear: 'Nothing to do: the drive shown is chosen by current.',
+      });
+    }
+    return ranking;
+  }
+
+  function chooseDrive(ranking: DriveRanking): RankedDrive | undefined {
+    const wanted = job.pick.drive;
+    if (!wanted) return ranking.fits[0];
+    const own = ranking.fits.find((each) => each.item.id === wanted);
+    if (own) return own;
+    const refused = ranking.refused.find((each) => each.id === wanted);
+    flag({
+      code: 'pick.drive-refused',
+      severity: 'stop',
+      message: refused ? `${refused.name} does not fit: ${refused.reason}.` : `Drive “${wanted}” is not in the catalogue.`,
+      basis: 'Current at the duty class after derates',
+      clear: 'Choose one of the drives that fit.',
+      field: 'pick.drive',
+    });
+    return undefined;
+  }
+
+  function driveValues(ranked: RankedDrive): Partial<PickValues> {
+    const heavy = job.load.torqueKind === 'constant';
+    const current = quantity(ranked.current, 'current', school, {
+      origin: 'looked up',
+      source: FROM_CATALOGUE,
+      note: `Continuous at ${heavy ? 'heavy' : 'normal'} duty, after ambient and altitude.`,
+    });
+    return {
+      drive: wording(ranked.item.name, { origin: 'looked up', source: FROM_CATALOGUE, note: 'The least costly whose current covers the motor’s.' }),
+      driveCurrent: current,
+      driveUsed: quantity(ranked.used, 'fraction', school, { formula: 'I_m / I_d', from: { I_d: current }, source: 'definition' }),
+    };
+  }
+
+  function starterFor(forMotor: Motor, method: 'direct' | 'star-delta' | 'soft starter'): Starter {
+    const built = buildStarter(catalogue.parts, { school, method, current: forMotor.current, voltage: forMotor.voltage });
+    if (built.lacking.length > 0 && catalogue.parts.length > 0) {
+      flag({
+        code: 'pick.no-starter',
+        severity: 'stop',
+        message: `The catalogue lacks: ${built.lacking.join(', ')}.`,
+        basis: 'AC-3 current and relay range',
+        clear: 'Add a catalogue with these parts.',
+      });
+    }
+    if (method === 'soft starter') {
+      flag({
+        code: 'pick.soft-starter-leaks',
+        severity: 'note',
+        message: 'A soft starter’s output is live even when it is off; the contactor ahead of it isolates.',
+        basis: PRACTICE,
+        clear: 'Keep the isolating contactor in the order.',
+      });
+    }
+    return built;
+  }
+
+  function checkKept(kept: Motor): void {
+    const allowed = kept.power * place.values.motorDerate.value;
+    const needed = load.values.motorPower;
+    if (!needed || needed.value <= allowed || needed.value > kept.power) return;
+    flag({
+      code: 'pick.kept-derated',
+      severity: 'stop',
+      message: `Here the kept motor may give ${formatQuantity(allowed, 'power', school)}; the load needs ${needed.text}.`,
+      basis: 'IEC 60034-1 8.10 (recalled from memory)',
+      clear: 'Cool the place, reduce the load, or replace the motor.',
+      field: 'place.ambient',
+    });
+  }
+
+  function loadOf(forMotor: Motor, power: Value): Value {
+    return quantity(power.value / forMotor.power, 'fraction', school, {
+      formula: 'P / P_n',
+      from: { P: power },
+      source: 'definition',
+      note: `Holds for ${forMotor.label}.`,
+    });
+  }
+}
+
+const YEAR = 365 * 24 * 3600;
+export const DEFAULT_YEARS = 10;
+
+function motorOf({ item, voltage, current }: RankedMotor): Motor {
+  const at = item.voltages.indexOf(voltage);
+  return {
+    label: `the picked motor, ${item.name}`,
+    kind: 'picked',
+    power: item.power,
+    voltage,
+    frequency: item.frequency,
+    poles: item.poles,
+    speed: item.speed,
+    current,
+    efficiency: item.efficiency,
+    efficiencyMinimum: item.efficiencyMinimum,
+    powerFactor: item.powerFactor,
+    serviceFactor: item.serviceFactor,
+    lockedRotorCurrent: lockedRotorCurrentAt(item, at, current),
+    lockedRotorTorque: item.lockedRotorTorque,
+    breakdownTorque: item.breakdownTorque,
+  };
+}
+
+const lockedRotorCurrentAt = (item: MotorItem, at: number, current: number): number => item.lockedRotorCurrents[at] ?? current * 7;

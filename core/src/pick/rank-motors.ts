@@ -1,0 +1,85 @@
+import type { MotorItem } from '../catalogue.ts';
+import type { Job } from '../job.ts';
+import { formatNumber } from '../quantity/format.ts';
+import { connectableVoltage, refusals, type MotorNeed, type MotorRule } from './motor-rules.ts';
+
+export interface RankedMotor {
+  readonly item: MotorItem;
+  readonly voltage: number;
+  readonly current: number;
+  /** Price plus the cost of its losses over the years counted. */
+  readonly lifeCost: number;
+  readonly reasons: readonly string[];
+}
+
+export interface RefusedMotor {
+  readonly id: string;
+  readonly name: string;
+  readonly rule: MotorRule;
+  readonly reason: string;
+}
+
+export interface MotorRanking {
+  readonly fits: readonly RankedMotor[];
+  /** Every motor of the catalogue that does not fit, each with its first reason; the nearest misses first. */
+  readonly refused: readonly RefusedMotor[];
+}
+
+export interface Running {
+  /** Mean shaft power while running, W; hours of running in the years counted, s; price per J. */
+  readonly shaftPower: number;
+  readonly seconds: number;
+  readonly energyPrice: number;
+}
+
+/** Hard rules refuse with a reason; the rest are ranked by what the user cares about. */
+export function rankMotors(items: readonly MotorItem[], need: MotorNeed, running: Running | undefined, prefer: Job['pick']['prefer']): MotorRanking {
+  const fits: RankedMotor[] = [];
+  const refused: (RefusedMotor & { readonly misses: number })[] = [];
+  for (const item of items) {
+    const broken = refusals(item, need);
+    const first = broken[0];
+    if (first) {
+      refused.push({ id: item.id, name: item.name, ...first, misses: broken.length });
+      continue;
+    }
+    const at = connectableVoltage(item, need);
+    const lossCost = running ? running.shaftPower * (1 / item.efficiencyMinimum - 1) * running.seconds * running.energyPrice : 0;
+    fits.push({
+      item,
+      voltage: item.voltages[at] ?? 0,
+      current: item.currents[at] ?? 0,
+      lifeCost: item.price + lossCost,
+      reasons: [],
+    });
+  }
+  const order = {
+    'life cost': (each: RankedMotor) => (running ? each.lifeCost : -each.item.efficiencyMinimum * 1e6 + each.item.price),
+    'first cost': (each: RankedMotor) => each.item.price,
+    availability: (each: RankedMotor) => each.item.leadDays * 1e7 + each.item.price,
+  }[prefer];
+  const sorted = fits.toSorted((a, b) => order(a) - order(b));
+  return {
+    fits: sorted.map((each) => ({ ...each, reasons: reasonsFor(each, sorted, running !== undefined) })),
+    refused: refused
+      .toSorted((a, b) => a.misses - b.misses)
+      .map(({ id, name, rule, reason }) => ({ id, name, rule, reason })),
+  };
+}
+
+/** What speaks for and against a motor beside the others that fit. */
+function reasonsFor(motor: RankedMotor, all: readonly RankedMotor[], withLife: boolean): string[] {
+  const least = (of: (each: RankedMotor) => number) => of(motor) <= Math.min(...all.map(of)) + 1e-9;
+  const reasons: string[] = [];
+  if (withLife && least((each) => each.lifeCost)) reasons.push('least life cost');
+  if (least((each) => each.item.price)) reasons.push('least first cost');
+  if (least((each) => each.item.leadDays)) reasons.push('soonest here');
+  if (least((each) => -each.item.efficiencyMinimum)) reasons.push('least loss');
+  if (motor.item.inverterDuty) reasons.push('inverter duty');
+  if (reasons.length === 0) {
+    const best = all[0];
+    if (best && withLife) reasons.push(`${formatNumber(motor.lifeCost - best.lifeCost, 3)} dearer over its life than the first`);
+    else reasons.push('fits every rule');
+  }
+  return reasons;
+}

@@ -1,0 +1,77 @@
+import { dimensions, findUnit, shownUnit, type Dimension, type School, type Unit } from './units.ts';
+
+const NO_BREAK_SPACE = '\u00a0';
+
+/** Rounds to `digits` significant figures, never dropping digits left of the point, with spaced thousands from 10 000. */
+export function formatNumber(value: number, digits = 3): string {
+  if (!Number.isFinite(value)) return '–';
+  const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)));
+  const decimals = Math.max(0, Math.min(6, digits - 1 - magnitude));
+  const [whole = '0', fraction] = value.toFixed(decimals).split('.');
+  const grouped = whole.replace('-', '').length > 4 ? whole.replaceAll(/\B(?=(\d{3})+$)/g, NO_BREAK_SPACE) : whole;
+  return (fraction === undefined ? grouped : `${grouped}.${fraction}`).replace('-', '−');
+}
+
+const digitsOf: Partial<Record<Dimension, number>> = { speed: 4, temperature: 2, energy: 4, money: 5, count: 4 };
+
+/** Quantities whose round figures are names rather than measurements: 60 Hz, not 60.0 Hz. */
+const nominal: ReadonlySet<Dimension> = new Set(['frequency', 'voltage', 'count', 'time', 'altitude', 'span', 'power']);
+
+const withUnit = (si: number, dimension: Dimension, unit: Unit): string => {
+  const number = (si - (unit.offset ?? 0)) / unit.factor;
+  const shown = formatNumber(number, digitsOf[dimension] ?? 3);
+  const text = nominal.has(dimension) ? shown.replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '') : shown;
+  const name = unit.names[0] ?? '';
+  return name === '' ? text : `${text}${NO_BREAK_SPACE}${name}`;
+};
+
+/** Shows an SI value in the school's unit: 11186 W is `15.0 hp` under NEMA and `11.2 kW` under IEC. */
+export function formatQuantity(si: number, dimension: Dimension, school: School): string {
+  if (dimension === 'energy' && Math.abs(si) >= 3.6e11) return withUnit(si, dimension, { names: ['MWh'], factor: 3.6e9 });
+  return withUnit(si, dimension, shownUnit(dimension, school));
+}
+
+/** The same value in the other unit system, or undefined where both schools use one unit. */
+export function formatOther(si: number, dimension: Dimension, from: Unit): string | undefined {
+  const other = otherUnit(dimension, from);
+  return other && withUnit(si, dimension, other);
+}
+
+const counterparts: Readonly<Record<string, string>> = {
+  kW: 'hp',
+  hp: 'kW',
+  W: 'hp',
+  MW: 'hp',
+  PS: 'kW',
+  'N·m': 'lb·ft',
+  'kN·m': 'lb·ft',
+  'lb·ft': 'N·m',
+  'lb·in': 'N·m',
+  'kgf·m': 'N·m',
+  mm: 'in',
+  cm: 'in',
+  m: 'ft',
+  km: 'ft',
+  in: 'mm',
+  ft: 'm',
+  N: 'lbf',
+  kN: 'lbf',
+  lbf: 'N',
+  kgf: 'N',
+  '°C': '°F',
+  '°F': '°C',
+  K: '°C',
+  'rad/s': 'r/min',
+};
+
+function otherUnit(dimension: Dimension, from: Unit): Unit | undefined {
+  const name = counterparts[from.names[0] ?? ''];
+  return name === undefined ? undefined : findUnit(dimension, name);
+}
+
+/** The counterpart of the unit a school shows, for the second figure beside a value. */
+export function formatInOtherSystem(si: number, dimension: Dimension, school: School): string | undefined {
+  return formatOther(si, dimension, shownUnit(dimension, school));
+}
+
+export const siUnit = (dimension: Dimension): string => dimensions[dimension].si;

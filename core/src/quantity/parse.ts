@@ -1,0 +1,134 @@
+import { dimensions, findUnit, shownUnit, type Dimension, type School, type Unit } from './units.ts';
+
+/** A typed quantity, read. `si` is in the SI unit of its dimension. */
+export interface Reading {
+  readonly si: number;
+  readonly unit: Unit;
+}
+
+export type Parsed<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+
+const ok = <T>(value: T): Parsed<T> => ({ ok: true, value });
+const no = (message: string): { ok: false; message: string } => ({ ok: false, message });
+
+const SPACES = /[\u00a0\u2009\u202f]/g;
+
+/**
+ * Reads a number as people write it: `1465`, `0,85`, `1 465`, `1'465.5`, `1,234.5`, `1.234,5`, `7 1/2`, `7-1/2`, `-10`.
+ * A lone comma before exactly three digits could mean either thing and is refused rather than guessed.
+ */
+export function parseNumber(text: string): Parsed<number> {
+  const clean = text.replace(SPACES, ' ').replaceAll('−', '-').trim();
+  if (clean === '') return no('Nothing was typed. Type a number.');
+
+  const fraction = /^(?:(\d+)[\s-]+)?(\d+)\s*\/\s*(\d+)$/.exec(clean);
+  if (fraction) {
+    const [, whole = '0', over = '0', under = '0'] = fraction;
+    if (Number(under) === 0) return no(`“${text}” divides by zero.`);
+    return ok(Number(whole) + Number(over) / Number(under));
+  }
+
+  if (/^[+-]?\d{1,3},\d{3}$/.test(clean))
+    return no(`“${text}” could be read two ways. Write ${clean.replace(',', '')} or ${clean.replace(',', '.')}.`);
+
+  const plain = withoutGrouping(clean);
+  if (plain === undefined || !/^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d{1,2})?$/i.test(plain))
+    return no(`“${text}” is not a number. Write it like 1465 or 0.85.`);
+  const value = Number(plain);
+  return Number.isFinite(value) ? ok(value) : no(`“${text}” is too large.`);
+}
+
+function withoutGrouping(text: string): string | undefined {
+  if (/^[+-]?\d{1,3}([ '’]\d{3})+([.,]\d+)?$/.test(text)) return text.replaceAll(/[ '’]/g, '').replace(',', '.');
+  if (/^[+-]?\d{1,3}(,\d{3})+\.\d+$/.test(text) || /^[+-]?\d{1,3}(,\d{3}){2,}$/.test(text)) return text.replaceAll(',', '');
+  if (/^[+-]?\d{1,3}(\.\d{3})+,\d+$/.test(text)) return text.replaceAll('.', '').replace(',', '.');
+  if (/^[+-]?\d*,\d+$/.test(text)) return text.replace(',', '.');
+  return text.includes(' ') ? undefined : text;
+}
+
+/** Splits `15 hp` into number and unit text. The unit starts at the first character that cannot belong to a number. */
+function split(text: string): { number: string; unit: string } {
+  const clean = text.replace(SPACES, ' ').trim();
+  const match = /^([+\-−]?[\d.,'’\s]*(?:[\s-]*\d+\s*\/\s*\d+)?(?:(?<=\d)e[+-]?\d{1,2}(?![a-z]))?)(.*)$/is.exec(clean);
+  const number = match?.[1] ?? '';
+  const unit = match?.[2] ?? '';
+  // `1/min` would read as number 1, unit `/min`; an inch mark or foot mark belongs to the unit
+  return { number: number.replace(/['’]$/, ''), unit: (/['’]$/.test(number) ? "'" : '') + unit.trim() };
+}
+
+function readUnit(dimension: Dimension, name: string, school: School): Parsed<Unit> {
+  if (name === '') return ok(shownUnit(dimension, school));
+  const unit = findUnit(dimension, name);
+  if (unit) return ok(unit);
+  const shown = name.length > 20 ? `${name.slice(0, 20)}…` : name;
+  return no(`Unit “${shown}” is not known here. Accepted: ${acceptedUnits(dimension)}.`);
+}
+
+/** The units a field accepts, for messages and hints, for example `kW, hp, W, MW, PS`. */
+export function acceptedUnits(dimension: Dimension): string {
+  return dimensions[dimension].units
+    .map((unit) => unit.names[0])
+    .filter((name) => name !== '')
+    .join(', ');
+}
+
+/** A bare share above 1.5 is taken as percent: 93 and 93 % and 0.93 are the same efficiency. */
+function toSi(number: number, unit: Unit, dimension: Dimension, bare: boolean): number {
+  if (bare && (dimension === 'fraction' || dimension === 'powerFactor')) return Math.abs(number) <= 1.5 ? number : number / 100;
+  return number * unit.factor + (unit.offset ?? 0);
+}
+
+/** Reads one quantity such as `15 hp`, `0,85`, `104 °F`. A bare number takes the school's unit. */
+export function parseQuantity(text: string, dimension: Dimension, school: School): Parsed<Reading> {
+  const parts = split(text);
+  if (parts.number.trim() === '' && parts.unit !== '') {
+    return no(`“${text.trim().slice(0, 40)}” has no number. Write it like ${example(dimension, school)}.`);
+  }
+  const number = parseNumber(parts.number);
+  if (!number.ok) return number;
+  const unit = readUnit(dimension, parts.unit, school);
+  if (!unit.ok) return unit;
+  return ok({ si: toSi(number.value, unit.value, dimension, parts.unit === ''), unit: unit.value });
+}
+
+/** A plate writes small powers as 1/2 or 7-1/2; that is one figure, not two ratings. */
+const MIXED_FRACTION = /^(\d+[\s-])?[1-3]\/[2348]$/;
+
+/**
+ * Reads what a plate prints side by side: `208-230/460 V` gives groups [[208, 230], [460]].
+ * A slash separates connections or ratings, a hyphen spans a range within one.
+ */
+export function parseGroups(text: string, dimension: Dimension, school: School): Parsed<readonly (readonly Reading[])[]> {
+  const { list, unit: name } = splitList(text);
+  const unit = readUnit(dimension, name, school);
+  if (!unit.ok) return unit;
+  if (dimension === 'power' && MIXED_FRACTION.test(list.trim())) {
+    const number = parseNumber(list);
+    return number.ok ? ok([[{ si: toSi(number.value, unit.value, dimension, name === ''), unit: unit.value }]]) : number;
+  }
+  const groups: Reading[][] = [];
+  for (const groupText of list.split('/')) {
+    const group: Reading[] = [];
+    for (const part of groupText.split(/[-–]/)) {
+      const number = parseNumber(part);
+      if (!number.ok) {
+        return part.trim() === '' && list.trim() !== ''
+          ? no(`“${text.trim().slice(0, 40)}” has an empty place. Write it like 208-230/460.`)
+          : number;
+      }
+      group.push({ si: toSi(number.value, unit.value, dimension, name === ''), unit: unit.value });
+    }
+    groups.push(group);
+  }
+  return ok(groups);
+}
+
+function splitList(text: string): { list: string; unit: string } {
+  const match = /^([\d.,\s'’/–-]*)(.*)$/s.exec(text.replace(SPACES, ' ').trim());
+  return { list: match?.[1] ?? '', unit: (match?.[2] ?? '').trim() };
+}
+
+function example(dimension: Dimension, school: School): string {
+  const unit = dimensions[dimension].shown[school];
+  return unit === '' ? '12' : `12 ${unit}`;
+}

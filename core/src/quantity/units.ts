@@ -1,0 +1,231 @@
+/** The units the trade writes, by dimension. Inside Pilgrim every number is SI; these factors lead there. */
+
+export type Dimension =
+  | 'power'
+  | 'apparentPower'
+  | 'torque'
+  | 'speed'
+  | 'voltage'
+  | 'current'
+  | 'frequency'
+  | 'length'
+  | 'altitude'
+  | 'force'
+  | 'temperature'
+  | 'fraction'
+  | 'powerFactor'
+  | 'time'
+  | 'span'
+  | 'energy'
+  | 'energyPrice'
+  | 'money'
+  | 'count';
+
+/** `si = number * factor + offset`. The first name is the one shown. */
+export interface Unit {
+  readonly names: readonly string[];
+  readonly factor: number;
+  readonly offset?: number;
+}
+
+/** NEMA jobs show and assume US customary units, IEC jobs metric ones. */
+export type School = 'NEMA' | 'IEC';
+
+interface DimensionUnits {
+  /** Name of the SI unit, as it appears in the `unit` of a published value. */
+  readonly si: string;
+  /** The unit assumed for a bare number and used for display, by school. */
+  readonly shown: Readonly<Record<School, string>>;
+  readonly units: readonly Unit[];
+}
+
+const HORSEPOWER = 745.699_871_582_270_2; // 550 ft·lbf/s, exact by definition of the foot, pound and g_n
+const POUND_FORCE = 4.448_221_615_260_5;
+const KILOGRAM_FORCE = 9.806_65;
+const FOOT = 0.3048;
+const INCH = 0.0254;
+const HOUR = 3600;
+const YEAR = 365 * 24 * HOUR;
+const TURN_PER_MINUTE = (2 * Math.PI) / 60;
+
+const both = (unit: string): Record<School, string> => ({ NEMA: unit, IEC: unit });
+
+export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
+  power: {
+    si: 'W',
+    shown: { NEMA: 'hp', IEC: 'kW' },
+    units: [
+      { names: ['kW'], factor: 1000 },
+      { names: ['hp', 'horsepower', 'bhp'], factor: HORSEPOWER },
+      { names: ['W', 'watt', 'watts'], factor: 1 },
+      { names: ['MW'], factor: 1e6 },
+      { names: ['PS', 'cv', 'pk'], factor: 735.498_75 },
+    ],
+  },
+  apparentPower: {
+    si: 'VA',
+    shown: both('kVA'),
+    units: [
+      { names: ['kVA'], factor: 1000 },
+      { names: ['MVA'], factor: 1e6 },
+      { names: ['VA'], factor: 1 },
+    ],
+  },
+  torque: {
+    si: 'N·m',
+    shown: { NEMA: 'lb·ft', IEC: 'N·m' },
+    units: [
+      { names: ['N·m', 'Nm', 'N m', 'newton metre', 'newton meter'], factor: 1 },
+      { names: ['kN·m', 'kNm'], factor: 1000 },
+      {
+        names: ['lb·ft', 'lbft', 'ft·lb', 'ftlb', 'lbf·ft', 'ft·lbf', 'ftlbs', 'lbsft'],
+        factor: POUND_FORCE * FOOT,
+      },
+      {
+        names: ['lb·in', 'lbin', 'in·lb', 'inlb', 'lbf·in', 'inlbs', 'lbsin'],
+        factor: POUND_FORCE * INCH,
+      },
+      { names: ['kgf·m', 'kgm', 'kpm'], factor: KILOGRAM_FORCE },
+    ],
+  },
+  speed: {
+    si: 'rad/s',
+    shown: both('r/min'),
+    units: [
+      { names: ['r/min', 'rpm', 'min⁻¹', 'min-1', '1/min', 'rev/min', 'U/min', 'tr/min'], factor: TURN_PER_MINUTE },
+      { names: ['rad/s'], factor: 1 },
+    ],
+  },
+  voltage: {
+    si: 'V',
+    shown: both('V'),
+    units: [
+      { names: ['V', 'volt', 'volts', 'VAC'], factor: 1 },
+      { names: ['kV'], factor: 1000 },
+    ],
+  },
+  current: {
+    si: 'A',
+    shown: both('A'),
+    units: [
+      { names: ['A', 'amp', 'amps', 'ampere', 'amperes'], factor: 1 },
+      { names: ['kA'], factor: 1000 },
+      { names: ['mA'], factor: 0.001 },
+    ],
+  },
+  frequency: {
+    si: 'Hz',
+    shown: both('Hz'),
+    units: [{ names: ['Hz', 'cps', 'c/s'], factor: 1 }],
+  },
+  length: {
+    si: 'm',
+    shown: { NEMA: 'in', IEC: 'mm' },
+    units: [
+      { names: ['mm'], factor: 0.001 },
+      { names: ['in', '"', '″', 'inch', 'inches'], factor: INCH },
+      { names: ['m', 'metre', 'meter'], factor: 1 },
+      { names: ['ft', "'", '′', 'foot', 'feet'], factor: FOOT },
+      { names: ['cm'], factor: 0.01 },
+    ],
+  },
+  altitude: {
+    si: 'm',
+    shown: { NEMA: 'ft', IEC: 'm' },
+    units: [
+      { names: ['m', 'metre', 'meter', 'metres', 'meters'], factor: 1 },
+      { names: ['ft', "'", '′', 'foot', 'feet'], factor: FOOT },
+      { names: ['km'], factor: 1000 },
+    ],
+  },
+  force: {
+    si: 'N',
+    shown: { NEMA: 'lbf', IEC: 'N' },
+    units: [
+      { names: ['N', 'newton'], factor: 1 },
+      { names: ['kN'], factor: 1000 },
+      { names: ['lbf', 'lb', 'lbs', 'pound', 'pounds'], factor: POUND_FORCE },
+      { names: ['kgf', 'kg', 'kp'], factor: KILOGRAM_FORCE },
+    ],
+  },
+  temperature: {
+    si: 'K',
+    shown: both('°C'),
+    units: [
+      { names: ['°C', 'C', 'degC', 'celsius'], factor: 1, offset: 273.15 },
+      { names: ['°F', 'F', 'degF', 'fahrenheit'], factor: 5 / 9, offset: 273.15 - (32 * 5) / 9 },
+      { names: ['K', 'kelvin'], factor: 1 },
+    ],
+  },
+  fraction: {
+    si: '1',
+    shown: both('%'),
+    units: [{ names: ['%', 'percent', 'pct'], factor: 0.01 }],
+  },
+  powerFactor: {
+    si: '1',
+    shown: both(''),
+    units: [
+      { names: [''], factor: 1 },
+      { names: ['%', 'percent'], factor: 0.01 },
+    ],
+  },
+  time: {
+    si: 's',
+    shown: both('h'),
+    units: [
+      { names: ['h', 'hr', 'hrs', 'hour', 'hours'], factor: HOUR },
+      { names: ['min', 'minute', 'minutes'], factor: 60 },
+      { names: ['s', 'sec', 'second', 'seconds'], factor: 1 },
+    ],
+  },
+  span: {
+    si: 's',
+    shown: both('years'),
+    units: [
+      { names: ['years', 'a', 'y', 'yr', 'yrs', 'year'], factor: YEAR },
+      { names: ['months', 'month', 'mo'], factor: YEAR / 12 },
+      { names: ['weeks', 'week', 'wk'], factor: 7 * 24 * HOUR },
+      { names: ['days', 'day', 'd'], factor: 24 * HOUR },
+      { names: ['h', 'hr', 'hrs', 'hours'], factor: HOUR },
+    ],
+  },
+  energy: {
+    si: 'J',
+    shown: both('kWh'),
+    units: [
+      { names: ['kWh'], factor: 3.6e6 },
+      { names: ['MWh'], factor: 3.6e9 },
+      { names: ['J'], factor: 1 },
+    ],
+  },
+  energyPrice: {
+    si: 'per J',
+    shown: both('per kWh'),
+    units: [
+      { names: ['per kWh', '/kWh'], factor: 1 / 3.6e6 },
+      { names: ['per MWh', '/MWh'], factor: 1 / 3.6e9 },
+    ],
+  },
+  money: { si: 'currency', shown: both(''), units: [{ names: [''], factor: 1 }] },
+  count: { si: '1', shown: both(''), units: [{ names: ['', 'times', '×', 'x'], factor: 1 }] },
+};
+
+/** Spelling differences that do not matter: case, dots, spaces, hyphens and the several raised dots. */
+const fold = (name: string): string => name.toLowerCase().replaceAll(/[\s.·⋅•*‑]|(?<=[a-z])-(?=[a-z])/g, '');
+
+/** Finds a unit by any of its names. An exact spelling wins over a folded one, so that mA is not MA. */
+export function findUnit(dimension: Dimension, name: string): Unit | undefined {
+  const { units } = dimensions[dimension];
+  return (
+    units.find((unit) => unit.names.includes(name)) ??
+    units.find((unit) => unit.names.some((each) => fold(each) === fold(name)))
+  );
+}
+
+export function shownUnit(dimension: Dimension, school: School): Unit {
+  const name = dimensions[dimension].shown[school];
+  const unit = findUnit(dimension, name);
+  if (!unit) throw new Error(`no unit ${name} for ${dimension}`);
+  return unit;
+}

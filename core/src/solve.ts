@@ -1,0 +1,148 @@
+import { z } from 'zod';
+import type { Catalogue } from './catalogue.ts';
+import { bySeverity, findingSchema, type Finding } from './finding.ts';
+import { handover } from './handover/handover.ts';
+import { readInputs, type FieldEcho } from './inputs.ts';
+import type { Job } from './job.ts';
+import { load } from './load/load.ts';
+import { money } from './money/money.ts';
+import { nameplate } from './nameplate/nameplate.ts';
+import { pick, type PickResult } from './pick/pick.ts';
+import { place } from './place/place.ts';
+import { readPractice } from './practice.ts';
+import { profile, profileOn, type ProfilePoint } from './profile/profile.ts';
+import { protection } from './protection/protection.ts';
+import { situation } from './situation/situation.ts';
+import { missingSchema, stageNames, type AnyValue, type Brief, type Missing, type StageName } from './stage.ts';
+import { starting, startingOn, type Comparison, type StartingResult } from './starting/starting.ts';
+import { supply } from './supply/supply.ts';
+import { powerTrain, trainBlockSchema, type TrainBlock } from './train.ts';
+import { valueSchema } from './value.ts';
+
+/** Raised with every change that can alter a result; kept with every saved revision. */
+export const ENGINE = 'pilgrim 0.1.0';
+
+export const stageStateSchema = z.object({
+  state: z.enum(['done', 'open', 'caution', 'stop']),
+  summary: z.string(),
+});
+export type StageState = Readonly<z.infer<typeof stageStateSchema>>;
+
+/** The published part of a solution. `fields`, `stages`, `train` and `details` serve the screens and may grow. */
+export const solutionSchema = z.object({
+  engine: z.string(),
+  values: z.record(z.string().describe('<stage>.<name>'), valueSchema),
+  findings: z.array(findingSchema),
+  missing: z.array(missingSchema),
+  fields: z.record(z.string(), z.object({ read: z.string(), other: z.string().optional(), error: z.string().optional() })),
+  stages: z.record(z.enum(stageNames), stageStateSchema),
+  train: z.array(trainBlockSchema),
+  details: z.record(z.string(), z.unknown()),
+});
+
+export interface Details {
+  readonly profile: readonly ProfilePoint[];
+  readonly starting: readonly Comparison[];
+  readonly motors: PickResult['motors'];
+  readonly drives: PickResult['drives'];
+  readonly starter: PickResult['starter'];
+  readonly chosenMotor: PickResult['chosenMotor'];
+  readonly chosenDrive: PickResult['chosenDrive'];
+}
+
+export interface Solution {
+  readonly engine: string;
+  readonly values: Readonly<Record<string, AnyValue>>;
+  readonly findings: readonly Finding[];
+  readonly missing: readonly Missing[];
+  readonly fields: Readonly<Record<string, FieldEcho>>;
+  readonly stages: Readonly<Record<StageName, StageState>>;
+  readonly train: readonly TrainBlock[];
+  readonly details: Details;
+}
+
+/**
+ * Solves a job: pure, total, in the trade’s order. Missing or unreadable input gives a partial result that says what
+ * is missing; only a programming error throws. Profile, starting and money are run again on the picked motor.
+ */
+export function solve(job: Job, catalogue: Catalogue): Solution {
+  const inputs = readInputs(job);
+  const brief: Brief = { job, given: inputs.given, points: inputs.points, practice: readPractice(job.practice, job.school) };
+
+  const situationResult = situation(brief);
+  const nameplateResult = nameplate(brief);
+  const loadResult = load(brief, nameplateResult);
+  const supplyResult = supply(brief, nameplateResult);
+  const placeResult = place(brief, loadResult);
+  const referenceProfile = profile(brief, nameplateResult, loadResult, supplyResult);
+  const referenceStart = starting(brief, nameplateResult, loadResult, supplyResult, referenceProfile);
+  const pickFor = (start: StartingResult) =>
+    pick(brief, catalogue, nameplateResult, loadResult, supplyResult, placeResult, referenceProfile, start);
+
+  const firstPick = pickFor(referenceStart);
+  const { motor } = firstPick;
+  const profileResult = motor ? profileOn(motor, brief, loadResult) : referenceProfile;
+  const startingResult = motor ? startingOn(motor, brief, loadResult, supplyResult, profileResult) : referenceStart;
+  // The picked motor may start differently from the reference motor; then its starter or drive is picked again.
+  const pickResult = startingResult.method === referenceStart.method ? firstPick : pickFor(startingResult);
+  const protectionResult = protection(brief, catalogue, nameplateResult, pickResult);
+  const moneyResult = money(brief, catalogue, profileResult, startingResult, pickResult);
+
+  const results = {
+    situation: situationResult,
+    nameplate: nameplateResult,
+    load: loadResult,
+    supply: supplyResult,
+    place: placeResult,
+    profile: profileResult,
+    starting: startingResult,
+    pick: pickResult,
+    protection: protectionResult,
+    money: moneyResult,
+  };
+  const earlier = [...inputs.findings, ...Object.values(results).flatMap((result) => result.findings)];
+  const open = distinct(Object.values(results).flatMap((result) => result.missing));
+  const all = { ...results, handover: handover(brief, pickResult, earlier, open) };
+  const findings = bySeverity([...earlier, ...all.handover.findings]);
+
+  return {
+    engine: ENGINE,
+    values: flatten(all),
+    findings,
+    missing: open,
+    fields: inputs.fields,
+    stages: Object.fromEntries(
+      stageNames.map((name) => [name, { state: stateOf(name, all[name].summary, findings, open), summary: all[name].summary }]),
+    ) as Record<StageName, StageState>,
+    train: powerTrain(job, results, findings),
+    details: {
+      profile: profileResult.points,
+      starting: startingResult.comparisons,
+      motors: pickResult.motors,
+      drives: pickResult.drives,
+      starter: pickResult.starter,
+      chosenMotor: pickResult.chosenMotor,
+      chosenDrive: pickResult.chosenDrive,
+    },
+  };
+}
+
+function flatten(results: Readonly<Record<string, { readonly values: object }>>): Record<string, AnyValue> {
+  const entries = Object.entries(results).flatMap(([stage, { values }]) =>
+    Object.entries(values).map(([name, value]): [string, AnyValue] => [`${stage}.${name}`, value as AnyValue]),
+  );
+  return Object.fromEntries(entries);
+}
+
+function stateOf(stage: StageName, summary: string, findings: readonly Finding[], missing: readonly Missing[]): StageState['state'] {
+  const own = findings.filter((finding) => finding.stage === stage);
+  if (own.some((finding) => finding.severity === 'stop')) return 'stop';
+  if (summary === '' || missing.some((each) => each.stage === stage)) return 'open';
+  return own.some((finding) => finding.severity === 'caution') ? 'caution' : 'done';
+}
+
+/** One field is asked for once, by the first stage that needs it. */
+function distinct(missing: readonly Missing[]): Missing[] {
+  const seen = new Set<string>();
+  return missing.filter(({ field }) => !seen.has(field) && seen.add(field));
+}

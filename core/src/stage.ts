@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import type { Finding } from './finding.ts';
+import type { Inputs } from './inputs.ts';
+import type { Job } from './job.ts';
+import type { Practice } from './practice.ts';
+import type { Value } from './value.ts';
+
+/** The trade’s own order. A stage may look back, never forward. */
+export const stageNames = [
+  'situation',
+  'nameplate',
+  'load',
+  'supply',
+  'place',
+  'profile',
+  'starting',
+  'pick',
+  'protection',
+  'money',
+  'handover',
+] as const;
+export type StageName = (typeof stageNames)[number];
+
+export const missingSchema = z.object({
+  field: z.string(),
+  stage: z.string(),
+  message: z.string().describe('What is missing and what it is needed for'),
+});
+export type Missing = Readonly<z.infer<typeof missingSchema>>;
+
+/** What every stage is given besides the results of earlier stages. */
+export interface Brief {
+  readonly job: Job;
+  readonly given: Inputs['given'];
+  readonly points: Inputs['points'];
+  readonly practice: Practice;
+}
+
+export type Values = object;
+
+export interface StageResult<StageValues extends Values> {
+  readonly values: StageValues;
+  readonly findings: readonly Finding[];
+  readonly missing: readonly Missing[];
+  /** The stage’s one key result for the spine, empty while unknown. */
+  readonly summary: string;
+}
+
+type Flag = Omit<Finding, 'stage'>;
+
+/** Collects what a stage finds. Mutable inside a stage, never seen outside it. */
+export function notebook(stage: StageName) {
+  const findings: Finding[] = [];
+  const missing: Missing[] = [];
+  return {
+    findings,
+    missing,
+    flag: (finding: Flag): void => void findings.push({ ...finding, stage }),
+    need: (field: string, message: string): void => void missing.push({ field, stage, message }),
+  };
+}
+
+export type AnyValue = Value | Value<string>;

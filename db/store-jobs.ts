@@ -1,0 +1,68 @@
+import type { Job, Solution } from '@pilgrim/core';
+import type { JSONValue, Sql } from 'postgres';
+
+export type JobState = 'stopped' | 'open' | 'ready';
+
+/** Where a job stands, read off its solution. */
+export function stateOf(solution: Solution): { state: JobState; decision: string } {
+  const decision = solution.values['handover.decision']?.text ?? '';
+  if (solution.findings.some((finding) => finding.severity === 'stop')) return { state: 'stopped', decision };
+  return { state: solution.stages.handover.summary === '' ? 'open' : 'ready', decision };
+}
+
+/** What is kept of a solution with each revision: all but the lists of catalogue items that were not chosen. */
+export const snapshot = (solution: Solution): JSONValue => {
+  const { details, ...rest } = solution;
+  const { profile, starting, starter, chosenMotor, chosenDrive } = details;
+  return { ...rest, details: { profile, starting, starter, chosenMotor, chosenDrive } } as unknown as JSONValue;
+};
+
+const asJson = (job: Job): JSONValue => job as unknown as JSONValue;
+
+async function siteIdOf(sql: Sql, job: Job): Promise<string | null> {
+  if (job.site === '') return null;
+  const [site] = await sql<{ id: string }[]>`
+    insert into sites (name, school, paper, currency)
+    values (${job.site}, ${job.school}, ${job.paper}, ${job.currency.padEnd(3, 'X')})
+    on conflict (name) do update set name = excluded.name
+    returning id`;
+  return site?.id ?? null;
+}
+
+/** Stores a new job as its revision 1 and returns its id. */
+export async function insertJob(sql: Sql, job: Job, solution: Solution): Promise<string> {
+  return sql.begin(async (transaction) => {
+    const scoped = transaction as unknown as Sql;
+    const { state, decision } = stateOf(solution);
+    const siteId = await siteIdOf(scoped, job);
+    const [row] = await scoped<{ id: string }[]>`
+      insert into jobs (site_id, tag, title, state, decision, revision)
+      values (${siteId}, ${job.tag}, ${job.title}, ${state}, ${decision}, 1)
+      returning id`;
+    if (!row) throw new Error('the new job was not stored');
+    await insertRevision(scoped, row.id, 1, job, solution);
+    return row.id;
+  });
+}
+
+/** Saves over `base`. Returns the new revision, or undefined where somebody else saved first or the job is gone. */
+export async function updateJob(sql: Sql, id: string, base: number, job: Job, solution: Solution): Promise<number | undefined> {
+  return sql.begin(async (transaction) => {
+    const scoped = transaction as unknown as Sql;
+    const { state, decision } = stateOf(solution);
+    const siteId = await siteIdOf(scoped, job);
+    const [row] = await scoped<{ revision: number }[]>`
+      update jobs set site_id = ${siteId}, tag = ${job.tag}, title = ${job.title}, state = ${state},
+        decision = ${decision}, revision = revision + 1, updated_at = now()
+      where id = ${id} and revision = ${base}
+      returning revision`;
+    if (!row) return undefined;
+    await insertRevision(scoped, id, row.revision, job, solution);
+    return row.revision;
+  });
+}
+
+async function insertRevision(sql: Sql, id: string, revision: number, job: Job, solution: Solution): Promise<void> {
+  await sql`insert into job_revisions (job_id, revision, document, engine, result)
+    values (${id}, ${revision}, ${sql.json(asJson(job))}, ${solution.engine}, ${sql.json(snapshot(solution))})`;
+}
