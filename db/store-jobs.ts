@@ -10,12 +10,21 @@ export function stateOf(solution: Solution): { state: JobState; decision: string
   return { state: solution.stages.handover.summary === '' ? 'open' : 'ready', decision };
 }
 
-/** What is kept of a solution with each revision: all but the lists of catalogue items that were not chosen. */
-export const snapshot = (solution: Solution): JSONValue => {
-  const { details, ...rest } = solution;
-  const { profile, starting, starter, chosenMotor, chosenDrive } = details;
-  return { ...rest, details: { profile, starting, starter, chosenMotor, chosenDrive } } as unknown as JSONValue;
-};
+const KEPT = 8;
+
+/** What is kept of a solution with each revision: all of it but the tails of the long lists of catalogue items. */
+export function snapshot(solution: Solution): JSONValue {
+  const { motors, drives } = solution.details;
+  const kept = {
+    ...solution,
+    details: {
+      ...solution.details,
+      motors: motors && { fits: motors.fits.slice(0, KEPT), refused: motors.refused.slice(0, KEPT) },
+      drives: drives && { ...drives, fits: drives.fits.slice(0, KEPT), refused: drives.refused.slice(0, KEPT) },
+    },
+  };
+  return kept as unknown as JSONValue;
+}
 
 const asJson = (job: Job): JSONValue => job as unknown as JSONValue;
 

@@ -1,7 +1,8 @@
 export { solve, solutionSchema, ENGINE, type Solution, type Details, type StageState } from './solve.ts';
 export { jobSchema, emptyJob, issuesOf, type Job, type JobInput, type Issue } from './job.ts';
 export { catalogueSchema, emptyCatalogue, type Catalogue, type DriveItem, type MotorItem, type StarterPart } from './catalogue.ts';
-export { stageNames, type StageName, type AnyValue, type Missing } from './stage.ts';
+export type { AnyValue, Missing } from './stage.ts';
+export { stageNames, type StageName } from './stage-names.ts';
 export type { Finding } from './finding.ts';
 export type { TrainBlock } from './train.ts';
 export { cautions, deferral } from './handover/cautions.ts';

@@ -13,7 +13,8 @@ import { readPractice } from './practice.ts';
 import { profile, profileOn, type ProfilePoint } from './profile/profile.ts';
 import { protection } from './protection/protection.ts';
 import { situation } from './situation/situation.ts';
-import { missingSchema, stageNames, type AnyValue, type Brief, type Missing, type StageName } from './stage.ts';
+import { missingSchema, type AnyValue, type Brief, type Missing } from './stage.ts';
+import { stageNames, type StageName } from './stage-names.ts';
 import { starting, startingOn, type Comparison, type StartingResult } from './starting/starting.ts';
 import { supply } from './supply/supply.ts';
 import { powerTrain, trainBlockSchema, type TrainBlock } from './train.ts';
@@ -136,7 +137,8 @@ function flatten(results: Readonly<Record<string, { readonly values: object }>>)
 
 function stateOf(stage: StageName, summary: string, findings: readonly Finding[], missing: readonly Missing[]): StageState['state'] {
   const own = findings.filter((finding) => finding.stage === stage);
-  if (own.some((finding) => finding.severity === 'stop')) return 'stop';
+  const concerns = stage === 'handover' ? findings : own;
+  if (concerns.some((finding) => finding.severity === 'stop')) return 'stop';
   if (summary === '' || missing.some((each) => each.stage === stage)) return 'open';
   return own.some((finding) => finding.severity === 'caution') ? 'caution' : 'done';
 }

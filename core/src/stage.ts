@@ -3,23 +3,8 @@ import type { Finding } from './finding.ts';
 import type { Inputs } from './inputs.ts';
 import type { Job } from './job.ts';
 import type { Practice } from './practice.ts';
+import type { StageName } from './stage-names.ts';
 import type { Value } from './value.ts';
-
-/** The trade’s own order. A stage may look back, never forward. */
-export const stageNames = [
-  'situation',
-  'nameplate',
-  'load',
-  'supply',
-  'place',
-  'profile',
-  'starting',
-  'pick',
-  'protection',
-  'money',
-  'handover',
-] as const;
-export type StageName = (typeof stageNames)[number];
 
 export const missingSchema = z.object({
   field: z.string(),

@@ -2,7 +2,7 @@ import type { LoadResult } from './load/load.ts';
 import type { NameplateResult } from './nameplate/nameplate.ts';
 import type { PickResult } from './pick/pick.ts';
 import type { ProtectionResult } from './protection/protection.ts';
-import type { StageName } from './stage.ts';
+import type { StageName } from './stage-names.ts';
 import type { StartingResult } from './starting/starting.ts';
 import type { SupplyResult } from './supply/supply.ts';
 import type { Finding } from './finding.ts';

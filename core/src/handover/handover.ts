@@ -22,7 +22,7 @@ export function handover({ job }: Brief, pick: PickResult, earlier: readonly Fin
       : motor && feed
         ? `${motor} with ${feed}`
         : `Not decided: ${open.length} ${open.length === 1 ? 'figure is' : 'figures are'} missing`;
-  const state = stops > 0 ? 'Stopped' : motor && feed ? 'Sheet ready' : '';
+  const state = stops > 0 ? 'Stopped' : !motor || !feed ? '' : open.length === 0 ? 'Sheet ready' : `Sheet ready · ${open.length} not known`;
   return {
     values: { decision: wording(text, { origin: 'chosen', source: 'Findings and pick of this job' }) },
     findings,

@@ -116,7 +116,8 @@ export function nameplate({ job, given }: Brief): NameplateResult {
     ...(frame?.suffixMeaning ? { frameSuffix: frame.suffixMeaning } : {}),
     ...(serviceFactor ? { serviceFactor } : {}),
   };
-  const summary = [power?.text, speed?.text, current?.text].filter(Boolean).join(' · ');
+  const read = [power?.text, speed?.text, current?.text].filter(Boolean).join(' · ');
+  const summary = read === '' && job.situation.kind === 'new' ? 'No plate: new machine' : read;
   return { values, findings, missing, summary, motor: plateMotor(), frame, voltages: rating.voltages, open };
 
   /** Fills the one missing of P, I, η, cos φ; with two missing, η comes from a class table as an estimate. */

@@ -40,28 +40,66 @@ function frameOf(item: MotorItem): Frame | undefined {
 
 const shortShaft = (frame: Frame): boolean => frame.suffix.includes('S') && frame.family === 'NEMA';
 
-/** Every hard rule a motor breaks, in the order the trade checks them; the first is the reason given. */
+const sizes = new Map<number, string>();
+function sizeOf(item: MotorItem): string {
+  const known = sizes.get(item.power);
+  if (known !== undefined) return known;
+  const text = sizeText(item.power, item.school);
+  sizes.set(item.power, text);
+  return text;
+}
+
+type Check = (item: MotorItem, need: MotorNeed) => string | undefined;
+
+/** The hard rules in the order the trade checks them; each gives a reason where it refuses. */
+const rules: readonly (readonly [MotorRule, Check])[] = [
+  [
+    'frequency',
+    (item, need) =>
+      item.school !== need.school || Math.abs(item.frequency / need.frequency - 1) > 0.05
+        ? `made for ${item.frequency} Hz, ${item.school}`
+        : undefined,
+  ],
+  ['power', (item, need) => (sameRating(item.power, need.power) ? undefined : `${sizeOf(item)} is another size`)],
+  ['poles', (item, need) => (item.poles === need.poles ? undefined : `${item.poles} poles, not ${need.poles}`)],
+  [
+    'voltage',
+    (item, need) =>
+      connectableVoltage(item, need) >= 0 ? undefined : `${item.voltages.join('/')} V does not suit ${need.systemVoltage} V`,
+  ],
+  [
+    'enclosure',
+    (item, need) =>
+      need.enclosures.includes(item.enclosure) ? undefined : `${enclosureTexts[item.enclosure]} may not stand here`,
+  ],
+  ['frame', (item, need) => (need.frame ? frameMisfit(item, need.frame) : undefined)],
+  [
+    'inverter duty',
+    (item, need) =>
+      need.inverterDuty && !item.inverterDuty ? 'not made for low speed at full torque on a drive' : undefined,
+  ],
+];
+
+function frameMisfit(item: MotorItem, old: Frame): string | undefined {
+  const frame = frameOf(item);
+  if (!frame || !sameFeet(frame, old)) return `frame ${item.frame}: feet and shaft height do not match the old motor’s`;
+  if (frame.family === 'NEMA' && shortShaft(frame) !== shortShaft(old)) {
+    return `frame ${item.frame}: the ${shortShaft(frame) ? 'short' : 'long'} shaft does not match the old motor’s`;
+  }
+  return undefined;
+}
+
+/** Every hard rule a motor breaks; the first is the reason given. Motors of another frequency or size are not looked at further. */
 export function refusals(item: MotorItem, need: MotorNeed): Refusal[] {
   const out: Refusal[] = [];
-  const refuse = (rule: MotorRule, reason: string) => out.push({ rule, reason });
-
-  if (item.school !== need.school || Math.abs(item.frequency / need.frequency - 1) > 0.05) {
-    refuse('frequency', `made for ${item.frequency} Hz`);
+  for (const [rule, check] of rules) {
+    const reason = check(item, need);
+    if (reason === undefined) continue;
+    out.push({ rule, reason });
+    if (FAR_OFF.has(rule)) break;
   }
-  if (!sameRating(item.power, need.power)) {
-    refuse('power', `${sizeText(item.power, item.school)}, not ${sizeText(need.power, need.school)}`);
-  }
-  if (item.poles !== need.poles) refuse('poles', `${item.poles} poles, not ${need.poles}`);
-  if (connectableVoltage(item, need) < 0) refuse('voltage', `${item.voltages.join('/')} V does not suit ${need.systemVoltage} V`);
-  if (!need.enclosures.includes(item.enclosure)) refuse('enclosure', `${enclosureTexts[item.enclosure]} may not stand here`);
-  if (need.frame) {
-    const frame = frameOf(item);
-    if (!frame || !sameFeet(frame, need.frame)) {
-      refuse('frame', `frame ${item.frame}: feet and shaft height do not match the old motor’s`);
-    } else if (frame.family === 'NEMA' && shortShaft(frame) !== shortShaft(need.frame)) {
-      refuse('frame', `frame ${item.frame}: the ${shortShaft(frame) ? 'short' : 'long'} shaft does not match the old motor’s`);
-    }
-  }
-  if (need.inverterDuty && !item.inverterDuty) refuse('inverter duty', 'not made for low speed at full torque on a drive');
   return out;
 }
+
+/** A motor that breaks one of these is no near miss, whatever else it breaks. */
+const FAR_OFF: ReadonlySet<MotorRule> = new Set(['frequency', 'power']);

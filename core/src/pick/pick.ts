@@ -57,7 +57,7 @@ export function pick(
   const nothing = { motors: undefined, drives: undefined, starter: undefined, chosenMotor: undefined, chosenDrive: undefined };
 
   if ([...place.findings, ...supply.findings].some((finding) => finding.severity === 'stop' && DEFERRING.includes(finding.code))) {
-    return { values: {}, findings, missing, summary: 'Nothing is chosen', ...nothing, motor: undefined };
+    return { values: {}, findings, missing, summary: '', ...nothing, motor: undefined };
   }
 
   const keeps = keepsMotor(job);

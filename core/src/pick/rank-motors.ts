@@ -35,12 +35,15 @@ export interface Running {
 /** Hard rules refuse with a reason; the rest are ranked by what the user cares about. */
 export function rankMotors(items: readonly MotorItem[], need: MotorNeed, running: Running | undefined, prefer: Job['pick']['prefer']): MotorRanking {
   const fits: RankedMotor[] = [];
-  const refused: (RefusedMotor & { readonly misses: number })[] = [];
+  const near: { readonly motor: RefusedMotor; readonly misses: number }[] = [];
+  const far: RefusedMotor[] = [];
   for (const item of items) {
     const broken = refusals(item, need);
     const first = broken[0];
     if (first) {
-      refused.push({ id: item.id, name: item.name, ...first, misses: broken.length });
+      const motor = { id: item.id, name: item.name, rule: first.rule, reason: first.reason };
+      if (first.rule === 'power' || first.rule === 'frequency') far.push(motor);
+      else near.push({ motor, misses: broken.length });
       continue;
     }
     const at = connectableVoltage(item, need);
@@ -61,9 +64,7 @@ export function rankMotors(items: readonly MotorItem[], need: MotorNeed, running
   const sorted = fits.toSorted((a, b) => order(a) - order(b));
   return {
     fits: sorted.map((each) => ({ ...each, reasons: reasonsFor(each, sorted, running !== undefined) })),
-    refused: refused
-      .toSorted((a, b) => a.misses - b.misses)
-      .map(({ id, name, rule, reason }) => ({ id, name, rule, reason })),
+    refused: [...near.toSorted((a, b) => a.misses - b.misses).map(({ motor }) => motor), ...far],
   };
 }
 

@@ -12,7 +12,7 @@ export function formatNumber(value: number, digits = 3): string {
   return (fraction === undefined ? grouped : `${grouped}.${fraction}`).replace('-', '−');
 }
 
-const digitsOf: Partial<Record<Dimension, number>> = { speed: 4, temperature: 2, energy: 4, money: 5, count: 4 };
+const digitsOf: Partial<Record<Dimension, number>> = { speed: 4, temperature: 2, energy: 4, count: 4, span: 2 };
 
 /** Quantities whose round figures are names rather than measurements: 60 Hz, not 60.0 Hz. */
 const nominal: ReadonlySet<Dimension> = new Set(['frequency', 'voltage', 'count', 'time', 'altitude', 'span', 'power']);
@@ -27,7 +27,7 @@ const withUnit = (si: number, dimension: Dimension, unit: Unit): string => {
 
 /** Shows an SI value in the school's unit: 11186 W is `15.0 hp` under NEMA and `11.2 kW` under IEC. */
 export function formatQuantity(si: number, dimension: Dimension, school: School): string {
-  if (dimension === 'energy' && Math.abs(si) >= 3.6e11) return withUnit(si, dimension, { names: ['MWh'], factor: 3.6e9 });
+  if (dimension === 'energy' && Math.abs(si) >= 3.6e10) return withUnit(si, dimension, { names: ['MWh'], factor: 3.6e9 });
   return withUnit(si, dimension, shownUnit(dimension, school));
 }
 

@@ -1,0 +1,28 @@
+import { emptyJob, solve } from '@pilgrim/core';
+import type { JSONValue, Sql } from 'postgres';
+import { demoCatalogue } from './demo/catalogue.ts';
+import { demoSites } from './demo/jobs.ts';
+import { storeCatalogue } from './store-catalogue.ts';
+import { insertJob } from './store-jobs.ts';
+
+/** Fills an empty database with the demo. A database that holds anything already is left alone. */
+export async function seedDemo(sql: Sql): Promise<boolean> {
+  const [held] = await sql`select 1 from catalogues union all select 1 from sites limit 1`;
+  if (held) return false;
+  const catalogue = demoCatalogue();
+  await storeCatalogue(sql, catalogue);
+  for (const { name, school, paper, currency, supplies, jobs } of demoSites) {
+    const [site] = await sql<{ id: string }[]>`
+      insert into sites (name, school, paper, currency) values (${name}, ${school}, ${paper}, ${currency}) returning id`;
+    if (!site) throw new Error('the site was not stored');
+    for (const supply of supplies) {
+      await sql`insert into supplies (site_id, name, document)
+        values (${site.id}, ${supply.name}, ${sql.json(supply.supply as unknown as JSONValue)})`;
+    }
+    for (const given of jobs) {
+      const job = emptyJob({ site: name, school, paper, currency, ...given });
+      await insertJob(sql, job, solve(job, catalogue));
+    }
+  }
+  return true;
+}

@@ -1,0 +1,21 @@
+import type { Handle, HandleServerError } from '@sveltejs/kit';
+import { randomUUID } from 'node:crypto';
+import { log } from '$lib/server/log';
+
+export const handle: Handle = async ({ event, resolve }) => {
+  const response = await resolve(event, {
+    // The Latin faces are on every page; others load when a character needs them.
+    preload: ({ type, path }) => type === 'js' || type === 'css' || (type === 'font' && /latin-wght-normal/.test(path)),
+  });
+  response.headers.set('x-content-type-options', 'nosniff');
+  response.headers.set('referrer-policy', 'same-origin');
+  return response;
+};
+
+export const handleError: HandleServerError = ({ error, event, status }) => {
+  if (status === 404) return { message: 'There is no such page.' };
+  if (status < 500) return { message: error instanceof Error ? error.message : 'The request could not be read.' };
+  const id = randomUUID().slice(0, 8);
+  log.error({ id, err: error, path: event.url.pathname }, 'unexpected error');
+  return { message: 'Something went wrong on the server. Nothing you typed is lost.', id };
+};

@@ -1,0 +1,33 @@
+<script lang="ts">
+  import type { EChartsCoreOption } from 'echarts/core';
+
+  let { option, label, height = 260 }: { option: EChartsCoreOption; label: string; height?: number } = $props();
+
+  let drawn = $state(false);
+
+  function draw(node: HTMLElement) {
+    let closed = false;
+    let dispose = (): void => undefined;
+    void import('$lib/charts/echarts').then(({ init }) => {
+      if (closed) return;
+      const chart = init(node, undefined, { renderer: 'svg' });
+      const resize = new ResizeObserver(() => chart.resize());
+      resize.observe(node);
+      const stop = $effect.root(() => {
+        $effect(() => chart.setOption(option, { notMerge: true }));
+      });
+      drawn = true;
+      dispose = () => {
+        stop();
+        resize.disconnect();
+        chart.dispose();
+      };
+    });
+    return () => {
+      closed = true;
+      dispose();
+    };
+  }
+</script>
+
+<div role="img" aria-label={label} data-drawn={drawn} class="w-full" style={`height:${height}px`} {@attach draw}></div>

@@ -1,0 +1,50 @@
+<script lang="ts">
+  import type { Job } from '@pilgrim/core';
+  import Button from 'flowbite-svelte/Button.svelte';
+  import Modal from 'flowbite-svelte/Modal.svelte';
+  import { differences, merge, type Side } from '$lib/job/conflict';
+  import type { JobStore } from '$lib/job/job-store.svelte';
+
+  let { store }: { store: JobStore } = $props();
+
+  let sides = $state<Record<string, Side>>({});
+
+  const rival = $derived(store.rival);
+  const rows = $derived(rival ? differences($state.snapshot(store.document) as Job, rival.document) : []);
+  const sideOf = (path: string): Side => sides[path] ?? 'mine';
+
+  function save(): void {
+    if (!rival) return;
+    store.resolve(merge($state.snapshot(store.document) as Job, rival.document, sideOf));
+    sides = {};
+  }
+</script>
+
+<Modal open={rival !== undefined} permanent size="lg" title="Somebody saved this job before you" class="bg-card" classes={{ header: 'text-ink', body: 'text-ink' }}>
+  <p>Nothing is lost. Choose for each field what should stand, then save.</p>
+  <div class="max-h-[50vh] overflow-auto">
+    <table class="w-full text-sm">
+      <thead>
+        <tr class="text-left text-quiet"><th class="py-1 pe-3 font-normal">Field</th><th class="pe-3 font-normal">Yours</th><th class="font-normal">Saved by somebody else, revision {rival?.revision}</th></tr>
+      </thead>
+      <tbody>
+        {#each rows as row (row.path)}
+          <tr class="border-t" data-conflict={row.path}>
+            <th scope="row" class="py-1 pe-3 text-left font-normal">{row.path}</th>
+            {#each ['mine', 'theirs'] as const as side (side)}
+              <td class="pe-3">
+                <label class="flex min-h-11 items-center gap-2">
+                  <input type="radio" class="size-5" name={row.path} checked={sideOf(row.path) === side} onchange={() => (sides[row.path] = side)} />
+                  <span class="break-words">{row[side] || '(empty)'}</span>
+                </label>
+              </td>
+            {/each}
+          </tr>
+        {:else}
+          <tr><td colspan="3" class="py-2">Both versions say the same; save to go on.</td></tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  <Button class="min-h-11" onclick={save}>Save what is chosen</Button>
+</Modal>

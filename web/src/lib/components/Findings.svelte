@@ -1,0 +1,48 @@
+<script lang="ts">
+  import type { Finding, Missing } from '@pilgrim/core';
+  import { stageTitles } from '@pilgrim/core/value-labels';
+  import type { StageName } from '@pilgrim/core/stage-names';
+
+  let { findings, missing, base }: { findings: readonly Finding[]; missing: readonly Missing[]; base: string } = $props();
+
+  const count = (severity: Finding['severity']): number => findings.filter((each) => each.severity === severity).length;
+  const plural = (number: number, word: string): string => `${number} ${word}${number === 1 ? '' : 's'}`;
+  const looks = {
+    stop: { edge: 'border-s-stop', word: 'Stop', colour: 'text-stop' },
+    caution: { edge: 'border-s-caution', word: 'Caution', colour: 'text-caution' },
+    note: { edge: 'border-s-sea', word: 'Note', colour: 'text-sea' },
+  } as const;
+  const stageOfField = (field: string): string => {
+    const stage = field.split('.')[0] ?? '';
+    return stage in stageTitles ? stage : 'situation';
+  };
+  const href = (field: string): string => `${base}/${stageOfField(field)}#field-${field.replaceAll('.', '-')}`;
+  const titleOf = (stage: string): string => stageTitles[stage as StageName] ?? stage;
+</script>
+
+<section aria-label="Findings" class="space-y-2 p-3">
+  <h2 class="text-sm font-semibold text-quiet" aria-live="polite" data-testid="findings-count">
+    {plural(count('stop'), 'stop')} · {plural(count('caution'), 'caution')} · {plural(count('note'), 'note')}
+  </h2>
+  {#each findings as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}
+    {@const look = looks[finding.severity]}
+    <article class={`rounded-lg border border-s-4 bg-card p-3 text-sm ${look.edge}`} data-finding={finding.code}>
+      <p class={`text-xs font-semibold ${look.colour}`}>{look.word} · {titleOf(finding.stage)}</p>
+      <p class="mt-0.5 leading-snug">{finding.message}</p>
+      <p class="mt-1 text-xs text-quiet">{finding.basis}</p>
+      {#if finding.field}
+        <a class="mt-1 inline-block py-1 text-sea underline" href={href(finding.field)}>{finding.clear}</a>
+      {:else}
+        <p class="mt-1 text-xs">{finding.clear}</p>
+      {/if}
+    </article>
+  {/each}
+  {#if missing.length > 0}
+    <h2 class="pt-2 text-sm font-semibold text-quiet">Still missing</h2>
+    <ul class="space-y-1 text-sm">
+      {#each missing as each (each.field)}
+        <li><a class="inline-block py-0.5 text-sea underline" href={href(each.field)}>{each.message}</a></li>
+      {/each}
+    </ul>
+  {/if}
+</section>

@@ -1,0 +1,39 @@
+<script lang="ts">
+  import Button from 'flowbite-svelte/Button.svelte';
+  import Label from 'flowbite-svelte/Label.svelte';
+  import Textarea from 'flowbite-svelte/Textarea.svelte';
+  import type { JobStore } from '$lib/job/job-store.svelte';
+
+  let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
+
+  let outcome = $state('');
+
+  const getText = (): string => String(store.get('nameplate.asRead') ?? '');
+
+  async function readIt(): Promise<void> {
+    const { fields, ignored, school } = await store.readPlate(getText());
+    const found = Object.entries(fields).filter(([name]) => name !== 'asRead');
+    if (found.length === 0) {
+      outcome = 'Nothing could be read. Write it like: HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15';
+      return;
+    }
+    store.setMany({ school, ...Object.fromEntries(found.map(([name, value]) => [`nameplate.${name}`, value])) });
+    outcome = `${found.length} fields read.${ignored.length > 0 ? ` Not understood: ${ignored.join(', ')}.` : ''}`;
+  }
+</script>
+
+<div class="mb-4">
+  <Label for="field-nameplate-asRead" class="mb-1 text-sm font-normal text-quiet">Whole plate as text</Label>
+  <Textarea
+    id="field-nameplate-asRead"
+    rows={2}
+    maxlength={5000}
+    class="w-full border-gray-400! bg-card text-base text-ink dark:border-gray-500!"
+    placeholder="HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15 CODE G DES B FR 254T"
+    bind:value={getText, (value) => store.set('nameplate.asRead', value ?? '')}
+  />
+  <div class="mt-2 flex items-center gap-3">
+    <Button color="alternative" class="min-h-11" disabled={!hydrated || getText().trim() === ''} onclick={readIt}>Read into the fields</Button>
+    <p class="text-sm text-quiet" role="status">{outcome}</p>
+  </div>
+</div>

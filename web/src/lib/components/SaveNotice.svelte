@@ -1,0 +1,23 @@
+<script lang="ts">
+  import type { JobStore } from '$lib/job/job-store.svelte';
+
+  let { store }: { store: JobStore } = $props();
+
+  const time = $derived(store.savedAt?.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }));
+  const texts = $derived({
+    saved: `${time ? `Saved ${time}` : 'Saved'} · rev ${store.revision}`,
+    saving: 'Saving …',
+    waiting: 'Not sent: kept in this browser, trying again',
+    conflict: 'Saved by somebody else too',
+    refused: `Not saved. ${store.refusal}`,
+  });
+  const calm = $derived(store.saveState === 'saved' || store.saveState === 'saving');
+</script>
+
+<p
+  role="status"
+  class={`rounded-full border px-3 py-1 text-sm whitespace-nowrap ${calm ? 'text-quiet' : 'border-caution bg-caution-wash text-caution'}`}
+  data-save={store.saveState}
+>
+  {texts[store.saveState]}
+</p>

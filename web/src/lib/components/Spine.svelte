@@ -1,0 +1,39 @@
+<script lang="ts">
+  import type { Solution } from '@pilgrim/core';
+  import { stageNames, type StageName } from '@pilgrim/core/stage-names';
+  import { stageTitles } from '@pilgrim/core/value-labels';
+
+  let { stages, current, base }: { stages: Solution['stages']; current: StageName; base: string } = $props();
+
+  const marks = { done: '✓', open: '', caution: '△', stop: '■' } as const;
+  const said = { done: 'done', open: 'open', caution: 'with cautions', stop: 'stopped' } as const;
+  const colours = {
+    done: 'bg-good-wash text-good',
+    open: 'border border-dashed border-quiet',
+    caution: 'bg-caution-wash text-caution',
+    stop: 'rounded-none! bg-stop-wash text-stop',
+  } as const;
+</script>
+
+<nav aria-label="Stages" class="border-e">
+  <ol class="py-2 md:block">
+    {#each stageNames as name (name)}
+      {@const { state, summary } = stages[name]}
+      <li>
+        <a
+          href={`${base}/${name}`}
+          aria-current={name === current ? 'step' : undefined}
+          class={`flex min-h-11 gap-3 border-s-4 px-3 py-1.5 ${name === current ? 'border-copper bg-card' : 'border-transparent hover:bg-wash'}`}
+          data-stage={name}
+          data-state={state}
+        >
+          <span class={`mt-0.5 flex size-5 shrink-0 items-center justify-center rounded-full text-xs ${colours[state]}`} aria-hidden="true">{marks[state]}</span>
+          <span class="min-w-0">
+            <span class="block text-sm leading-5 font-semibold">{stageTitles[name]}<span class="sr-only">, {said[state]}</span></span>
+            <span class="block truncate text-xs leading-4 text-quiet" title={summary}>{summary || '–'}</span>
+          </span>
+        </a>
+      </li>
+    {/each}
+  </ol>
+</nav>

@@ -1,0 +1,244 @@
+import type { Job, Solution } from '@pilgrim/core';
+import { SolverClient } from './solver-client';
+
+export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused';
+type FieldValue = string | number | boolean | undefined;
+
+/** A stored document that got in first. */
+interface Rival {
+  readonly revision: number;
+  readonly document: Job;
+}
+
+interface Kept {
+  readonly base: number;
+  readonly document: Job;
+}
+
+const SAVE_AFTER = 700;
+const RETRY_AFTER = [1000, 2000, 4000, 8000, 15_000];
+const UNDO_DEPTH = 200;
+
+/** The open job: document, live solution, and saving that survives a lost connection and a rival. Computes nothing itself. */
+export class JobStore {
+  document = $state<Job>() as Job;
+  solution = $state.raw() as Solution;
+  revision = $state(0);
+  saveState = $state<SaveState>('saved');
+  savedAt = $state<Date>();
+  refusal = $state('');
+  rival = $state.raw<Rival>();
+  undoable = $state(0);
+
+  readonly id: string;
+  #solver = new SolverClient();
+  #past: { path: string; before: string }[] = [];
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  #attempts = 0;
+  #dirty = false;
+
+  constructor(id: string, revision: number, document: Job, solution: Solution) {
+    this.id = id;
+    this.revision = revision;
+    this.document = document;
+    this.solution = solution;
+  }
+
+  /** Takes up what an earlier visit could not send. Call once in the browser. */
+  resume(): void {
+    const kept = this.#readKept();
+    if (!kept) return;
+    if (kept.base === this.revision) {
+      this.document = kept.document;
+      this.#changed();
+    } else {
+      this.rival = { revision: this.revision, document: $state.snapshot(this.document) as Job };
+      this.document = kept.document;
+      this.revision = kept.base;
+      this.saveState = 'conflict';
+      this.#dirty = true;
+      this.#solve();
+    }
+  }
+
+  /** Starts the solver before the first keystroke needs it. */
+  warm(): void {
+    if (!this.#solver.started) this.#solve();
+  }
+
+  get(path: string): FieldValue {
+    return read(this.document, path) as FieldValue;
+  }
+
+  set(path: string, value: FieldValue): void {
+    const before = read(this.document, path);
+    const next = value === '' ? emptyOf(before, path) : value;
+    if (before === next) return;
+    this.#remember(path);
+    write(this.document, path, next);
+    this.#changed();
+  }
+
+  /** Several fields at once, one step to undo: a whole plate, for example. */
+  setMany(values: Readonly<Record<string, FieldValue>>): void {
+    this.#remember('');
+    for (const [path, value] of Object.entries(values)) write(this.document, path, value);
+    this.#changed();
+  }
+
+  addPoint(): void {
+    this.#remember('');
+    this.document.profile.points.push({ flow: '', hours: '' });
+    this.#changed();
+  }
+
+  removePoint(index: number): void {
+    this.#remember('');
+    this.document.profile.points.splice(index, 1);
+    this.#changed();
+  }
+
+  undo(): void {
+    const last = this.#past.pop();
+    if (!last) return;
+    this.document = JSON.parse(last.before) as Job;
+    this.undoable = this.#past.length;
+    this.#changed();
+  }
+
+  async readPlate(text: string): Promise<{ fields: Record<string, string>; ignored: readonly string[]; school: 'NEMA' | 'IEC' }> {
+    return this.#solver.readPlate(text);
+  }
+
+  /** Saves `document` over the rival’s revision: the user has chosen field by field. */
+  resolve(document: Job): void {
+    if (!this.rival) return;
+    this.revision = this.rival.revision;
+    this.document = document;
+    this.rival = undefined;
+    this.saveState = 'saving';
+    this.#changed();
+  }
+
+  #remember(path: string): void {
+    if (path !== '' && this.#past.at(-1)?.path === path) return;
+    this.#past.push({ path, before: JSON.stringify(this.document) });
+    if (this.#past.length > UNDO_DEPTH) this.#past.shift();
+    this.undoable = this.#past.length;
+  }
+
+  #changed(): void {
+    this.#dirty = true;
+    this.#keep();
+    this.#solve();
+    if (this.saveState !== 'conflict') this.#saveIn(SAVE_AFTER);
+  }
+
+  #solve(): void {
+    void this.#solver.solve($state.snapshot(this.document) as Job).then((solution) => {
+      if (solution) this.solution = solution;
+    });
+  }
+
+  #saveIn(delay: number): void {
+    clearTimeout(this.#timer);
+    if (this.saveState !== 'waiting') this.saveState = 'saving';
+    this.#timer = setTimeout(() => void this.#save(), delay);
+  }
+
+  async #save(): Promise<void> {
+    if (!this.#dirty) return;
+    this.#dirty = false;
+    const document = $state.snapshot(this.document) as Job;
+    let response: Response;
+    try {
+      response = await fetch(`/api/jobs/${this.id}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ base: this.revision, document }),
+      });
+    } catch {
+      return this.#waitAndRetry();
+    }
+    if (response.status === 409) return this.#meet((await response.json()) as Rival);
+    if (response.status >= 500) return this.#waitAndRetry();
+    if (!response.ok) return this.#refused(response);
+    this.revision = ((await response.json()) as { revision: number }).revision;
+    this.#attempts = 0;
+    this.refusal = '';
+    this.savedAt = new Date();
+    if (this.#dirty) this.#saveIn(SAVE_AFTER);
+    else {
+      this.saveState = 'saved';
+      this.#forget();
+    }
+  }
+
+  #waitAndRetry(): void {
+    this.#dirty = true;
+    this.saveState = 'waiting';
+    this.#saveIn(RETRY_AFTER[Math.min(this.#attempts++, RETRY_AFTER.length - 1)] ?? 15_000);
+  }
+
+  #meet(rival: Rival): void {
+    this.#dirty = true;
+    this.rival = rival;
+    this.saveState = 'conflict';
+  }
+
+  async #refused(response: Response): Promise<void> {
+    const body = (await response.json().catch(() => ({}))) as { issues?: { path: string; message: string }[]; message?: string };
+    const first = body.issues?.[0];
+    this.refusal = first ? `${first.path}: ${first.message}` : (body.message ?? 'The server did not take it.');
+    this.saveState = 'refused';
+  }
+
+  get #key(): string {
+    return `pilgrim.job.${this.id}`;
+  }
+
+  /** Kept in this browser until the server has it. */
+  #keep(): void {
+    const kept: Kept = { base: this.revision, document: $state.snapshot(this.document) as Job };
+    try {
+      localStorage.setItem(this.#key, JSON.stringify(kept));
+    } catch {
+      // A full or forbidden store loses only the second line of defence.
+    }
+  }
+
+  #forget(): void {
+    try {
+      localStorage.removeItem(this.#key);
+    } catch {
+      // As above.
+    }
+  }
+
+  #readKept(): Kept | undefined {
+    try {
+      const text = localStorage.getItem(this.#key);
+      return text === null ? undefined : (JSON.parse(text) as Kept);
+    } catch {
+      return undefined;
+    }
+  }
+}
+
+type Tree = Record<string, unknown>;
+
+function read(root: object, path: string): unknown {
+  return path.split('.').reduce<unknown>((at, key) => (at as Tree | undefined)?.[key], root);
+}
+
+function write(root: object, path: string, value: unknown): void {
+  const keys = path.split('.');
+  const last = keys.pop() ?? '';
+  const parent = keys.reduce<unknown>((at, key) => (at as Tree)[key], root) as Tree;
+  if (value === undefined) Reflect.deleteProperty(parent, last);
+  else parent[last] = value;
+}
+
+/** Clearing an optional field removes it; the job’s own texts stay as empty text. */
+const emptyOf = (before: unknown, path: string): string | undefined =>
+  ['title', 'tag', 'site', 'currency'].includes(path) && before !== undefined ? '' : undefined;

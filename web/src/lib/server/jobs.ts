@@ -1,0 +1,106 @@
+import { ENGINE, solve, type Job, type Solution } from '@pilgrim/core';
+import { insertJob, snapshot, updateJob, type JobState } from '@pilgrim/db/store-jobs';
+import { error } from '@sveltejs/kit';
+import { currentCatalogue } from './catalogue';
+import { withDatabase } from './database';
+
+export interface JobRow {
+  readonly id: string;
+  readonly tag: string;
+  readonly title: string;
+  readonly site: string;
+  readonly state: JobState;
+  readonly decision: string;
+  readonly revision: number;
+  readonly updatedAt: Date;
+}
+
+export interface StoredJob {
+  readonly id: string;
+  readonly revision: number;
+  /** Document and result as JSON text: the page passes them on without reading them twice. */
+  readonly document: string;
+  readonly result: string;
+}
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+/** Jobs by last change. The search looks in tag, title, site and decision. */
+export const listJobs = (search: string): Promise<JobRow[]> =>
+  withDatabase(async (sql) => {
+    const pattern = `%${search.replaceAll(/[\\%_]/g, '\\$&')}%`;
+    return sql<JobRow[]>`
+      select jobs.id, tag, title, coalesce(sites.name, '') as site, state, decision, revision, updated_at as "updatedAt"
+      from jobs left join sites on sites.id = site_id
+      where ${search === '' ? sql`true` : sql`(tag || ' ' || title || ' ' || coalesce(sites.name, '') || ' ' || decision) ilike ${pattern}`}
+      order by updated_at desc
+      limit 500`;
+  });
+
+interface Site {
+  readonly name: string;
+  readonly school: 'NEMA' | 'IEC';
+  readonly paper: 'letter' | 'a4';
+  readonly currency: string;
+}
+
+export const listSites = (): Promise<Site[]> =>
+  withDatabase((sql) => sql<Site[]>`select name, school, paper, currency from sites order by name`);
+
+interface FoundItem {
+  readonly id: string;
+  readonly kind: string;
+  readonly name: string;
+  readonly maker: string;
+}
+
+/** Catalogue items whose name or maker holds the search text. */
+export const findItems = (search: string): Promise<FoundItem[]> =>
+  withDatabase(
+    (sql) => sql<FoundItem[]>`
+      select item_id as id, kind, name, maker from catalogue_items
+      where (name || ' ' || maker) ilike ${`%${search.replaceAll(/[\\%_]/g, '\\$&')}%`}
+      order by name limit 20`,
+  );
+
+/** A job at its newest revision; 404 where there is none. A result of an older engine is solved afresh. */
+export async function loadJob(id: string): Promise<StoredJob> {
+  if (!UUID.test(id)) error(404, 'There is no such job.');
+  const row = await withDatabase(async (sql) => {
+    const [found] = await sql<(StoredJob & { engine: string })[]>`
+      select jobs.id, jobs.revision, document::text as document, result::text as result, engine
+      from jobs join job_revisions on job_id = jobs.id and job_revisions.revision = jobs.revision
+      where jobs.id = ${id}`;
+    return found;
+  });
+  if (!row) error(404, 'There is no such job.');
+  const { engine, ...job } = row;
+  return engine === ENGINE ? job : { ...job, result: JSON.stringify(snapshot(await solveNow(JSON.parse(job.document) as Job))) };
+}
+
+export async function solveNow(job: Job): Promise<Solution> {
+  const { catalogue } = await currentCatalogue();
+  return solve(job, catalogue);
+}
+
+/** The document and its full solution, for sheets and exports. */
+export async function loadSolved(id: string): Promise<{ job: Job; solution: Solution; revision: number }> {
+  const stored = await loadJob(id);
+  const job = JSON.parse(stored.document) as Job;
+  return { job, solution: await solveNow(job), revision: stored.revision };
+}
+
+export async function createJob(job: Job): Promise<string> {
+  const solution = await solveNow(job);
+  return withDatabase((sql) => insertJob(sql, job, solution));
+}
+
+export type Saved = { readonly revision: number } | { readonly conflict: StoredJob };
+
+/** Saves over revision `base`; where somebody saved first, hands back what is stored now. */
+export async function saveJob(id: string, base: number, job: Job): Promise<Saved> {
+  if (!UUID.test(id)) error(404, 'There is no such job.');
+  const solution = await solveNow(job);
+  const revision = await withDatabase((sql) => updateJob(sql, id, base, job, solution));
+  return revision === undefined ? { conflict: await loadJob(id) } : { revision };
+}

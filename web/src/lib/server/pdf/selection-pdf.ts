@@ -1,0 +1,166 @@
+import { createRequire } from 'node:module';
+import type { SelectionSheet, SheetSection } from '@pilgrim/core/handover/sheet';
+import pdfmake from 'pdfmake';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+
+const require = createRequire(import.meta.url);
+const face = (weight: number, style: string): string =>
+  require.resolve(`@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-${style}.woff`);
+
+let ready = false;
+
+/** Fonts come from the package and are embedded; nothing else may be read or fetched while a PDF is made. */
+function prepare(): void {
+  if (ready) return;
+  pdfmake.setFonts({
+    Atkinson: { normal: face(400, 'normal'), bold: face(700, 'normal'), italics: face(400, 'italic'), bolditalics: face(700, 'italic') },
+  });
+  pdfmake.setUrlAccessPolicy(() => false);
+  ready = true;
+}
+
+/** Characters the Latin face lacks, in words; anything else it lacks becomes a question mark rather than a blank. */
+const substitutes: Readonly<Record<string, string>> = {
+  η: 'eta',
+  φ: 'phi',
+  Δ: 'D',
+  '√': 'sqrt ',
+  '′': "'",
+  '″': '"',
+  '⁻': '-',
+  '▲': '',
+  '≥': '>=',
+  '≤': '<=',
+  '∝': '~',
+  '→': 'to',
+  '✓': '',
+  '‑': '-',
+  '\u202f': '\u00a0',
+};
+const LATIN = /[\u0000-\u00ff\u0131\u0152\u0153\u02bb-\u02dc\u2000-\u206f\u20ac\u2122\u2212]/;
+const printable = (text: string): string =>
+  [...text].map((char) => substitutes[char] ?? (LATIN.test(char) ? char : '?')).join('');
+
+const QUIET = '#575b5c';
+const colours = { stop: '#a01c2c', caution: '#8a5a00', note: '#12566b' } as const;
+
+const rule = (width: number): Content => ({
+  canvas: [{ type: 'line', x1: 0, y1: 0, x2: width, y2: 0, lineWidth: 0.5, lineColor: '#b9b5a9' }],
+  margin: [0, 1, 0, 3],
+});
+
+const section = (part: SheetSection, width: number): Content => ({
+  stack: [
+    { text: part.title, style: 'heading' },
+    rule(width),
+    {
+      table: {
+        widths: ['*', 'auto', 62],
+        body: part.rows.map((row) => [
+          { text: printable(row.label), color: QUIET },
+          { text: printable(row.text), alignment: 'right', italics: row.origin === 'estimated' },
+          { text: printable(row.other), color: QUIET, alignment: 'right' },
+        ]),
+      },
+      layout: { hLineWidth: () => 0, vLineWidth: () => 0, paddingTop: () => 0.5, paddingBottom: () => 0.5, paddingLeft: () => 0, paddingRight: () => 4 },
+    },
+  ],
+  margin: [0, 0, 0, 6],
+  unbreakable: true,
+});
+
+const bullets = (title: string, lines: readonly string[], width: number): Content[] =>
+  lines.length === 0 ? [] : [{ text: title, style: 'heading' }, rule(width), { ul: lines.map(printable), margin: [0, 0, 0, 6] }];
+
+function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: number): TDocumentDefinitions {
+  const pageWidth = (paper === 'a4' ? 595.28 : 612) - 80;
+  const column = (pageWidth - 20) / 2;
+  const stops = sheet.findings.filter((finding) => finding.severity === 'stop');
+  const others = sheet.findings.filter((finding) => finding.severity !== 'stop');
+  const half = Math.ceil(sheet.sections.length / 2);
+  return {
+    pageSize: paper === 'a4' ? 'A4' : 'LETTER',
+    pageMargins: [40, 36, 40, 44],
+    info: { title: printable(`Selection sheet ${sheet.title}`), creator: 'Pilgrim' },
+    defaultStyle: { font: 'Atkinson', fontSize: 8.5, lineHeight: 1.15 },
+    styles: { heading: { bold: true, fontSize: 9, margin: [0, 4, 0, 0] } },
+    footer: (page, pages) => ({
+      columns: [
+        { text: printable(`${sheet.title} · revision ${revision}${sheet.preparedBy ? ` · prepared by ${sheet.preparedBy}` : ''}`) },
+        { text: `${page} of ${pages}`, alignment: 'right' },
+      ],
+      margin: [40, 10, 40, 0],
+      fontSize: 7.5,
+      color: QUIET,
+    }),
+    content: [
+      { text: printable(sheet.site), color: QUIET },
+      { text: printable(sheet.title), fontSize: 15, bold: true },
+      {
+        text: printable(sheet.decision),
+        fontSize: 11,
+        bold: true,
+        color: stops.length > 0 ? colours.stop : sheet.ready ? '#1d6b45' : colours.caution,
+        margin: [0, 2, 0, 6],
+      },
+      ...stops.map((stop): Content => ({
+        text: printable(`STOP. ${stop.message} ${stop.clear}`),
+        color: colours.stop,
+        bold: true,
+        margin: [0, 0, 0, 4],
+      })),
+      {
+        columns: [
+          { width: column, stack: sheet.sections.slice(0, half).map((part) => section(part, column)) },
+          { width: column, stack: sheet.sections.slice(half).map((part) => section(part, column)) },
+        ],
+        columnGap: 20,
+      },
+      ...bullets('Why', sheet.reasons, pageWidth),
+      ...(others.length > 0
+        ? [
+            { text: 'Findings still open', style: 'heading' } satisfies Content,
+            rule(pageWidth),
+            {
+              ul: others.map((finding) => ({
+                text: [
+                  { text: finding.severity === 'caution' ? 'Caution. ' : 'Note. ', bold: true, color: colours[finding.severity] },
+                  printable(`${finding.message} (${finding.basis})`),
+                ],
+              })),
+              margin: [0, 0, 0, 6],
+            } satisfies Content,
+          ]
+        : []),
+      ...bullets('Not known', sheet.missing, pageWidth),
+      ...(sheet.note ? [{ text: printable(sheet.note), margin: [0, 0, 0, 6] } satisfies Content] : []),
+      {
+        table: {
+          widths: ['*'],
+          body: [
+            [
+              {
+                stack: [
+                  { text: 'Before anyone touches it', bold: true, color: colours.caution },
+                  { ul: sheet.cautions.map(printable) },
+                  { text: printable(sheet.deferral), bold: true, margin: [0, 3, 0, 0] },
+                ],
+              },
+            ],
+          ],
+        },
+        layout: { hLineColor: () => colours.caution, vLineColor: () => colours.caution },
+        unbreakable: true,
+        margin: [0, 4, 0, 0],
+      },
+      { text: 'Figures in italics are estimates.', color: QUIET, margin: [0, 4, 0, 0] },
+    ],
+  };
+}
+
+/** The selection sheet as a PDF with its fonts embedded, on the site’s paper. */
+export async function selectionPdf(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: number): Promise<Uint8Array<ArrayBuffer>> {
+  prepare();
+  const buffer = await pdfmake.createPdf(definition(sheet, paper, revision)).getBuffer();
+  return new Uint8Array(buffer);
+}

@@ -1,0 +1,56 @@
+import { emptyJob, issuesOf, jobSchema } from '@pilgrim/core';
+import { fail, redirect } from '@sveltejs/kit';
+import { z } from 'zod';
+import { createJob, findItems, listJobs, listSites } from '$lib/server/jobs';
+import type { Actions, PageServerLoad } from './$types';
+
+const MIN_SEARCH = 2;
+
+export const load: PageServerLoad = async ({ url }) => {
+  const search = (url.searchParams.get('q') ?? '').slice(0, 100).replaceAll('\u0000', '').trim();
+  const [jobs, sites, items] = await Promise.all([
+    listJobs(search),
+    listSites(),
+    search.length >= MIN_SEARCH ? findItems(search) : [],
+  ]);
+  return { search, jobs, sites, items };
+};
+
+const newJobSchema = z.object({
+  tag: z.string().trim().max(60, 'At most 60 characters.'),
+  title: z.string().trim().max(200, 'At most 200 characters.'),
+  site: z.string().trim().max(120, 'At most 120 characters.'),
+  kind: jobSchema.shape.situation.unwrap().shape.kind,
+});
+
+export const actions: Actions = {
+  create: async ({ request }) => {
+    const form = Object.fromEntries([...(await request.formData())].map(([key, value]) => [key, typeof value === 'string' ? value.replaceAll('\u0000', '') : '']));
+    const parsed = newJobSchema.safeParse(form);
+    if (!parsed.success) return fail(422, { form, issues: issuesOf(parsed.error), imported: undefined });
+    const { tag, title, site, kind } = parsed.data;
+    const known = (await listSites()).find((each) => each.name === site);
+    const defaults = known ? { school: known.school, paper: known.paper, currency: known.currency } : {};
+    const id = await createJob(emptyJob({ tag, title, site, situation: { kind }, ...defaults }));
+    redirect(303, `/jobs/${id}/${kind === 'new' ? 'load' : 'nameplate'}`);
+  },
+
+  import: async ({ request }) => {
+    const refuse = (message: string) => fail(422, { form: undefined, issues: undefined, imported: message });
+    const file = (await request.formData()).get('file');
+    if (!(file instanceof File) || file.size === 0) return refuse('Choose a job file first: JSON, as exported from a selection sheet.');
+    if (file.size > 400_000) return refuse('This file is too large; a job is well under 400 kB.');
+    let content: unknown;
+    try {
+      content = JSON.parse((await file.text()).replaceAll('\\u0000', ''));
+    } catch {
+      return refuse('This is not complete JSON. Export a job again; the file may have been cut short.');
+    }
+    const parsed = jobSchema.safeParse(content);
+    if (!parsed.success) {
+      const first = issuesOf(parsed.error)[0];
+      return refuse(`This is not a Pilgrim job. ${first ? `${first.path || 'file'}: ${first.message}` : ''}`);
+    }
+    redirect(303, `/jobs/${await createJob(parsed.data)}/situation`);
+  },
+};

@@ -1,0 +1,17 @@
+<script lang="ts">
+  import type { Job, Solution } from '@pilgrim/core';
+  import { onMount, untrack } from 'svelte';
+  import { JobStore } from '$lib/job/job-store.svelte';
+  import { setJobStore } from '$lib/job/context';
+  import type { LayoutProps } from './$types';
+
+  let { data, children }: LayoutProps = $props();
+
+  const store = untrack(
+    () => new JobStore(data.id, data.revision, JSON.parse(data.document) as Job, JSON.parse(data.result) as Solution),
+  );
+  setJobStore(store);
+  onMount(() => store.resume());
+</script>
+
+{@render children()}

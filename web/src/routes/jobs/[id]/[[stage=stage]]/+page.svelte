@@ -1,0 +1,109 @@
+<script lang="ts">
+  import { afterNavigate, goto } from '$app/navigation';
+  import { stageNames, type StageName } from '@pilgrim/core/stage-names';
+  import { stageTitles } from '@pilgrim/core/value-labels';
+  import { onMount } from 'svelte';
+  import ConflictDialog from '$lib/components/ConflictDialog.svelte';
+  import Field from '$lib/components/Field.svelte';
+  import Figures from '$lib/components/Figures.svelte';
+  import Findings from '$lib/components/Findings.svelte';
+  import PickPanel from '$lib/components/PickPanel.svelte';
+  import PlateText from '$lib/components/PlateText.svelte';
+  import ProfilePanel from '$lib/components/ProfilePanel.svelte';
+  import SaveNotice from '$lib/components/SaveNotice.svelte';
+  import Spine from '$lib/components/Spine.svelte';
+  import StartingPanel from '$lib/components/StartingPanel.svelte';
+  import ThemeButton from '$lib/components/ThemeButton.svelte';
+  import TrainStrip from '$lib/components/TrainStrip.svelte';
+  import WorkingCard from '$lib/components/WorkingCard.svelte';
+  import { useJobStore } from '$lib/job/context';
+  import { sheets } from '$lib/job/sheets';
+  import type { PageProps } from './$types';
+
+  let { params }: PageProps = $props();
+
+  const store = useJobStore();
+  let hydrated = $state(false);
+  onMount(() => void (hydrated = true));
+
+  const base = $derived(`/jobs/${store.id}`);
+  const stage = $derived((params.stage ?? 'situation') as StageName);
+  const sheet = $derived(sheets[stage]);
+  const fields = $derived(sheet.fields.filter((field) => field.show?.(store.document) ?? true));
+  const next = $derived(stageNames[stageNames.indexOf(stage) + 1]);
+  const name = $derived([store.document.tag, store.document.title].filter(Boolean).join(' ') || 'Untitled job');
+
+  // A finding’s link leads to the very field.
+  afterNavigate(({ to }) => {
+    const target = to?.url.hash.slice(1);
+    if (target) document.getElementById(target)?.focus();
+  });
+
+  function onkeydown(event: KeyboardEvent): void {
+    const typing = event.target instanceof HTMLElement && /INPUT|TEXTAREA|SELECT/.test(event.target.tagName);
+    if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !typing) {
+      event.preventDefault();
+      store.undo();
+    }
+    if (event.altKey && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
+      const at = stageNames.indexOf(stage) + (event.key === 'ArrowDown' ? 1 : -1);
+      const target = stageNames[at];
+      if (!target) return;
+      event.preventDefault();
+      void goto(`${base}/${target}`, { noScroll: true });
+    }
+  }
+</script>
+
+<svelte:head><title>{name} · {stageTitles[stage]} · Pilgrim</title></svelte:head>
+<svelte:window {onkeydown} />
+
+<header class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b bg-card px-4 py-2">
+  <a href="/" class="flex items-center gap-2 text-lg font-bold"><img src="/favicon.svg" alt="" class="size-7" />Pilgrim</a>
+  <p class="min-w-0 grow truncate text-sm text-quiet" title={`${store.document.site} › ${name}`}>
+    {#if store.document.site}{store.document.site} › {/if}<strong class="text-base text-ink">{name}</strong>
+  </p>
+  <SaveNotice {store} />
+  <button type="button" class="min-h-11 rounded-full border px-3 text-sm hover:bg-wash disabled:text-quiet" disabled={!hydrated || store.undoable === 0} onclick={() => store.undo()}>Undo</button>
+  <ThemeButton {hydrated} />
+  <a href={`${base}/sheet`} data-sveltekit-reload class="flex min-h-11 items-center rounded-lg bg-primary-700 px-4 text-sm font-semibold text-white hover:bg-primary-800">Selection sheet</a>
+</header>
+
+<TrainStrip train={store.solution.train} {base} />
+
+<div class="grid md:grid-cols-[13.5rem_minmax(0,1fr)] lg:grid-cols-[13.5rem_minmax(0,1fr)_18rem]">
+  <Spine stages={store.solution.stages} current={stage} {base} />
+
+  <main id="main" class="min-w-0 p-4" onfocusin={() => store.warm()}>
+    <h1 class="text-xl font-bold">{stageTitles[stage]}</h1>
+    <p class="mb-4 text-quiet">{sheet.lead}</p>
+    <div class="grid items-start gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <div>
+        {#key stage}
+          {#if stage === 'nameplate'}<PlateText {store} {hydrated} />{/if}
+          <div class="grid gap-3 sm:grid-cols-2 lg:grid-cols-1 xl:grid-cols-2">
+            {#each fields as field (field.path)}<Field {field} {store} {hydrated} />{/each}
+          </div>
+        {/key}
+        {#if stage === 'profile'}<ProfilePanel {store} {hydrated} />{/if}
+      </div>
+      <Figures values={store.solution.values} {stage} currency={store.document.currency} />
+      {#if stage === 'starting'}<StartingPanel solution={store.solution} />{/if}
+      {#if stage === 'pick'}<div class="lg:col-span-2"><PickPanel {store} {hydrated} /></div>{/if}
+    </div>
+    <p class="mt-6 flex flex-wrap gap-3">
+      {#if next}
+        <a class="flex min-h-11 items-center rounded-lg border px-4 text-sea hover:bg-wash" href={`${base}/${next}`}>Next: {stageTitles[next]}</a>
+      {:else}
+        <a class="flex min-h-11 items-center rounded-lg border px-4 text-sea hover:bg-wash" href={`${base}/sheet`} data-sveltekit-reload>Open the selection sheet</a>
+      {/if}
+    </p>
+  </main>
+
+  <aside class="border-s bg-paper md:col-span-2 lg:col-span-1">
+    <Findings findings={store.solution.findings} missing={store.solution.missing} {base} />
+  </aside>
+</div>
+
+<WorkingCard />
+<ConflictDialog {store} />

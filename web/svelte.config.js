@@ -1,0 +1,23 @@
+import adapter from '@sveltejs/adapter-node';
+import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
+
+/** @type {import('@sveltejs/kit').Config} */
+export default {
+  preprocess: vitePreprocess(),
+  kit: {
+    adapter: adapter(),
+    csp: {
+      directives: {
+        'default-src': ['self'],
+        'script-src': ['self'],
+        // ECharts and popover placement set inline styles; scripts stay strict.
+        'style-src': ['self', 'unsafe-inline'],
+        'img-src': ['self', 'data:'],
+        'worker-src': ['self', 'blob:'],
+        'object-src': ['none'],
+        'base-uri': ['self'],
+        'frame-ancestors': ['none'],
+      },
+    },
+  },
+};
