@@ -5,5 +5,4 @@ export type { AnyValue, Missing } from './stage.ts';
 export { stageNames, type StageName } from './stage-names.ts';
 export type { Finding } from './finding.ts';
 export type { TrainBlock } from './train.ts';
-export { cautions, deferral } from './handover/cautions.ts';
 export { jobJsonSchema, solutionJsonSchema } from './json-schema.ts';

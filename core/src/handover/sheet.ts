@@ -3,7 +3,6 @@ import type { Job } from '../job.ts';
 import type { Solution } from '../solve.ts';
 import type { AnyValue } from '../stage.ts';
 import { valueLabels } from '../value-labels.ts';
-import { cautions, deferral } from './cautions.ts';
 
 export interface SheetRow {
   readonly label: string;
@@ -29,8 +28,6 @@ export interface SelectionSheet {
   readonly reasons: readonly string[];
   readonly findings: readonly Finding[];
   readonly missing: readonly string[];
-  readonly cautions: readonly string[];
-  readonly deferral: string;
   readonly preparedBy: string;
   readonly note: string;
 }
@@ -42,7 +39,7 @@ const contents: readonly (readonly [string, readonly string[]])[] = [
     ['load.motorTorque', 'load.motorSpeed', 'load.motorPower', 'load.standardPower', 'pick.requiredPower', 'pick.motorLoad', 'place.motorDerate'],
   ],
   [
-    'Motor plate',
+    'Old or kept motor, by its plate',
     ['nameplate.power', 'nameplate.voltage', 'nameplate.ratedCurrent', 'nameplate.speed', 'nameplate.poles', 'nameplate.efficiency', 'nameplate.lockedRotorCurrentMax', 'nameplate.shaftHeight'],
   ],
   ['Supply and start', ['supply.voltage', 'supply.frequency', 'starting.startingCurrent', 'starting.startingDip']],
@@ -106,8 +103,6 @@ export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
     reasons: reasonsOf(solution),
     findings,
     missing: missing.map((each) => each.message),
-    cautions,
-    deferral,
     preparedBy: job.handover.preparedBy ?? '',
     note: job.handover.note ?? '',
   };

@@ -19,7 +19,7 @@ const nominal: ReadonlySet<Dimension> = new Set(['frequency', 'voltage', 'count'
 
 const withUnit = (si: number, dimension: Dimension, unit: Unit): string => {
   const number = (si - (unit.offset ?? 0)) / unit.factor;
-  const shown = formatNumber(number, digitsOf[dimension] ?? 3);
+  const shown = formatNumber(number, dimension === 'fraction' && Math.abs(number) < 1 ? 2 : (digitsOf[dimension] ?? 3));
   const text = nominal.has(dimension) ? shown.replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '') : shown;
   const name = unit.names[0] ?? '';
   return name === '' ? text : `${text}${NO_BREAK_SPACE}${name}`;

@@ -31,7 +31,7 @@
   <form method="get" class="flex items-center gap-2" role="search">
     <Label for="search" class="sr-only">Search jobs and catalogue</Label>
     <Input id="search" name="q" type="search" maxlength={100} value={data.search} placeholder="Tag, title, site, catalogue" class={look} />
-    <Button type="submit" color="alternative" class="min-h-11">Search</Button>
+    <Button type="submit" color="alternative" class="text-ink! min-h-11">Search</Button>
   </form>
   <ThemeButton {hydrated} />
 </header>
@@ -100,7 +100,7 @@
       <Label for="file" class="text-sm font-normal text-quiet">Job file (JSON)</Label>
       <input id="file" name="file" type="file" accept=".json,application/json" class="block min-h-11 w-full text-sm" aria-describedby={form?.imported ? 'file-error' : undefined} />
       {#if form?.imported}<p id="file-error" class="text-sm text-stop">{form.imported}</p>{/if}
-      <Button type="submit" color="alternative" class="min-h-11 w-full">Import</Button>
+      <Button type="submit" color="alternative" class="text-ink! min-h-11 w-full">Import</Button>
     </form>
   </div>
 </main>

@@ -4,7 +4,7 @@ import { chartColours } from './colours';
 
 /** Power by flow for both ways of control as lines, hours as bars behind them. */
 export function profileChart(steps: Solution['details']['profile']): EChartsCoreOption {
-  const { ink, quiet, line, copper, sea } = chartColours();
+  const { ink, quiet, line, copper, sea, font } = chartColours();
   const sorted = [...steps].sort((a, b) => a.flow - b.flow);
   const axis = { axisLabel: { color: quiet }, nameTextStyle: { color: quiet }, axisLine: { lineStyle: { color: line } } };
   const lineOf = (name: string, color: string, symbol: string, of: (step: (typeof sorted)[number]) => number) => ({
@@ -18,11 +18,11 @@ export function profileChart(steps: Solution['details']['profile']): EChartsCore
   });
   return {
     animation: false,
-    textStyle: { fontFamily: 'inherit', color: ink },
-    legend: { textStyle: { color: ink }, top: 0 },
+    textStyle: { fontFamily: font, color: ink },
+    legend: { textStyle: { color: ink, fontFamily: font }, itemGap: 24, top: 0 },
     tooltip: { trigger: 'axis', valueFormatter: (value: unknown) => (typeof value === 'number' ? value.toFixed(1) : String(value)) },
     grid: { left: 46, right: 52, top: 48, bottom: 40 },
-    xAxis: { ...axis, type: 'value', name: 'Flow, %', nameLocation: 'middle', nameGap: 26, min: 0, max: 110, splitLine: { show: false } },
+    xAxis: { ...axis, type: 'value', name: 'Flow, %', nameLocation: 'middle', nameGap: 26, min: 0, max: 120, interval: 20, splitLine: { show: false } },
     yAxis: [
       { ...axis, type: 'value', name: 'kW', splitLine: { lineStyle: { color: line } } },
       { ...axis, type: 'value', name: 'h a year', splitLine: { show: false } },

@@ -21,7 +21,7 @@
   );
 </script>
 
-<div class={field.wide ? 'sm:col-span-2' : ''} data-field={field.path}>
+<div class={field.wide ? 'sm:col-span-2 lg:col-span-1 xl:col-span-2' : ''} data-field={field.path}>
   {#if field.kind === 'check'}
     <Checkbox
       {id}

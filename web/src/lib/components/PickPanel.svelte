@@ -1,12 +1,12 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
   import type { JobStore } from '$lib/job/job-store.svelte';
+  import RefusedList from './RefusedList.svelte';
 
   let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
 
   const details = $derived(store.solution.details);
   const currency = $derived(store.document.currency);
-  let shownRefusals = $state(12);
 
   const whole = (value: number): string => Math.round(value).toLocaleString('en').replaceAll(',', '\u00a0');
   const percent = (value: number): string => `${(value * 100).toFixed(1)} %`;
@@ -32,7 +32,7 @@
         {#each details.motors.fits as motor (motor.item.id)}
           {@const chosen = motor.item.id === details.chosenMotor?.item.id}
           <tr class={`border-t ${chosen ? 'bg-wash' : ''}`} data-motor={motor.item.id}>
-            <th scope="row" class="px-3 py-2 text-left font-semibold">{motor.item.name}<span class="block text-xs font-normal text-quiet">{motor.item.maker} · {motor.item.enclosure} · {motor.item.efficiencyClass}</span></th>
+            <th scope="row" class="px-3 py-2 text-left font-semibold whitespace-nowrap">{motor.item.name}<span class="block text-xs font-normal text-quiet">{motor.item.maker} · {motor.item.enclosure} · {motor.item.efficiencyClass}</span></th>
             <td class="px-3 text-right">{motor.current.toFixed(1)}</td>
             <td class="px-3 text-right whitespace-nowrap">{percent(motor.item.efficiencyMinimum)}</td>
             <td class="px-3 text-right whitespace-nowrap">{whole(motor.item.price)} {currency}</td>
@@ -40,7 +40,7 @@
             <td class="px-3">{motor.reasons.join(', ')}</td>
             <td class="px-3 py-1 text-right">
               {#if chosen}<span class="text-sea">chosen</span>
-              {:else}<Button size="sm" color="alternative" class="min-h-11" disabled={!hydrated} onclick={() => store.set('pick.motor', motor.item.id)}>Choose</Button>{/if}
+              {:else}<Button size="sm" color="alternative" class="text-ink! min-h-11" disabled={!hydrated} onclick={() => store.set('pick.motor', motor.item.id)}>Choose</Button>{/if}
             </td>
           </tr>
         {:else}
@@ -70,14 +70,14 @@
         {#each fits as drive (drive.item.id)}
           {@const chosen = drive.item.id === details.chosenDrive?.item.id}
           <tr class={`border-t ${chosen ? 'bg-wash' : ''}`} data-drive={drive.item.id}>
-            <th scope="row" class="px-3 py-2 text-left font-semibold">{drive.item.name}<span class="block text-xs font-normal text-quiet">{drive.item.maker}</span></th>
+            <th scope="row" class="px-3 py-2 text-left font-semibold whitespace-nowrap">{drive.item.name}<span class="block text-xs font-normal text-quiet">{drive.item.maker}</span></th>
             <td class="px-3 text-right">{drive.current.toFixed(1)}</td>
             <td class="px-3 text-right whitespace-nowrap">{percent(drive.used)}</td>
             <td class="px-3 text-right whitespace-nowrap">{whole(drive.item.price)} {currency}</td>
             <td class="px-3 text-right">{drive.item.leadDays}</td>
             <td class="px-3 py-1 text-right">
               {#if chosen}<span class="text-sea">chosen</span>
-              {:else}<Button size="sm" color="alternative" class="min-h-11" disabled={!hydrated} onclick={() => store.set('pick.drive', drive.item.id)}>Choose</Button>{/if}
+              {:else}<Button size="sm" color="alternative" class="text-ink! min-h-11" disabled={!hydrated} onclick={() => store.set('pick.drive', drive.item.id)}>Choose</Button>{/if}
             </td>
           </tr>
         {/each}
@@ -113,22 +113,10 @@
 {#if store.document.pick.motor || store.document.pick.drive}
   <Button
     color="alternative"
-    class="mt-4 min-h-11"
+    class="text-ink! mt-4 min-h-11"
     disabled={!hydrated}
     onclick={() => store.setMany({ 'pick.motor': undefined, 'pick.drive': undefined })}>Let the ranking choose again</Button>
 {/if}
 
-{#if details.motors && details.motors.refused.length > 0}
-  {@const refused = details.motors.refused}
-  <section class="mt-6 lg:col-span-2" aria-label="Motors refused">
-    <h2 class="mb-1 text-sm font-semibold text-quiet">Refused, nearest misses first</h2>
-    <ul class="divide-y rounded-lg border bg-card text-sm">
-      {#each refused.slice(0, shownRefusals) as motor (motor.id)}
-        <li class="flex flex-wrap gap-x-3 px-4 py-1.5"><span class="w-64 shrink-0">{motor.name}</span><span class="text-quiet">{motor.reason}</span></li>
-      {/each}
-    </ul>
-    {#if refused.length > shownRefusals}
-      <Button color="alternative" class="mt-2 min-h-11" disabled={!hydrated} onclick={() => (shownRefusals += 50)}>Show more of {refused.length}</Button>
-    {/if}
-  </section>
-{/if}
+{#if details.motors}<RefusedList title="Motors refused, nearest misses first" refused={details.motors.refused} {hydrated} />{/if}
+{#if details.drives}<RefusedList title="Drives refused, nearest misses first" refused={details.drives.refused} {hydrated} />{/if}

@@ -26,14 +26,14 @@
   <Label for="field-nameplate-asRead" class="mb-1 text-sm font-normal text-quiet">Whole plate as text</Label>
   <Textarea
     id="field-nameplate-asRead"
-    rows={2}
+    rows={3}
     maxlength={5000}
     class="w-full border-gray-400! bg-card text-base text-ink dark:border-gray-500!"
     placeholder="HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15 CODE G DES B FR 254T"
     bind:value={getText, (value) => store.set('nameplate.asRead', value ?? '')}
   />
   <div class="mt-2 flex items-center gap-3">
-    <Button color="alternative" class="min-h-11" disabled={!hydrated || getText().trim() === ''} onclick={readIt}>Read into the fields</Button>
+    <Button color="alternative" class="text-ink! min-h-11" disabled={!hydrated || getText().trim() === ''} onclick={readIt}>Read into the fields</Button>
     <p class="text-sm text-quiet" role="status">{outcome}</p>
   </div>
 </div>

@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { SelectionSheet } from '@pilgrim/core/handover/sheet';
 
+  import Cautions from './Cautions.svelte';
+
   let { sheet }: { sheet: SelectionSheet } = $props();
 
   const stops = $derived(sheet.findings.filter((finding) => finding.severity === 'stop'));
@@ -29,7 +31,7 @@
             <div class="flex gap-3 py-0.5 text-sm">
               <dt class="grow text-quiet">{row.label}</dt>
               <dd class="text-right">
-                <span class={row.origin === 'estimated' ? 'italic' : ''}>{row.text}</span>{#if row.other}<span class="text-quiet"> · {row.other}</span>{/if}
+                <span class={row.origin === 'estimated' ? 'italic' : ''}>{row.text}</span>{#if row.other}<span class="text-quiet">&nbsp;· {row.other}</span>{/if}
               </dd>
             </div>
           {/each}
@@ -56,10 +58,6 @@
   {/if}
   {#if sheet.note}<p class="mt-4 text-sm whitespace-pre-line">{sheet.note}</p>{/if}
 
-  <section class="mt-4 border-2 border-caution p-3 text-sm" aria-label="Cautions">
-    <h3 class="font-semibold text-caution">Before anyone touches it</h3>
-    <ul class="mt-1 list-disc ps-5">{#each sheet.cautions as caution (caution)}<li>{caution}</li>{/each}</ul>
-    <p class="mt-2 font-semibold">{sheet.deferral}</p>
-  </section>
+  <div class="mt-4"><Cautions /></div>
   {#if sheet.preparedBy}<p class="mt-3 text-sm text-quiet">Prepared by {sheet.preparedBy}</p>{/if}
 </article>

@@ -22,7 +22,7 @@
       <tbody>
         {#each solution.details.starting as way (way.method)}
           <tr class={`border-t align-top ${way.method === chosen ? 'bg-wash' : ''}`} data-method={way.method}>
-            <th scope="row" class="px-4 py-2 text-left font-semibold">{way.method}{#if way.method === chosen}<span class="font-normal text-sea"> · chosen</span>{/if}</th>
+            <th scope="row" class="px-4 py-2 text-left font-semibold">{way.method}{#if way.method === chosen}<span class="font-normal text-sea">&nbsp;· chosen</span>{/if}</th>
             <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.current}</td>
             <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.torque}</td>
             <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.dip}</td>

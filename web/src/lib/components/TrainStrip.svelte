@@ -20,7 +20,7 @@
     {#each train as block, index (block.id)}
       {@const next = train[index + 1]}
       {@const solid = block.state === 'decided' && next?.state === 'decided'}
-      <li class="min-w-32 flex-1">
+      <li class="min-w-24 flex-1">
         <a href={`${base}/${block.stage}`} class="group block rounded pb-1" data-train={block.id} data-state={block.state}>
           <span class="flex items-center" aria-hidden="true">
             <span

@@ -65,7 +65,7 @@
       <!-- eslint-disable-next-line svelte/no-at-html-tags -->
       <div class="my-2 overflow-x-auto text-base">{@html formula}</div>
     {/if}
-    <p class="text-base"><strong>{value.text}</strong>{#if value.other}<span class="text-gray-300"> · {value.other}</span>{/if}</p>
+    <p class="text-base"><strong>{value.text}</strong>{#if value.other}<span class="text-gray-300">&nbsp;· {value.other}</span>{/if}</p>
     {#if value.working.inputs.length > 0}
       <table class="my-2 w-full">
         <caption class="sr-only">Figures put in</caption>

@@ -66,6 +66,10 @@ export class JobStore {
     if (!this.#solver.started) this.#solve();
   }
 
+  get saved(): boolean {
+    return this.saveState === 'saved';
+  }
+
   get(path: string): FieldValue {
     return read(this.document, path) as FieldValue;
   }
@@ -118,6 +122,12 @@ export class JobStore {
     this.rival = undefined;
     this.saveState = 'saving';
     this.#changed();
+  }
+
+  /** Sends what is waiting now rather than after the pause. */
+  async flush(): Promise<void> {
+    clearTimeout(this.#timer);
+    await this.#save();
   }
 
   #remember(path: string): void {

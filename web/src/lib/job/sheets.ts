@@ -19,7 +19,14 @@ export interface FieldDefinition {
 
 const text = (path: string, label: string, placeholder = ''): FieldDefinition => ({ path, label, kind: 'text', placeholder });
 const area = (path: string, label: string, placeholder = ''): FieldDefinition => ({ path, label, kind: 'area', placeholder, wide: true });
-const select = (path: string, label: string, options: readonly Option[]): FieldDefinition => ({ path, label, kind: 'select', options });
+const LONG_OPTION = 16;
+const select = (path: string, label: string, options: readonly Option[]): FieldDefinition => ({
+  path,
+  label,
+  kind: 'select',
+  options,
+  wide: options.some((option) => option.name.length > LONG_OPTION),
+});
 const check = (path: string, label: string): FieldDefinition => ({ path, label, kind: 'check', wide: true });
 const when = (field: FieldDefinition, show: (job: Job) => boolean): FieldDefinition => ({ ...field, show });
 const named = (...values: readonly string[]): Option[] =>

@@ -1,4 +1,5 @@
 import { createRequire } from 'node:module';
+import { cautions, deferral } from '@pilgrim/core/handover/cautions';
 import type { SelectionSheet, SheetSection } from '@pilgrim/core/handover/sheet';
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
@@ -55,14 +56,19 @@ const section = (part: SheetSection, width: number): Content => ({
     rule(width),
     {
       table: {
-        widths: ['*', 'auto', 62],
+        widths: ['*', 'auto'],
         body: part.rows.map((row) => [
           { text: printable(row.label), color: QUIET },
-          { text: printable(row.text), alignment: 'right', italics: row.origin === 'estimated' },
-          { text: printable(row.other), color: QUIET, alignment: 'right' },
+          {
+            text: [
+              { text: printable(row.text), italics: row.origin === 'estimated' },
+              { text: row.other === '' ? '' : printable(` · ${row.other}`), color: QUIET },
+            ],
+            alignment: 'right',
+          },
         ]),
       },
-      layout: { hLineWidth: () => 0, vLineWidth: () => 0, paddingTop: () => 0.5, paddingBottom: () => 0.5, paddingLeft: () => 0, paddingRight: () => 4 },
+      layout: { hLineWidth: () => 0, vLineWidth: () => 0, paddingTop: () => 0.3, paddingBottom: () => 0.3, paddingLeft: () => 0, paddingRight: () => 0 },
     },
   ],
   margin: [0, 0, 0, 6],
@@ -80,10 +86,10 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
   const half = Math.ceil(sheet.sections.length / 2);
   return {
     pageSize: paper === 'a4' ? 'A4' : 'LETTER',
-    pageMargins: [40, 36, 40, 44],
+    pageMargins: [40, 30, 40, 36],
     info: { title: printable(`Selection sheet ${sheet.title}`), creator: 'Pilgrim' },
-    defaultStyle: { font: 'Atkinson', fontSize: 8.5, lineHeight: 1.15 },
-    styles: { heading: { bold: true, fontSize: 9, margin: [0, 4, 0, 0] } },
+    defaultStyle: { font: 'Atkinson', fontSize: 8, lineHeight: 1.1 },
+    styles: { heading: { bold: true, fontSize: 8.5, margin: [0, 2, 0, 0] } },
     footer: (page, pages) => ({
       columns: [
         { text: printable(`${sheet.title} · revision ${revision}${sheet.preparedBy ? ` · prepared by ${sheet.preparedBy}` : ''}`) },
@@ -142,8 +148,8 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
               {
                 stack: [
                   { text: 'Before anyone touches it', bold: true, color: colours.caution },
-                  { ul: sheet.cautions.map(printable) },
-                  { text: printable(sheet.deferral), bold: true, margin: [0, 3, 0, 0] },
+                  { ul: cautions.map(printable) },
+                  { text: printable(deferral), bold: true, margin: [0, 3, 0, 0] },
                 ],
               },
             ],

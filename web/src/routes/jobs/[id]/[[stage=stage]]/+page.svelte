@@ -3,12 +3,14 @@
   import { stageNames, type StageName } from '@pilgrim/core/stage-names';
   import { stageTitles } from '@pilgrim/core/value-labels';
   import { onMount } from 'svelte';
+  import Cautions from '$lib/components/Cautions.svelte';
   import ConflictDialog from '$lib/components/ConflictDialog.svelte';
   import Field from '$lib/components/Field.svelte';
   import Figures from '$lib/components/Figures.svelte';
   import Findings from '$lib/components/Findings.svelte';
   import PickPanel from '$lib/components/PickPanel.svelte';
   import PlateText from '$lib/components/PlateText.svelte';
+  import ProfileChart from '$lib/components/ProfileChart.svelte';
   import ProfilePanel from '$lib/components/ProfilePanel.svelte';
   import SaveNotice from '$lib/components/SaveNotice.svelte';
   import Spine from '$lib/components/Spine.svelte';
@@ -61,12 +63,12 @@
 <header class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b bg-card px-4 py-2">
   <a href="/" class="flex items-center gap-2 text-lg font-bold"><img src="/favicon.svg" alt="" class="size-7" />Pilgrim</a>
   <p class="min-w-0 grow truncate text-sm text-quiet" title={`${store.document.site} › ${name}`}>
-    {#if store.document.site}{store.document.site} › {/if}<strong class="text-base text-ink">{name}</strong>
+    {#if store.document.site}<span>{store.document.site} ›&nbsp;</span>{/if}<strong class="text-base text-ink">{name}</strong>
   </p>
   <SaveNotice {store} />
   <button type="button" class="min-h-11 rounded-full border px-3 text-sm hover:bg-wash disabled:text-quiet" disabled={!hydrated || store.undoable === 0} onclick={() => store.undo()}>Undo</button>
   <ThemeButton {hydrated} />
-  <a href={`${base}/sheet`} data-sveltekit-reload class="flex min-h-11 items-center rounded-lg bg-primary-700 px-4 text-sm font-semibold text-white hover:bg-primary-800">Selection sheet</a>
+  <a href={`${base}/sheet`} class="flex min-h-11 items-center rounded-lg bg-primary-700 px-4 text-sm font-semibold text-white hover:bg-primary-800">Selection sheet</a>
 </header>
 
 <TrainStrip train={store.solution.train} {base} />
@@ -88,14 +90,16 @@
         {#if stage === 'profile'}<ProfilePanel {store} {hydrated} />{/if}
       </div>
       <Figures values={store.solution.values} {stage} currency={store.document.currency} />
+      {#if stage === 'profile'}<ProfileChart steps={store.solution.details.profile} />{/if}
       {#if stage === 'starting'}<StartingPanel solution={store.solution} />{/if}
       {#if stage === 'pick'}<div class="lg:col-span-2"><PickPanel {store} {hydrated} /></div>{/if}
+      {#if stage === 'protection' || stage === 'handover'}<div class="lg:col-span-2"><Cautions /></div>{/if}
     </div>
     <p class="mt-6 flex flex-wrap gap-3">
       {#if next}
         <a class="flex min-h-11 items-center rounded-lg border px-4 text-sea hover:bg-wash" href={`${base}/${next}`}>Next: {stageTitles[next]}</a>
       {:else}
-        <a class="flex min-h-11 items-center rounded-lg border px-4 text-sea hover:bg-wash" href={`${base}/sheet`} data-sveltekit-reload>Open the selection sheet</a>
+        <a class="flex min-h-11 items-center rounded-lg border px-4 text-sea hover:bg-wash" href={`${base}/sheet`}>Open the selection sheet</a>
       {/if}
     </p>
   </main>

@@ -1,0 +1,27 @@
+<script lang="ts">
+  import Button from 'flowbite-svelte/Button.svelte';
+
+  interface Refused {
+    readonly id: string;
+    readonly name: string;
+    readonly reason: string;
+  }
+  let { title, refused, hydrated }: { title: string; refused: readonly Refused[]; hydrated: boolean } = $props();
+
+  const STEP = 50;
+  let shown = $state(8);
+</script>
+
+{#if refused.length > 0}
+  <section class="mt-6" aria-label={title}>
+    <h2 class="mb-1 text-sm font-semibold text-quiet">{title}</h2>
+    <ul class="divide-y rounded-lg border bg-card text-sm">
+      {#each refused.slice(0, shown) as item (item.id)}
+        <li class="flex flex-wrap gap-x-3 px-4 py-1.5"><span class="w-64 shrink-0">{item.name}</span><span class="text-quiet">{item.reason}</span></li>
+      {/each}
+    </ul>
+    {#if refused.length > shown}
+      <Button color="alternative" class="text-ink! mt-2 min-h-11" disabled={!hydrated} onclick={() => (shown += STEP)}>Show more of {refused.length}</Button>
+    {/if}
+  </section>
+{/if}
