@@ -1,5 +1,5 @@
 import { emptyJob, solve } from '@pilgrim/core';
-import type { JSONValue, Sql } from 'postgres';
+import type { Sql } from 'postgres';
 import { demoCatalogue } from './demo/catalogue.ts';
 import { demoSites } from './demo/jobs.ts';
 import { storeCatalogue } from './store-catalogue.ts';
@@ -17,7 +17,7 @@ export async function seedDemo(sql: Sql): Promise<boolean> {
     if (!site) throw new Error('the site was not stored');
     for (const supply of supplies) {
       await sql`insert into supplies (site_id, name, document)
-        values (${site.id}, ${supply.name}, ${sql.json(supply.supply as unknown as JSONValue)})`;
+        values (${site.id}, ${supply.name}, ${sql.json(supply.supply)})`;
     }
     for (const given of jobs) {
       const job = emptyJob({ site: name, school, paper, currency, ...given });

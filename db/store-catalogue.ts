@@ -6,7 +6,12 @@ type Item = MotorItem | DriveItem | StarterPart;
 const searched = (item: Item) => ({
   power_w: item.kind === 'motor' ? item.power : item.kind === 'drive' ? item.normalPower : null,
   poles: item.kind === 'motor' ? item.poles : null,
-  current_a: item.kind === 'motor' ? (item.currents.at(-1) ?? null) : item.kind === 'drive' ? item.normalCurrent : item.currentMax,
+  current_a:
+    item.kind === 'motor'
+      ? (item.currents.at(-1) ?? null)
+      : item.kind === 'drive'
+        ? item.normalCurrent
+        : item.currentMax,
 });
 
 /** Stores a catalogue under its name, replacing the items of an earlier one of that name. */
@@ -29,7 +34,8 @@ export async function storeCatalogue(sql: Sql, catalogue: Catalogue): Promise<vo
       ...searched(item),
       document: transaction.json(item as unknown as JSONValue),
     }));
-    for (let at = 0; at < rows.length; at += 500) await transaction`insert into catalogue_items ${transaction(rows.slice(at, at + 500))}`;
+    for (let at = 0; at < rows.length; at += 500)
+      await transaction`insert into catalogue_items ${transaction(rows.slice(at, at + 500))}`;
   });
 }
 

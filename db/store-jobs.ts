@@ -26,7 +26,7 @@ export function snapshot(solution: Solution): JSONValue {
   return kept as unknown as JSONValue;
 }
 
-const asJson = (job: Job): JSONValue => job as unknown as JSONValue;
+const asJson = (job: Job): JSONValue => job;
 
 async function siteIdOf(sql: Sql, job: Job): Promise<string | null> {
   if (job.site === '') return null;
@@ -55,7 +55,13 @@ export async function insertJob(sql: Sql, job: Job, solution: Solution): Promise
 }
 
 /** Saves over `base`. Returns the new revision, or undefined where somebody else saved first or the job is gone. */
-export async function updateJob(sql: Sql, id: string, base: number, job: Job, solution: Solution): Promise<number | undefined> {
+export async function updateJob(
+  sql: Sql,
+  id: string,
+  base: number,
+  job: Job,
+  solution: Solution,
+): Promise<number | undefined> {
   return sql.begin(async (transaction) => {
     const scoped = transaction as unknown as Sql;
     const { state, decision } = stateOf(solution);

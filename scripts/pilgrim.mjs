@@ -4,7 +4,11 @@ import { ensurePackages } from './lib/packages.mjs';
 import { root } from './lib/root.mjs';
 
 ensurePackages();
-const { status } = spawnSync(process.execPath, ['--import', 'tsx', `${root}/cli/src/main.ts`, ...process.argv.slice(2)], {
-  stdio: 'inherit',
-});
+const { status } = spawnSync(
+  process.execPath,
+  ['--import', 'tsx', `${root}/cli/src/main.ts`, ...process.argv.slice(2)],
+  {
+    stdio: 'inherit',
+  },
+);
 process.exitCode = status ?? 1;

@@ -8,7 +8,8 @@ const DEFAULT_PORT = 4700;
 
 function readPort() {
   const port = Number(process.env.PORT ?? DEFAULT_PORT);
-  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Failure(`PORT must be a number from 1 to 65535, not “${process.env.PORT}”.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new Failure(`PORT must be a number from 1 to 65535, not “${process.env.PORT}”.`);
   return port;
 }
 

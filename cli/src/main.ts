@@ -1,14 +1,30 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { catalogueSchema, emptyCatalogue, emptyJob, issuesOf, jobSchema, jobJsonSchema, solutionJsonSchema, solve, type Catalogue, type Issue, type Solution } from '@pilgrim/core';
+import {
+  catalogueSchema,
+  emptyCatalogue,
+  emptyJob,
+  issuesOf,
+  jobSchema,
+  jobJsonSchema,
+  machineJsonSchema,
+  solutionJsonSchema,
+  solve,
+  type Catalogue,
+  type Issue,
+  type Solution,
+} from '@pilgrim/core';
+import { circuitSchema, curveExtremes, steadyPoint } from '@pilgrim/core/motor/circuit';
 import { readPlate } from '@pilgrim/core/nameplate/read-plate';
 import { demoCatalogue } from '@pilgrim/db/demo/catalogue';
 
 const USAGE = `usage: pilgrim solve job.json|-  [--catalogue catalogue.json]
        pilgrim decode plate.txt|- [--volts 460] [--hz 60]
-       pilgrim schema job|solution
+       pilgrim machine machine.json|-
+       pilgrim schema job|solution|machine
 
-solve prints the solution of a job, decode that of a nameplate, schema a JSON Schema.
+solve prints the solution of a job, decode that of a nameplate, machine the steady points of a
+per-phase circuit at given slips with standstill and breakdown, schema a JSON Schema.
 Exit code 0, or 2 with a list of issues as JSON on standard error.`;
 
 /** What a person can mend: printed as issues, exit code 2. */
@@ -49,7 +65,9 @@ function readCatalogue(name: string | undefined): Catalogue {
 
 /** Fields that cannot be read are for a screen to show; a script is refused. */
 function refuseUnreadable(solution: Solution): Solution {
-  const issues = Object.entries(solution.fields).flatMap(([path, { error }]) => (error ? [{ path, message: error }] : []));
+  const issues = Object.entries(solution.fields).flatMap(([path, { error }]) =>
+    error ? [{ path, message: error }] : [],
+  );
   if (issues.length > 0) throw new BadInput(issues);
   return solution;
 }
@@ -63,7 +81,11 @@ function solveCommand(file: string | undefined, catalogue: string | undefined): 
 function decodeCommand(file: string | undefined, volts: string | undefined, hz: string | undefined): Solution {
   const plate = readPlate(readText(file));
   const known = Object.keys(plate.fields).length > 1;
-  if (!known) throw bad('plate', 'Nothing on this plate could be read. Write it like: HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15');
+  if (!known)
+    throw bad(
+      'plate',
+      'Nothing on this plate could be read. Write it like: HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15',
+    );
   const job = emptyJob({
     school: plate.school,
     situation: { kind: 'starter' },
@@ -73,10 +95,19 @@ function decodeCommand(file: string | undefined, volts: string | undefined, hz: 
   return refuseUnreadable(solve(job, emptyCatalogue));
 }
 
+/** Steady state of a published circuit: how the motor model is checked from outside. */
+function machineCommand(file: string | undefined): unknown {
+  const parsed = circuitSchema.safeParse(readJson(file));
+  if (!parsed.success) throw new BadInput(issuesOf(parsed.error));
+  const circuit = parsed.data;
+  return { points: circuit.slips.map((slip) => steadyPoint(circuit, slip)), ...curveExtremes(circuit) };
+}
+
 function schemaCommand(which: string | undefined): unknown {
   if (which === 'job') return jobJsonSchema();
   if (which === 'solution') return solutionJsonSchema();
-  throw bad('schema', 'Choose job or solution.');
+  if (which === 'machine') return machineJsonSchema();
+  throw bad('schema', 'Choose job, solution or machine.');
 }
 
 function run(): unknown {
@@ -84,7 +115,12 @@ function run(): unknown {
   try {
     args = parseArgs({
       allowPositionals: true,
-      options: { volts: { type: 'string' }, hz: { type: 'string' }, catalogue: { type: 'string' }, help: { type: 'boolean', short: 'h' } },
+      options: {
+        volts: { type: 'string' },
+        hz: { type: 'string' },
+        catalogue: { type: 'string' },
+        help: { type: 'boolean', short: 'h' },
+      },
     });
   } catch (error) {
     throw bad('', error instanceof Error ? error.message : USAGE);
@@ -94,6 +130,7 @@ function run(): unknown {
   if (values.help) return undefined;
   if (command === 'solve') return solveCommand(file, values.catalogue);
   if (command === 'decode') return decodeCommand(file, values.volts, values.hz);
+  if (command === 'machine') return machineCommand(file);
   if (command === 'schema') return schemaCommand(file);
   throw bad('', USAGE);
 }

@@ -37,7 +37,11 @@ const asGiven = (reading: Reading, spec: FieldSpec, school: School): Value =>
   quantity(reading.si, spec.dimension, school, { origin: 'given', source: 'typed in this job' });
 
 /** Reads one typed field into groups of values; a single quantity is one group of one. */
-function readField(typed: string | number, spec: FieldSpec, school: School): Parsed<{ groups: Groups; unit: Unit; read: string }> {
+function readField(
+  typed: string | number,
+  spec: FieldSpec,
+  school: School,
+): Parsed<{ groups: Groups; unit: Unit; read: string }> {
   const text = String(typed);
   let groups: readonly (readonly Reading[])[];
   if (spec.list) {

@@ -5,7 +5,9 @@ import { practiceSchema } from './practice.ts';
 /** Text as typed, or a bare number in the school’s unit. Reading it is a later step, so nothing typed is lost. */
 const typed = z.union([z.string().max(200), z.number()]).optional();
 
-function typedFields<Fields extends Record<string, FieldSpec>>(fields: Fields): { [Name in keyof Fields]: typeof typed } {
+function typedFields<Fields extends Record<string, FieldSpec>>(
+  fields: Fields,
+): { [Name in keyof Fields]: typeof typed } {
   const shape = Object.entries(fields).map(([name, spec]) => [
     name,
     typed.describe(`${spec.dimension}${spec.list ? ' list' : ''}, for example ${spec.example}`),
@@ -36,7 +38,10 @@ export const jobSchema = z.strictObject({
   title: z.string().max(200).default(''),
   tag: z.string().max(60).default('').describe('Plant tag of the motor or machine'),
   site: z.string().max(120).default(''),
-  school: z.enum(['NEMA', 'IEC']).default('NEMA').describe('NEMA/NEC at 60 Hz or IEC at 50 Hz; sets default units and rules'),
+  school: z
+    .enum(['NEMA', 'IEC'])
+    .default('NEMA')
+    .describe('NEMA/NEC at 60 Hz or IEC at 50 Hz; sets default units and rules'),
   paper: z.enum(['letter', 'a4']).default('letter'),
   currency: z.string().max(3).default('USD'),
   situation: z
@@ -89,12 +94,18 @@ export const jobSchema = z.strictObject({
     .strictObject({
       ...typedFields(quantityFields.profile),
       control: z.enum(controls).default('none').describe('How flow is controlled today, or would be without a drive'),
-      points: z.array(z.strictObject({ flow: typed, hours: typed })).max(200).default([]),
+      points: z
+        .array(z.strictObject({ flow: typed, hours: typed }))
+        .max(200)
+        .default([]),
     })
     .prefault({}),
   starting: z
     .strictObject({
-      speedControl: z.enum(['auto', 'yes', 'no']).default('auto').describe('Must the speed be controlled while running?'),
+      speedControl: z
+        .enum(['auto', 'yes', 'no'])
+        .default('auto')
+        .describe('Must the speed be controlled while running?'),
       method: z.enum(startingMethods).default('auto'),
       leads: z.enum(['unknown', '3', '6', '9', '12']).default('unknown'),
     })
@@ -109,7 +120,9 @@ export const jobSchema = z.strictObject({
     .prefault({}),
   protection: z
     .strictObject({
-      device: z.enum(['inverse time breaker', 'dual element fuse', 'nontime delay fuse']).default('inverse time breaker'),
+      device: z
+        .enum(['inverse time breaker', 'dual element fuse', 'nontime delay fuse'])
+        .default('inverse time breaker'),
       conductor: z.enum(['copper', 'aluminium']).default('copper'),
     })
     .prefault({}),

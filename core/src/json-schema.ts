@@ -1,11 +1,21 @@
 import { z } from 'zod';
 import { jobSchema } from './job.ts';
+import { circuitSchema } from './motor/circuit.ts';
 import { solutionSchema } from './solve.ts';
 
 type JsonSchema = Readonly<Record<string, unknown>>;
 
 /** JSON Schema of a job as it may be written: every default may be left out. */
-export const jobJsonSchema = (): JsonSchema => ({ ...z.toJSONSchema(jobSchema, { io: 'input' }), title: 'Pilgrim job' });
+export const jobJsonSchema = (): JsonSchema => ({
+  ...z.toJSONSchema(jobSchema, { io: 'input' }),
+  title: 'Pilgrim job',
+});
 
 /** JSON Schema of what `solve` returns. */
 export const solutionJsonSchema = (): JsonSchema => ({ ...z.toJSONSchema(solutionSchema), title: 'Pilgrim solution' });
+
+/** JSON Schema of the circuit the `machine` command takes. */
+export const machineJsonSchema = (): JsonSchema => ({
+  ...z.toJSONSchema(circuitSchema, { io: 'input' }),
+  title: 'Pilgrim machine',
+});

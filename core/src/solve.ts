@@ -35,7 +35,10 @@ export const solutionSchema = z.object({
   values: z.record(z.string().describe('<stage>.<name>'), valueSchema),
   findings: z.array(findingSchema),
   missing: z.array(missingSchema),
-  fields: z.record(z.string(), z.object({ read: z.string(), other: z.string().optional(), error: z.string().optional() })),
+  fields: z.record(
+    z.string(),
+    z.object({ read: z.string(), other: z.string().optional(), error: z.string().optional() }),
+  ),
   stages: z.record(z.enum(stageNames), stageStateSchema),
   train: z.array(trainBlockSchema),
   details: z.record(z.string(), z.unknown()),
@@ -68,7 +71,12 @@ export interface Solution {
  */
 export function solve(job: Job, catalogue: Catalogue): Solution {
   const inputs = readInputs(job);
-  const brief: Brief = { job, given: inputs.given, points: inputs.points, practice: readPractice(job.practice, job.school) };
+  const brief: Brief = {
+    job,
+    given: inputs.given,
+    points: inputs.points,
+    practice: readPractice(job.practice, job.school),
+  };
 
   const situationResult = situation(brief);
   const nameplateResult = nameplate(brief);
@@ -113,7 +121,10 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
     missing: open,
     fields: inputs.fields,
     stages: Object.fromEntries(
-      stageNames.map((name) => [name, { state: stateOf(name, all[name].summary, findings, open), summary: all[name].summary }]),
+      stageNames.map((name) => [
+        name,
+        { state: stateOf(name, all[name].summary, findings, open), summary: all[name].summary },
+      ]),
     ) as Record<StageName, StageState>,
     train: powerTrain(job, results, findings),
     details: {
@@ -135,7 +146,12 @@ function flatten(results: Readonly<Record<string, { readonly values: object }>>)
   return Object.fromEntries(entries);
 }
 
-function stateOf(stage: StageName, summary: string, findings: readonly Finding[], missing: readonly Missing[]): StageState['state'] {
+function stateOf(
+  stage: StageName,
+  summary: string,
+  findings: readonly Finding[],
+  missing: readonly Missing[],
+): StageState['state'] {
   const own = findings.filter((finding) => finding.stage === stage);
   const concerns = stage === 'handover' ? findings : own;
   if (concerns.some((finding) => finding.severity === 'stop')) return 'stop';

@@ -36,8 +36,18 @@ interface Results {
 export function powerTrain(job: Job, results: Results, findings: readonly Finding[]): TrainBlock[] {
   const { nameplate, load, supply, starting, pick, protection } = results;
   const stopped = (stage: StageName, prefix = ''): boolean =>
-    findings.some((finding) => finding.severity === 'stop' && finding.stage === stage && finding.code.startsWith(prefix));
-  const block = (id: TrainBlock['id'], title: string, stage: StageName, rating: string | undefined, detail: string, halted: boolean, used?: number): TrainBlock => ({
+    findings.some(
+      (finding) => finding.severity === 'stop' && finding.stage === stage && finding.code.startsWith(prefix),
+    );
+  const block = (
+    id: TrainBlock['id'],
+    title: string,
+    stage: StageName,
+    rating: string | undefined,
+    detail: string,
+    halted: boolean,
+    used?: number,
+  ): TrainBlock => ({
     id,
     title,
     stage,
@@ -53,18 +63,80 @@ export function powerTrain(job: Job, results: Results, findings: readonly Findin
   const frame = pick.chosenMotor?.item.frame ?? job.nameplate.frame;
   const dip = starting.values.startingDip;
   const parts = pick.starter?.parts[0];
-  const feedTitle = starting.method === 'drive' ? 'Drive' : starting.method === undefined ? 'Starter or drive' : 'Starter';
+  const feedTitle =
+    starting.method === 'drive' ? 'Drive' : starting.method === undefined ? 'Starter or drive' : 'Starter';
   const feedRating = pick.values.driveCurrent?.text ?? parts?.part.name;
-  const feedDetail = (pick.chosenDrive && pick.values.motorCurrent && `${pick.values.motorCurrent.text} needed`) ?? starting.method ?? '';
+  const feedDetail =
+    (pick.chosenDrive && pick.values.motorCurrent && `${pick.values.motorCurrent.text} needed`) ??
+    starting.method ??
+    '';
   const feedUsed = pick.chosenDrive?.used ?? (parts && parts.carries / parts.part.currentMax);
 
   return [
-    block('supply', 'Supply', 'supply', voltage && `${voltage.text}${frequency ? ` · ${frequency.text}` : ''}`, dip ? `dip ${dip.text}` : '', stopped('supply')),
-    block('protection', 'Protection', 'protection', protection.values.branchDeviceMax?.text ?? protection.values.overloadCurrent?.text, protection.values.branchDeviceMax ? 'largest device' : protection.values.overloadCurrent ? 'overload' : '', stopped('protection')),
-    block('feed', feedTitle, starting.method === undefined ? 'starting' : 'pick', feedRating, feedDetail, stopped('starting') || stopped('pick', 'pick.no-drive') || stopped('pick', 'pick.drive') || stopped('pick', 'pick.no-starter'), feedUsed),
-    block('cable', 'Motor cable', 'protection', protection.values.conductorSize?.text, protection.values.conductorMinAmpacity ? `for ${protection.values.conductorMinAmpacity.text}` : '', false),
-    block('motor', 'Motor', nameplate.motor && !pick.chosenMotor ? 'nameplate' : 'pick', motor && `${sizeText(motor.power, job.school)} · ${motor.poles}-pole`, [turns, frame].filter(Boolean).join(' · '), stopped('nameplate') || stopped('pick', 'pick.no-motor') || stopped('pick', 'pick.motor') || stopped('pick', 'pick.kept') || stopped('place'), pick.values.motorLoad?.value),
-    block('transmission', 'Transmission', 'load', load.values.torque ? (load.values.ratio.value === 1 ? 'Direct' : `${load.values.ratio.text} : 1`) : undefined, '', false),
-    block('load', 'Load', 'load', load.values.torque?.text ?? load.values.motorTorque?.text, load.values.motorSpeed ? `motor at ${load.values.motorSpeed.text}` : '', stopped('load')),
+    block(
+      'supply',
+      'Supply',
+      'supply',
+      voltage && `${voltage.text}${frequency ? ` · ${frequency.text}` : ''}`,
+      dip ? `dip ${dip.text}` : '',
+      stopped('supply'),
+    ),
+    block(
+      'protection',
+      'Protection',
+      'protection',
+      protection.values.branchDeviceMax?.text ?? protection.values.overloadCurrent?.text,
+      protection.values.branchDeviceMax ? 'largest device' : protection.values.overloadCurrent ? 'overload' : '',
+      stopped('protection'),
+    ),
+    block(
+      'feed',
+      feedTitle,
+      starting.method === undefined ? 'starting' : 'pick',
+      feedRating,
+      feedDetail,
+      stopped('starting') ||
+        stopped('pick', 'pick.no-drive') ||
+        stopped('pick', 'pick.drive') ||
+        stopped('pick', 'pick.no-starter'),
+      feedUsed,
+    ),
+    block(
+      'cable',
+      'Motor cable',
+      'protection',
+      protection.values.conductorSize?.text,
+      protection.values.conductorMinAmpacity ? `for ${protection.values.conductorMinAmpacity.text}` : '',
+      false,
+    ),
+    block(
+      'motor',
+      'Motor',
+      nameplate.motor && !pick.chosenMotor ? 'nameplate' : 'pick',
+      motor && `${sizeText(motor.power, job.school)} · ${motor.poles}-pole`,
+      [turns, frame].filter(Boolean).join(' · '),
+      stopped('nameplate') ||
+        stopped('pick', 'pick.no-motor') ||
+        stopped('pick', 'pick.motor') ||
+        stopped('pick', 'pick.kept') ||
+        stopped('place'),
+      pick.values.motorLoad?.value,
+    ),
+    block(
+      'transmission',
+      'Transmission',
+      'load',
+      load.values.torque ? (load.values.ratio.value === 1 ? 'Direct' : `${load.values.ratio.text} : 1`) : undefined,
+      '',
+      false,
+    ),
+    block(
+      'load',
+      'Load',
+      'load',
+      load.values.torque?.text ?? load.values.motorTorque?.text,
+      load.values.motorSpeed ? `motor at ${load.values.motorSpeed.text}` : '',
+      stopped('load'),
+    ),
   ];
 }

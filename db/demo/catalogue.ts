@@ -4,7 +4,7 @@
  */
 import type { Catalogue, DriveItem, MotorItem, StarterPart } from '@pilgrim/core/catalogue';
 import { classEfficiency, type EfficiencyClass } from '@pilgrim/core/motor/efficiency-class';
-import { NAMEPLATE_HORSEPOWER, standardPowers } from '@pilgrim/core/motor/standard-power';
+import { horsepowerOf, standardPowers } from '@pilgrim/core/motor/standard-power';
 import {
   estimatedPowerFactor,
   estimatedSlip,
@@ -14,6 +14,7 @@ import {
   synchronousSpeed,
 } from '@pilgrim/core/motor/typical';
 import { standardFrame } from '@pilgrim/core/nameplate/frame';
+import { HORSEPOWER } from '@pilgrim/core/quantity/units';
 import { codeLetters, nominalEfficiency, standardRatings } from '@pilgrim/core/tables/index';
 
 type Random = () => number;
@@ -46,33 +47,126 @@ interface Series {
   readonly longShaft?: boolean;
 }
 
-const hp = (value: number): number => value * NAMEPLATE_HORSEPOWER;
+const hp = (value: number): number => value * HORSEPOWER;
 
 const nemaSeries: readonly Series[] = [
-  { code: 'cw', maker: 'Tarnwick', series: 'Causeway', className: 'premium', enclosure: 'TEFC', inverterDuty: false, serviceFactor: 1.15, largest: hp(250), priceFactor: 1 },
-  { code: 'lm', maker: 'Brellow', series: 'Limekiln', className: 'premium', enclosure: 'TEFC', inverterDuty: true, serviceFactor: 1.15, largest: hp(250), priceFactor: 1.22, longShaft: true },
-  { code: 'hw', maker: 'Tarnwick', series: 'Hearth', className: 'premium', enclosure: 'ODP', inverterDuty: false, serviceFactor: 1.15, largest: hp(250), priceFactor: 0.78 },
-  { code: 'st', maker: 'Vostry', series: 'Stile', className: 'energy efficient', enclosure: 'TEFC', inverterDuty: false, serviceFactor: 1.15, largest: hp(200), priceFactor: 0.82 },
-  { code: 'sl', maker: 'Brellow', series: 'Sluice', className: 'premium', enclosure: 'washdown', inverterDuty: true, serviceFactor: 1.15, largest: hp(30), priceFactor: 1.6 },
+  {
+    code: 'cw',
+    maker: 'Tarnwick',
+    series: 'Causeway',
+    className: 'premium',
+    enclosure: 'TEFC',
+    inverterDuty: false,
+    serviceFactor: 1.15,
+    largest: hp(250),
+    priceFactor: 1,
+  },
+  {
+    code: 'lm',
+    maker: 'Brellow',
+    series: 'Limekiln',
+    className: 'premium',
+    enclosure: 'TEFC',
+    inverterDuty: true,
+    serviceFactor: 1.15,
+    largest: hp(250),
+    priceFactor: 1.22,
+    longShaft: true,
+  },
+  {
+    code: 'hw',
+    maker: 'Tarnwick',
+    series: 'Hearth',
+    className: 'premium',
+    enclosure: 'ODP',
+    inverterDuty: false,
+    serviceFactor: 1.15,
+    largest: hp(250),
+    priceFactor: 0.78,
+  },
+  {
+    code: 'st',
+    maker: 'Vostry',
+    series: 'Stile',
+    className: 'energy efficient',
+    enclosure: 'TEFC',
+    inverterDuty: false,
+    serviceFactor: 1.15,
+    largest: hp(200),
+    priceFactor: 0.82,
+  },
+  {
+    code: 'sl',
+    maker: 'Brellow',
+    series: 'Sluice',
+    className: 'premium',
+    enclosure: 'washdown',
+    inverterDuty: true,
+    serviceFactor: 1.15,
+    largest: hp(30),
+    priceFactor: 1.6,
+  },
 ];
 
 const iecSeries: readonly Series[] = [
-  { code: 'fd', maker: 'Tarnwick', series: 'Ford', className: 'IE3', enclosure: 'TEFC', inverterDuty: false, serviceFactor: 1, largest: 200e3, priceFactor: 1 },
-  { code: 'tr', maker: 'Brellow', series: 'Traverse', className: 'IE4', enclosure: 'TEFC', inverterDuty: true, serviceFactor: 1, largest: 200e3, priceFactor: 1.3 },
-  { code: 'wk', maker: 'Vostry', series: 'Wicket', className: 'IE2', enclosure: 'TEFC', inverterDuty: false, serviceFactor: 1, largest: 160e3, priceFactor: 0.8 },
-  { code: 'br', maker: 'Brellow', series: 'Brine', className: 'IE3', enclosure: 'washdown', inverterDuty: true, serviceFactor: 1, largest: 22e3, priceFactor: 1.7 },
+  {
+    code: 'fd',
+    maker: 'Tarnwick',
+    series: 'Ford',
+    className: 'IE3',
+    enclosure: 'TEFC',
+    inverterDuty: false,
+    serviceFactor: 1,
+    largest: 200e3,
+    priceFactor: 1,
+  },
+  {
+    code: 'tr',
+    maker: 'Brellow',
+    series: 'Traverse',
+    className: 'IE4',
+    enclosure: 'TEFC',
+    inverterDuty: true,
+    serviceFactor: 1,
+    largest: 200e3,
+    priceFactor: 1.3,
+  },
+  {
+    code: 'wk',
+    maker: 'Vostry',
+    series: 'Wicket',
+    className: 'IE2',
+    enclosure: 'TEFC',
+    inverterDuty: false,
+    serviceFactor: 1,
+    largest: 160e3,
+    priceFactor: 0.8,
+  },
+  {
+    code: 'br',
+    maker: 'Brellow',
+    series: 'Brine',
+    className: 'IE3',
+    enclosure: 'washdown',
+    inverterDuty: true,
+    serviceFactor: 1,
+    largest: 22e3,
+    priceFactor: 1.7,
+  },
 ];
 
 const POLES = [2, 4, 6, 8] as const;
 
 /** Frames above the standard assignment are each maker's affair; these are this catalogue's. */
-const largeNemaFrame = (power: number, poles: number): string => `${power > hp(180) ? '449' : '447'}T${poles === 2 ? 'S' : ''}`;
+const largeNemaFrame = (power: number, poles: number): string =>
+  `${power > hp(180) ? '449' : '447'}T${poles === 2 ? 'S' : ''}`;
 const smallNemaFrame = '56C';
 
 function frameFor(power: number, poles: number, series: Series, school: 'NEMA' | 'IEC'): string | undefined {
   const standard = standardFrame(power, poles, series.enclosure === 'ODP', school);
   if (school === 'IEC') return standard;
-  const frame = standard ?? (power < hp(1) ? smallNemaFrame : power > hp(100) ? largeNemaFrame(power, poles) : undefined);
+  const frame =
+    standard ?? (power < hp(1) ? smallNemaFrame : power > hp(100) ? largeNemaFrame(power, poles) : undefined);
   return series.longShaft && poles > 2 ? frame?.replace('TS', 'T') : frame;
 }
 
@@ -98,8 +192,20 @@ function motorVoltages(power: number, series: Series, school: 'NEMA' | 'IEC'): n
   return series.code === 'cw' && power <= hp(50) ? [208, 230, 460] : [230, 460];
 }
 
-function motor(series: Series, power: number, poles: number, school: 'NEMA' | 'IEC', random: Random): MotorItem | undefined {
-  const limit = classEfficiency(series.className, Math.max(power, school === 'NEMA' ? hp(1) : 0), poles, series.enclosure === 'ODP', school)?.value;
+function motor(
+  series: Series,
+  power: number,
+  poles: number,
+  school: 'NEMA' | 'IEC',
+  random: Random,
+): MotorItem | undefined {
+  const limit = classEfficiency(
+    series.className,
+    Math.max(power, school === 'NEMA' ? hp(1) : 0),
+    poles,
+    series.enclosure === 'ODP',
+    school,
+  )?.value;
   const frame = frameFor(power, poles, series, school);
   if (limit === undefined || frame === undefined) return undefined;
 
@@ -111,9 +217,10 @@ function motor(series: Series, power: number, poles: number, school: 'NEMA' | 'I
   const current = (voltage: number) => round(power / (Math.sqrt(3) * voltage * nominal * powerFactor));
   const lockedLimit = (school === 'NEMA' ? maximumLockedRotorCurrent(power, base) : undefined) ?? current(base) * 7.6;
   const locked = lockedLimit * between(random, 0.88, 0.99);
-  const size = school === 'NEMA' ? `${power / NAMEPLATE_HORSEPOWER} hp` : `${power / 1000} kW`;
+  const size = school === 'NEMA' ? `${round(horsepowerOf(power))} hp` : `${power / 1000} kW`;
   const polesFactor = { 2: 1.02, 4: 1, 6: 1.28, 8: 1.6 }[poles] ?? 1;
-  const price = (170 + 52 * (power / 746) ** 0.92) * series.priceFactor * polesFactor * between(random, 0.95, 1.05);
+  const price =
+    (170 + 52 * horsepowerOf(power) ** 0.92) * series.priceFactor * polesFactor * between(random, 0.95, 1.05);
   const slip = estimatedSlip(nominal) * between(random, 0.85, 1.1);
 
   return {
@@ -134,7 +241,7 @@ function motor(series: Series, power: number, poles: number, school: 'NEMA' | 'I
     efficiencyClass: series.className,
     powerFactor,
     serviceFactor: series.serviceFactor,
-    codeLetter: school === 'NEMA' ? codeLetter((Math.sqrt(3) * base * locked) / 1000 / (power / NAMEPLATE_HORSEPOWER)) : '',
+    codeLetter: school === 'NEMA' ? codeLetter((Math.sqrt(3) * base * locked) / 1000 / horsepowerOf(power)) : '',
     designLetter: school === 'NEMA' ? 'B' : 'N',
     lockedRotorCurrents: voltages.map((voltage) => round((locked * base) / voltage)),
     lockedRotorTorque: round(minimumLockedRotorTorque(power, poles) * between(random, 1.02, 1.2)),
@@ -181,25 +288,98 @@ interface DriveSeries {
 }
 
 const driveSeries: readonly DriveSeries[] = [
-  { code: 'ad', maker: 'Quennel', series: 'Adder', school: 'NEMA', housing: 'IP20', voltages: [380, 480], least: hp(1), largest: hp(250), priceFactor: 1 },
-  { code: 'ot', maker: 'Marrowby', series: 'Otter', school: 'NEMA', housing: 'IP55', voltages: [380, 480], least: hp(1), largest: hp(200), priceFactor: 1.25 },
-  { code: 'al', maker: 'Quennel', series: 'Adder Low', school: 'NEMA', housing: 'IP20', voltages: [200, 240], least: hp(1), largest: hp(100), priceFactor: 1.05 },
-  { code: 'pk', maker: 'Marrowby', series: 'Pike', school: 'NEMA', housing: 'IP66', voltages: [380, 480], least: hp(1), largest: hp(30), priceFactor: 1.55 },
-  { code: 'he', maker: 'Quennel', series: 'Heron', school: 'IEC', housing: 'IP20', voltages: [380, 500], least: 750, largest: 200e3, priceFactor: 1 },
-  { code: 'bi', maker: 'Marrowby', series: 'Bittern', school: 'IEC', housing: 'IP55', voltages: [380, 500], least: 750, largest: 160e3, priceFactor: 1.25 },
-  { code: 'gr', maker: 'Marrowby', series: 'Grebe', school: 'IEC', housing: 'IP66', voltages: [380, 500], least: 750, largest: 22e3, priceFactor: 1.55 },
+  {
+    code: 'ad',
+    maker: 'Quennel',
+    series: 'Adder',
+    school: 'NEMA',
+    housing: 'IP20',
+    voltages: [380, 480],
+    least: hp(1),
+    largest: hp(250),
+    priceFactor: 1,
+  },
+  {
+    code: 'ot',
+    maker: 'Marrowby',
+    series: 'Otter',
+    school: 'NEMA',
+    housing: 'IP55',
+    voltages: [380, 480],
+    least: hp(1),
+    largest: hp(200),
+    priceFactor: 1.25,
+  },
+  {
+    code: 'al',
+    maker: 'Quennel',
+    series: 'Adder Low',
+    school: 'NEMA',
+    housing: 'IP20',
+    voltages: [200, 240],
+    least: hp(1),
+    largest: hp(100),
+    priceFactor: 1.05,
+  },
+  {
+    code: 'pk',
+    maker: 'Marrowby',
+    series: 'Pike',
+    school: 'NEMA',
+    housing: 'IP66',
+    voltages: [380, 480],
+    least: hp(1),
+    largest: hp(30),
+    priceFactor: 1.55,
+  },
+  {
+    code: 'he',
+    maker: 'Quennel',
+    series: 'Heron',
+    school: 'IEC',
+    housing: 'IP20',
+    voltages: [380, 500],
+    least: 750,
+    largest: 200e3,
+    priceFactor: 1,
+  },
+  {
+    code: 'bi',
+    maker: 'Marrowby',
+    series: 'Bittern',
+    school: 'IEC',
+    housing: 'IP55',
+    voltages: [380, 500],
+    least: 750,
+    largest: 160e3,
+    priceFactor: 1.25,
+  },
+  {
+    code: 'gr',
+    maker: 'Marrowby',
+    series: 'Grebe',
+    school: 'IEC',
+    housing: 'IP66',
+    voltages: [380, 500],
+    least: 750,
+    largest: 22e3,
+    priceFactor: 1.55,
+  },
 ];
 
 function drives(random: Random): DriveItem[] {
   return driveSeries.flatMap((series) => {
-    const sizes = standardPowers(series.school).filter((power) => power >= series.least * 0.999 && power <= series.largest * 1.001);
+    const sizes = standardPowers(series.school).filter(
+      (power) => power >= series.least * 0.999 && power <= series.largest * 1.001,
+    );
     const base = series.voltages[1] < 300 ? 230 : series.school === 'NEMA' ? 460 : 400;
     const outputs = sizes.map((power) => {
-      const efficiency = classEfficiency(series.school === 'NEMA' ? 'premium' : 'IE3', power, 4, false, series.school)?.value ?? 0.9;
+      const efficiency =
+        classEfficiency(series.school === 'NEMA' ? 'premium' : 'IE3', power, 4, false, series.school)?.value ?? 0.9;
       return (power / (Math.sqrt(3) * base * efficiency * estimatedPowerFactor(power, 4))) * between(random, 1.02, 1.1);
     });
     return sizes.map((power, at): DriveItem => {
-      const size = series.school === 'NEMA' ? `${power / NAMEPLATE_HORSEPOWER} hp` : `${power / 1000} kW`;
+      const size = series.school === 'NEMA' ? `${round(horsepowerOf(power))} hp` : `${power / 1000} kW`;
       const normal = outputs[at] ?? 0;
       return {
         kind: 'drive',
@@ -219,7 +399,7 @@ function drives(random: Random): DriveItem[] {
         maximumAmbient: 273.15 + (series.housing === 'IP20' ? 50 : 45),
         deratePerKelvin: 0.015,
         deratePer100m: 0.01,
-        price: round((280 + 62 * (power / 746) ** 0.9) * series.priceFactor * between(random, 0.95, 1.05), 4),
+        price: round((280 + 62 * horsepowerOf(power) ** 0.9) * series.priceFactor * between(random, 0.95, 1.05), 4),
         leadDays: Math.floor(between(random, 0, 28)),
       };
     });
@@ -227,11 +407,22 @@ function drives(random: Random): DriveItem[] {
 }
 
 const contactorSizes = [9, 12, 18, 25, 32, 40, 50, 65, 80, 95, 115, 150, 185, 225, 265, 300, 400, 500];
-const relayEdges = [0.4, 0.63, 1, 1.6, 2.5, 4, 6, 8, 10, 13, 18, 24, 32, 38, 50, 65, 80, 100, 125, 160, 200, 250, 320, 400, 500];
+const relayEdges = [
+  0.4, 0.63, 1, 1.6, 2.5, 4, 6, 8, 10, 13, 18, 24, 32, 38, 50, 65, 80, 100, 125, 160, 200, 250, 320, 400, 500,
+];
 
 function parts(random: Random): StarterPart[] {
-  const price = (base: number, perAmpere: number, amperes: number) => round((base + perAmpere * amperes ** 0.95) * between(random, 0.95, 1.05), 4);
-  const part = (kind: StarterPart['kind'], id: string, maker: string, series: string, name: string, range: readonly [number, number], cost: number): StarterPart => ({
+  const price = (base: number, perAmpere: number, amperes: number) =>
+    round((base + perAmpere * amperes ** 0.95) * between(random, 0.95, 1.05), 4);
+  const part = (
+    kind: StarterPart['kind'],
+    id: string,
+    maker: string,
+    series: string,
+    name: string,
+    range: readonly [number, number],
+    cost: number,
+  ): StarterPart => ({
     kind,
     id,
     maker,
@@ -249,13 +440,50 @@ function parts(random: Random): StarterPart[] {
   ]);
   const relays = relayEdges.slice(1).map((high, at) => {
     const low = relayEdges[at] ?? 0;
-    return part('overload relay', `wd-${high}`, 'Ashgill', 'Warden', `Warden relay ${low}–${high} A`, [low, high], price(40, 0.9, high));
+    return part(
+      'overload relay',
+      `wd-${high}`,
+      'Ashgill',
+      'Warden',
+      `Warden relay ${low}–${high} A`,
+      [low, high],
+      price(40, 0.9, high),
+    );
   });
-  const ratings = standardRatings.rows.filter((row) => row['fuse_only'] !== true).map((row) => Number(row['rating'])).filter((rating) => rating <= 600);
-  const breakers = ratings.map((rating) => part('breaker', `bl-${rating}`, 'Fenlode', 'Bulwark', `Bulwark breaker ${rating} A`, [0, rating], price(55, 2.6, rating)));
+  const ratings = standardRatings.rows
+    .filter((row) => row['fuse_only'] !== true)
+    .map((row) => Number(row['rating']))
+    .filter((rating) => rating <= 600);
+  const breakers = ratings.map((rating) =>
+    part(
+      'breaker',
+      `bl-${rating}`,
+      'Fenlode',
+      'Bulwark',
+      `Bulwark breaker ${rating} A`,
+      [0, rating],
+      price(55, 2.6, rating),
+    ),
+  );
   const softStarters = contactorSizes.flatMap((size) => [
-    part('soft starter', `es-${size}`, 'Quennel', 'Easel', `Easel soft starter ${size} A`, [0, size], price(260, 6.5, size)),
-    part('soft starter', `ln-${size}`, 'Marrowby', 'Linnet', `Linnet soft starter ${size} A`, [0, size], price(290, 6.1, size)),
+    part(
+      'soft starter',
+      `es-${size}`,
+      'Quennel',
+      'Easel',
+      `Easel soft starter ${size} A`,
+      [0, size],
+      price(260, 6.5, size),
+    ),
+    part(
+      'soft starter',
+      `ln-${size}`,
+      'Marrowby',
+      'Linnet',
+      `Linnet soft starter ${size} A`,
+      [0, size],
+      price(290, 6.1, size),
+    ),
   ]);
   return [...contactors, ...relays, ...breakers, ...softStarters];
 }
@@ -263,5 +491,11 @@ function parts(random: Random): StarterPart[] {
 /** The whole demo catalogue; the same on every machine. */
 export function demoCatalogue(seed = 2026): Catalogue {
   const random = seeded(seed);
-  return { name: 'Demo catalogue (invented)', currency: 'USD', motors: motors(random), drives: drives(random), parts: parts(random) };
+  return {
+    name: 'Demo catalogue (invented)',
+    currency: 'USD',
+    motors: motors(random),
+    drives: drives(random),
+    parts: parts(random),
+  };
 }

@@ -10,9 +10,27 @@ export interface DemoSite {
   readonly jobs: readonly JobInput[];
 }
 
-const millBus: NonNullable<JobInput['supply']> = { voltage: '480 V', frequency: '60 Hz', source: 'transformer', sourcePower: '1500 kVA', sourceImpedance: '5.75 %' };
-const generators: NonNullable<JobInput['supply']> = { voltage: '400 V', frequency: '50 Hz', source: 'generator', sourcePower: '400 kVA', sourceImpedance: '16 %' };
-const grid: NonNullable<JobInput['supply']> = { voltage: '400 V', frequency: '50 Hz', source: 'transformer', sourcePower: '630 kVA', sourceImpedance: '4 %' };
+const millBus: NonNullable<JobInput['supply']> = {
+  voltage: '480 V',
+  frequency: '60 Hz',
+  source: 'transformer',
+  sourcePower: '1500 kVA',
+  sourceImpedance: '5.75 %',
+};
+const generators: NonNullable<JobInput['supply']> = {
+  voltage: '400 V',
+  frequency: '50 Hz',
+  source: 'generator',
+  sourcePower: '400 kVA',
+  sourceImpedance: '16 %',
+};
+const grid: NonNullable<JobInput['supply']> = {
+  voltage: '400 V',
+  frequency: '50 Hz',
+  source: 'transformer',
+  sourcePower: '630 kVA',
+  sourceImpedance: '4 %',
+};
 
 const mill: DemoSite = {
   name: 'Fenhallow Board Mill',
@@ -27,9 +45,15 @@ const mill: DemoSite = {
     {
       tag: 'P-214',
       title: 'Machine-chest stock pump',
-      situation: { kind: 'replace', life: '3 years', failureMode: 'bearing', changed: 'Belt drive replaced by a coupling last spring' },
+      situation: {
+        kind: 'replace',
+        life: '3 years',
+        failureMode: 'bearing',
+        changed: 'Belt drive replaced by a coupling last spring',
+      },
       nameplate: {
-        asRead: 'HP 30 RPM 1770 V 230/460 A 71/35.5 HZ 60 PH 3 SF 1.15 CODE G DES B EFF 93.6 PF 84 FR 286T TEFC INS F AMB 40 CONT',
+        asRead:
+          'HP 30 RPM 1770 V 230/460 A 71/35.5 HZ 60 PH 3 SF 1.15 CODE G DES B EFF 93.6 PF 84 FR 286T TEFC INS F AMB 40 CONT',
         power: '30 hp',
         voltages: '230/460 V',
         currents: '71/35.5 A',
@@ -98,7 +122,17 @@ const mill: DemoSite = {
       tag: 'RF-110',
       title: 'Refiner, starter trips on cold mornings',
       situation: { kind: 'starter' },
-      nameplate: { power: '150 hp', voltages: '460 V', frequency: '60 Hz', speed: '1785 r/min', frame: '445T', enclosure: 'TEFC', serviceFactor: '1.15', codeLetter: 'G', duty: 'CONT' },
+      nameplate: {
+        power: '150 hp',
+        voltages: '460 V',
+        frequency: '60 Hz',
+        speed: '1785 r/min',
+        frame: '445T',
+        enclosure: 'TEFC',
+        serviceFactor: '1.15',
+        codeLetter: 'G',
+        duty: 'CONT',
+      },
       supply: { voltage: '480 V', frequency: '60 Hz' },
       place: { ambient: '30 °C', dust: 'dirty' },
     },
@@ -106,7 +140,17 @@ const mill: DemoSite = {
       tag: 'BL-402',
       title: 'Bale lift, new drum',
       situation: { kind: 'new' },
-      load: { machine: 'other', torqueKind: 'constant', way: 'force', force: '1450 lbf', radius: '9 in', speed: '58 r/min', ratio: '30', transmissionEfficiency: '88 %', breakaway: '140 %' },
+      load: {
+        machine: 'other',
+        torqueKind: 'constant',
+        way: 'force',
+        force: '1450 lbf',
+        radius: '9 in',
+        speed: '58 r/min',
+        ratio: '30',
+        transmissionEfficiency: '88 %',
+        breakaway: '140 %',
+      },
       supply: { ...millBus, sourcePower: '225 kVA', sourceImpedance: '4.5 %' },
       place: { ambient: '35 °C', dust: 'dirty', water: 'dry' },
       profile: {
@@ -122,7 +166,17 @@ const mill: DemoSite = {
       tag: 'PU-205',
       title: 'Pulper dilution pump, sized on the plate',
       situation: { kind: 'replace' },
-      nameplate: { power: '15 hp', voltages: '230/460', currents: '38/19', frequency: '60', speed: '1770', frame: '254T', serviceFactor: '1.15', codeLetter: 'G', designLetter: 'B' },
+      nameplate: {
+        power: '15 hp',
+        voltages: '230/460',
+        currents: '38/19',
+        frequency: '60',
+        speed: '1770',
+        frame: '254T',
+        serviceFactor: '1.15',
+        codeLetter: 'G',
+        designLetter: 'B',
+      },
       supply: { voltage: '480 V', frequency: '60 Hz' },
       place: { dust: 'dirty' },
     },
@@ -153,7 +207,15 @@ const salt: DemoSite = {
       tag: 'KA-2',
       title: 'Crystalliser agitator on the generator bus',
       situation: { kind: 'new' },
-      load: { machine: 'other', torqueKind: 'constant', torque: '2900 N·m', speed: '72 r/min', ratio: '20.3', transmissionEfficiency: '94 %', breakaway: '40 %' },
+      load: {
+        machine: 'other',
+        torqueKind: 'constant',
+        torque: '2900 N·m',
+        speed: '72 r/min',
+        ratio: '20.3',
+        transmissionEfficiency: '94 %',
+        breakaway: '40 %',
+      },
       supply: generators,
       place: { ambient: '44 °C', altitude: '4 m', water: 'hose', dust: 'dirty', cabinet: true },
       profile: { points: [{ flow: '100 %', hours: '7200' }] },
@@ -164,7 +226,19 @@ const salt: DemoSite = {
       tag: 'VF-12',
       title: 'Ventilation of the fuel store',
       situation: { kind: 'replace', life: '11 years', failureMode: 'bearing' },
-      nameplate: { power: '5.5 kW', voltages: '400/690 V', currents: '11/6.4 A', frequency: '50 Hz', speed: '1460 r/min', powerFactor: '0.83', efficiency: '87.7 %', frame: '132S', enclosure: 'IP55', thermalClass: 'F', duty: 'S1' },
+      nameplate: {
+        power: '5.5 kW',
+        voltages: '400/690 V',
+        currents: '11/6.4 A',
+        frequency: '50 Hz',
+        speed: '1460 r/min',
+        powerFactor: '0.83',
+        efficiency: '87.7 %',
+        frame: '132S',
+        enclosure: 'IP55',
+        thermalClass: 'F',
+        duty: 'S1',
+      },
       load: { machine: 'fan', torqueKind: 'variable', torque: '31 N·m' },
       supply: grid,
       place: { hazardous: 'yes', ambient: '30 °C' },

@@ -6,7 +6,15 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { Failure } from './failure.mjs';
 import { root } from './root.mjs';
 
-const sources = ['core/src', 'db', 'web/src', 'web/static', 'web/vite.config.ts', 'web/svelte.config.js', 'package-lock.json'];
+const sources = [
+  'core/src',
+  'db',
+  'web/src',
+  'web/static',
+  'web/vite.config.ts',
+  'web/svelte.config.js',
+  'package-lock.json',
+];
 
 function* filesUnder(path) {
   if (!statSync(path).isDirectory()) yield path;
@@ -26,7 +34,10 @@ export function ensureBuild() {
   const stamp = sourceStamp();
   if (existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp) return;
   process.stderr.write('Building …\n');
-  const { status, stdout, stderr } = spawnSync('npm', ['run', '-s', 'build', '-w', 'web'], { cwd: root, encoding: 'utf8' });
+  const { status, stdout, stderr } = spawnSync('npm', ['run', '-s', 'build', '-w', 'web'], {
+    cwd: root,
+    encoding: 'utf8',
+  });
   if (status !== 0) throw new Failure(`The build failed:\n${stdout}\n${stderr}`);
   writeFileSync(stampFile, stamp);
 }
@@ -34,8 +45,13 @@ export function ensureBuild() {
 /** Migrates, and with `demo` fills an empty database. Says what is wrong in one sentence. */
 export function prepareDatabase(url, { demo }) {
   const args = ['--import', 'tsx', `${root}/db/prepare.ts`, ...(demo ? ['--demo'] : [])];
-  const { status, stderr } = spawnSync(process.execPath, args, { cwd: root, env: { ...process.env, DATABASE_URL: url }, encoding: 'utf8' });
-  if (status !== 0) throw new Failure(stderr.replace(/^pilgrim: /m, '').trim() || 'The database could not be prepared.');
+  const { status, stderr } = spawnSync(process.execPath, args, {
+    cwd: root,
+    env: { ...process.env, DATABASE_URL: url },
+    encoding: 'utf8',
+  });
+  if (status !== 0)
+    throw new Failure(stderr.replace(/^pilgrim: /m, '').trim() || 'The database could not be prepared.');
 }
 
 /** Serves on 127.0.0.1. Resolves once it answers; `stop` asks it to finish and waits. */

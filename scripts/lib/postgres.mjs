@@ -13,7 +13,12 @@ const asPostgres = isRoot ? ['setpriv', '--reuid=postgres', '--regid=postgres', 
 /** Runs a command as the user PostgreSQL runs as, from / and with a clean environment. */
 function run(command, args, options = {}) {
   const [program, ...rest] = [...asPostgres, command, ...args];
-  return spawnSync(program, rest, { cwd: '/', env: { PATH: process.env.PATH, LANG: 'C.UTF-8' }, encoding: 'utf8', ...options });
+  return spawnSync(program, rest, {
+    cwd: '/',
+    env: { PATH: process.env.PATH, LANG: 'C.UTF-8' },
+    encoding: 'utf8',
+    ...options,
+  });
 }
 
 function check(result, doing) {
@@ -37,7 +42,8 @@ function binaries() {
   process.stderr.write('Installing PostgreSQL …\n');
   installDebian(['postgresql']);
   const installed = newestBinaries();
-  if (!installed) throw new Failure('PostgreSQL was installed but its programs were not found under /usr/lib/postgresql.');
+  if (!installed)
+    throw new Failure('PostgreSQL was installed but its programs were not found under /usr/lib/postgresql.');
   return installed;
 }
 
@@ -61,7 +67,9 @@ function makeFolder(folder, mode) {
   try {
     mkdirSync(folder, { recursive: true, mode });
   } catch (error) {
-    throw new Failure(`The folder ${folder} cannot be written (${error.code}). Make it writable or start Pilgrim elsewhere.`);
+    throw new Failure(
+      `The folder ${folder} cannot be written (${error.code}). Make it writable or start Pilgrim elsewhere.`,
+    );
   }
 }
 
@@ -79,7 +87,8 @@ function initialise(bin, cluster, password) {
     if (cluster.startsWith(root)) spawnSync('chmod', ['755', dirname(cluster), dirname(dirname(cluster))]);
   }
   // initdb must be able to read the password: it goes through standard input into a file of its own.
-  const script = 'umask 077; f=$(mktemp); trap \'rm -f "$f"\' EXIT; cat > "$f"; "$0" -D "$1" -U pilgrim --auth=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8 --data-checksums --pwfile="$f"';
+  const script =
+    'umask 077; f=$(mktemp); trap \'rm -f "$f"\' EXIT; cat > "$f"; "$0" -D "$1" -U pilgrim --auth=scram-sha-256 --encoding=UTF8 --locale=C.UTF-8 --data-checksums --pwfile="$f"';
   check(run('sh', ['-c', script, `${bin}/initdb`, cluster], { input: password }), 'Creating the database cluster');
   const settings = "listen_addresses = '127.0.0.1'\nunix_socket_directories = ''\n";
   check(run('sh', ['-c', 'cat >> "$0"/postgresql.conf', cluster], { input: settings }), 'Configuring the database');
@@ -128,7 +137,9 @@ export async function startDatabase(name, { fresh = false } = {}) {
   if (found === undefined) {
     const log = `${cluster}/server.log`;
     // stdio ignored: pg_ctl's server would hold the pipes open.
-    const started = run(`${bin}/pg_ctl`, ['-D', cluster, '-w', '-t', '30', '-l', log, '-o', `-p ${port}`, 'start'], { stdio: 'ignore' });
+    const started = run(`${bin}/pg_ctl`, ['-D', cluster, '-w', '-t', '30', '-l', log, '-o', `-p ${port}`, 'start'], {
+      stdio: 'ignore',
+    });
     if (started.status !== 0) {
       const last = run('tail', ['-n', '1', log]).stdout?.trim();
       throw new Failure(`PostgreSQL did not start: ${last || `see ${log}`}.`);
@@ -143,5 +154,6 @@ export async function startDatabase(name, { fresh = false } = {}) {
 export function stopDatabase(name) {
   const bin = newestBinaries();
   const cluster = clusterFolder(name);
-  if (bin && existsSync(cluster)) run(`${bin}/pg_ctl`, ['-D', cluster, '-m', 'fast', '-w', 'stop'], { stdio: 'ignore' });
+  if (bin && existsSync(cluster))
+    run(`${bin}/pg_ctl`, ['-D', cluster, '-m', 'fast', '-w', 'stop'], { stdio: 'ignore' });
 }

@@ -11,18 +11,31 @@ export interface HandoverValues {
 export type HandoverResult = StageResult<HandoverValues>;
 
 /** Whether the sheet can be acted on: decided, not decided, or stopped. */
-export function handover({ job }: Brief, pick: PickResult, earlier: readonly Finding[], open: readonly Missing[]): HandoverResult {
+export function handover(
+  { job }: Brief,
+  pick: PickResult,
+  earlier: readonly Finding[],
+  open: readonly Missing[],
+): HandoverResult {
   const { findings, missing } = notebook('handover');
   const stops = earlier.filter((finding) => finding.severity === 'stop').length;
   const motor = keepsMotor(job) ? pick.motor && 'Motor kept' : pick.chosenMotor?.item.name;
-  const feed = pick.chosenDrive?.item.name ?? (pick.starter?.lacking.length === 0 ? pick.values.starter?.text : undefined);
+  const feed =
+    pick.chosenDrive?.item.name ?? (pick.starter?.lacking.length === 0 ? pick.values.starter?.text : undefined);
   const text =
     stops > 0
       ? `Stopped: ${stops} ${stops === 1 ? 'finding has' : 'findings have'} to be cleared first`
       : motor && feed
         ? `${motor} with ${feed}`
         : `Not decided: ${open.length} ${open.length === 1 ? 'figure is' : 'figures are'} missing`;
-  const state = stops > 0 ? 'Stopped' : !motor || !feed ? '' : open.length === 0 ? 'Sheet ready' : `Sheet ready · ${open.length} not known`;
+  const state =
+    stops > 0
+      ? 'Stopped'
+      : !motor || !feed
+        ? ''
+        : open.length === 0
+          ? 'Sheet ready'
+          : `Sheet ready · ${open.length} not known`;
   return {
     values: { decision: wording(text, { origin: 'chosen', source: 'Findings and pick of this job' }) },
     findings,

@@ -33,14 +33,34 @@ export interface SelectionSheet {
 }
 
 const contents: readonly (readonly [string, readonly string[]])[] = [
-  ['Selection', ['pick.motor', 'pick.drive', 'pick.starter', 'starting.method', 'place.motorEnclosure', 'place.driveHousing']],
+  [
+    'Selection',
+    ['pick.motor', 'pick.drive', 'pick.starter', 'starting.method', 'place.motorEnclosure', 'place.driveHousing'],
+  ],
   [
     'Load and size',
-    ['load.motorTorque', 'load.motorSpeed', 'load.motorPower', 'load.standardPower', 'pick.requiredPower', 'pick.motorLoad', 'place.motorDerate'],
+    [
+      'load.motorTorque',
+      'load.motorSpeed',
+      'load.motorPower',
+      'load.standardPower',
+      'pick.requiredPower',
+      'pick.motorLoad',
+      'place.motorDerate',
+    ],
   ],
   [
     'Old or kept motor, by its plate',
-    ['nameplate.power', 'nameplate.voltage', 'nameplate.ratedCurrent', 'nameplate.speed', 'nameplate.poles', 'nameplate.efficiency', 'nameplate.lockedRotorCurrentMax', 'nameplate.shaftHeight'],
+    [
+      'nameplate.power',
+      'nameplate.voltage',
+      'nameplate.ratedCurrent',
+      'nameplate.speed',
+      'nameplate.poles',
+      'nameplate.efficiency',
+      'nameplate.lockedRotorCurrentMax',
+      'nameplate.shaftHeight',
+    ],
   ],
   ['Supply and start', ['supply.voltage', 'supply.frequency', 'starting.startingCurrent', 'starting.startingDip']],
   [
@@ -61,7 +81,15 @@ const contents: readonly (readonly [string, readonly string[]])[] = [
   ],
   [
     'Energy and money',
-    ['profile.hours', 'profile.energyThrottled', 'profile.energySpeedControlled', 'money.yearlyCostThrottled', 'money.yearlyCostSpeedControlled', 'money.extraCapital', 'money.payback'],
+    [
+      'profile.hours',
+      'profile.energyThrottled',
+      'profile.energySpeedControlled',
+      'money.yearlyCostThrottled',
+      'money.yearlyCostSpeedControlled',
+      'money.extraCapital',
+      'money.payback',
+    ],
   ],
 ];
 
@@ -78,7 +106,8 @@ function reasonsOf({ details, values }: Solution): string[] {
   if (chosenMotor) reasons.push(`${chosenMotor.item.name}: ${chosenMotor.reasons.join(', ')}.`);
   const next = motors?.fits.find((each) => each.item.id !== chosenMotor?.item.id);
   if (next) reasons.push(`Next best: ${next.item.name}: ${next.reasons.join(', ')}.`);
-  if (chosenDrive) reasons.push(`${chosenDrive.item.name}: the least costly whose current at this duty and place covers the motor’s.`);
+  if (chosenDrive)
+    reasons.push(`${chosenDrive.item.name}: the least costly whose current at this duty and place covers the motor’s.`);
   const why = values['starting.method']?.working.note;
   if (why) reasons.push(`${values['starting.method']?.text ?? ''}: ${why}`);
   return reasons;

@@ -30,13 +30,16 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
   const { findings, missing, flag, need } = notebook('load');
   const typed = given.load;
 
-  const ratio = typed.ratio ?? quantity(1, 'count', school, { origin: 'estimated', source: PRACTICE, note: 'Direct drive is assumed.' });
+  const ratio =
+    typed.ratio ??
+    quantity(1, 'count', school, { origin: 'estimated', source: PRACTICE, note: 'Direct drive is assumed.' });
   const efficiency =
     typed.transmissionEfficiency ??
     quantity(ratio.value === 1 ? 1 : 0.95, 'fraction', school, {
       origin: 'estimated',
       source: PRACTICE,
-      note: ratio.value === 1 ? 'Direct drive loses nothing worth counting.' : 'A belt or one gear stage in good order.',
+      note:
+        ratio.value === 1 ? 'Direct drive loses nothing worth counting.' : 'A belt or one gear stage in good order.',
     });
   const breakaway =
     typed.breakaway ??
@@ -190,7 +193,9 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
         severity: keepsMotor(job) ? 'stop' : 'caution',
         message: `The load needs ${motorPower.text}; the motor on the plate gives ${sizeText(plate.value, school)}. It is overloaded by ${((motorPower.value / plate.value - 1) * 100).toFixed(0)} %.`,
         basis: 'Rated power is the continuous limit; the service factor is a reserve for short times',
-        clear: keepsMotor(job) ? 'Reduce the load or replace the motor.' : 'Let the next size be picked, and expect another frame.',
+        clear: keepsMotor(job)
+          ? 'Reduce the load or replace the motor.'
+          : 'Let the next size be picked, and expect another frame.',
         field: 'load.torque',
       });
     }

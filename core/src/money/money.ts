@@ -19,7 +19,13 @@ export interface MoneyValues {
 export type MoneyResult = StageResult<MoneyValues>;
 
 /** What the energy costs a year either way, and how soon a drive pays for itself. */
-export function money(brief: Brief, catalogue: Catalogue, profile: ProfileResult, starting: StartingResult, pick: PickResult): MoneyResult {
+export function money(
+  brief: Brief,
+  catalogue: Catalogue,
+  profile: ProfileResult,
+  starting: StartingResult,
+  pick: PickResult,
+): MoneyResult {
   const { job, given, practice } = brief;
   const { school } = job;
   const { findings, missing, flag, need } = notebook('money');
@@ -30,7 +36,12 @@ export function money(brief: Brief, catalogue: Catalogue, profile: ProfileResult
 
   const price = { c: energyPrice };
   const cost = (energy: Value): Value =>
-    quantity(energy.value * energyPrice.value, 'money', school, { origin: 'estimated', formula: 'K = E\\,c', from: { E: energy, ...price }, source: 'definition' });
+    quantity(energy.value * energyPrice.value, 'money', school, {
+      origin: 'estimated',
+      formula: 'K = E\\,c',
+      from: { E: energy, ...price },
+      source: 'definition',
+    });
   const yearlyCostThrottled = cost(energyThrottled);
   const yearlyCostSpeedControlled = cost(energySpeedControlled);
   const yearlySaving = quantity(yearlyCostThrottled.value - yearlyCostSpeedControlled.value, 'money', school, {
@@ -68,14 +79,22 @@ export function money(brief: Brief, catalogue: Catalogue, profile: ProfileResult
     ...(payback ? { payback } : {}),
   };
   const chosenCost = starting.method === 'drive' ? yearlyCostSpeedControlled : yearlyCostThrottled;
-  const summary = payback && starting.method === 'drive' ? `Pays back in ${payback.text}` : `${chosenCost.text} ${job.currency} a year`;
+  const summary =
+    payback && starting.method === 'drive'
+      ? `Pays back in ${payback.text}`
+      : `${chosenCost.text} ${job.currency} a year`;
   return { values, findings, missing, summary };
 
   /** Drive with its installation, less the direct starter it replaces. */
   function capital(): Value | undefined {
     const { chosenDrive, motor } = pick;
     if (!chosenDrive || !motor) return undefined;
-    const starter = buildStarter(catalogue.parts, { school, method: 'direct', current: motor.current, voltage: motor.voltage });
+    const starter = buildStarter(catalogue.parts, {
+      school,
+      method: 'direct',
+      current: motor.current,
+      voltage: motor.voltage,
+    });
     const drive = quantity(chosenDrive.item.price, 'money', school, { origin: 'looked up', source: 'catalogue' });
     return quantity(drive.value * (1 + practice.driveInstallation.value) - starter.price, 'money', school, {
       origin: 'estimated',

@@ -1,5 +1,11 @@
 import type { School } from '../quantity/units.ts';
-import { efficiencyTolerance, energyEfficient, iecEfficiency, nominalEfficiency, premiumEfficient } from '../tables/index.ts';
+import {
+  efficiencyTolerance,
+  energyEfficient,
+  iecEfficiency,
+  nominalEfficiency,
+  premiumEfficient,
+} from '../tables/index.ts';
 import { cellValue, type Table } from '../tables/table.ts';
 import { quantity, type Value } from '../value.ts';
 import { standardHorsepower } from './standard-power.ts';
@@ -59,7 +65,12 @@ export function guaranteedMinimum(nominal: Value, power: number, school: School)
   if (school === 'NEMA') {
     const row = nominalEfficiency.rows.find((each) => Number(each['nominal']) <= nominal.value * 100 + 0.005);
     const cell = cellValue(nominalEfficiency, row, 'minimum', 'fraction', school, 0.01);
-    return cell && { ...cell, working: { ...cell.working, inputs: [{ symbol: '\\eta', text: nominal.text, origin: nominal.origin }] } };
+    return (
+      cell && {
+        ...cell,
+        working: { ...cell.working, inputs: [{ symbol: '\\eta', text: nominal.text, origin: nominal.origin }] },
+      }
+    );
   }
   const row = efficiencyTolerance.rows.find((each) => each['kw_to'] === null || power <= Number(each['kw_to']) * 1000);
   const tolerance = cellValue(efficiencyTolerance, row, 'tolerance', 'fraction', school, 0.01);

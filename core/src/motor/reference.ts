@@ -10,7 +10,12 @@ export const keepsMotor = (job: Job): boolean => ['drive', 'starter', 'energy'].
  * The motor that profile and starting run on before one is picked: the plate’s own when there is a plate,
  * otherwise a typical motor of the standard size.
  */
-export function referenceMotor(job: Job, nameplate: NameplateResult, load: LoadResult, voltage: number | undefined): Motor | undefined {
+export function referenceMotor(
+  job: Job,
+  nameplate: NameplateResult,
+  load: LoadResult,
+  voltage: number | undefined,
+): Motor | undefined {
   if (job.situation.kind !== 'new' && nameplate.motor) return nameplate.motor;
   const { standardPower, poles } = load.values;
   const { frequency } = nameplate.values;

@@ -1,20 +1,17 @@
 import { formatQuantity } from '../quantity/format.ts';
-import type { School } from '../quantity/units.ts';
+import { HORSEPOWER, type School } from '../quantity/units.ts';
 import { iecFrames, motorCurrent } from '../tables/index.ts';
-
-/** Watts per horsepower on a nameplate: MG 1 rates motors at 746 W (recalled from memory). */
-export const NAMEPLATE_HORSEPOWER = 746;
 
 const IEC_SOURCE = 'EN 50347:2001, output assignment table';
 
 const horsepowers = motorCurrent.rows.flatMap((row) => (typeof row['hp'] === 'number' ? [row['hp']] : []));
-const kilowatts = [...new Set(iecFrames.rows.flatMap((row) => (typeof row['kw'] === 'number' ? [row['kw']] : [])))].toSorted(
-  (a, b) => a - b,
-);
+const kilowatts = [
+  ...new Set(iecFrames.rows.flatMap((row) => (typeof row['kw'] === 'number' ? [row['kw']] : []))),
+].toSorted((a, b) => a - b);
 
 /** The standard output sizes of a school, W, rising. NEMA: rows of NEC Table 430.250. IEC: EN 50347. */
 export const standardPowers = (school: School): readonly number[] =>
-  school === 'NEMA' ? horsepowers.map((hp) => hp * NAMEPLATE_HORSEPOWER) : kilowatts.map((kw) => kw * 1000);
+  school === 'NEMA' ? horsepowers.map((hp) => hp * HORSEPOWER) : kilowatts.map((kw) => kw * 1000);
 
 export const standardPowerSource = (school: School): string => (school === 'NEMA' ? motorCurrent.source : IEC_SOURCE);
 
@@ -25,13 +22,11 @@ export const nextStandardPower = (needed: number, school: School): number | unde
 /** Whether two powers are the same rating, one perhaps typed in the other unit (11 kW and 15 hp are one size; 2 %). */
 export const sameRating = (a: number, b: number): boolean => Math.abs(a / b - 1) < 0.02;
 
-export const horsepowerOf = (watts: number): number => watts / NAMEPLATE_HORSEPOWER;
+export const horsepowerOf = (watts: number): number => watts / HORSEPOWER;
 
 /** The whole or fractional horsepower a rating stands for, where one is within 2 %. */
 export const standardHorsepower = (watts: number): number | undefined =>
-  horsepowers.find((hp) => sameRating(hp * NAMEPLATE_HORSEPOWER, watts));
+  horsepowers.find((hp) => sameRating(hp * HORSEPOWER, watts));
 
 export const sizeText = (watts: number, school: School): string =>
-  school === 'NEMA'
-    ? `${Number(horsepowerOf(watts).toPrecision(3))}\u00a0hp`
-    : formatQuantity(watts, 'power', 'IEC');
+  school === 'NEMA' ? `${Number(horsepowerOf(watts).toPrecision(3))}\u00a0hp` : formatQuantity(watts, 'power', 'IEC');

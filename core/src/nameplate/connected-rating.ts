@@ -25,7 +25,8 @@ function nearest(groups: readonly (readonly Value[])[], target: number | undefin
   groups.forEach((group, g) =>
     group.forEach((value, i) => {
       const chosen = groups[best[0]]?.[best[1]]?.value ?? value.value;
-      const better = target === undefined ? value.value > chosen : distance(value.value, target) < distance(chosen, target);
+      const better =
+        target === undefined ? value.value > chosen : distance(value.value, target) < distance(chosen, target);
       if (better) best = [g, i];
     }),
   );

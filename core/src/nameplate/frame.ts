@@ -30,12 +30,18 @@ export function decodeFrame(text: string, school: School): Frame | undefined {
   const family = familyOf(first, suffix, school);
   const numbers = second === undefined ? [first] : [first, first.slice(0, first.length - second.length) + second];
   const number = Number(first);
-  const height = family === 'IEC' ? number / 1000 : (first.length === 2 ? number / 16 : Math.floor(number / 10) / 4) * INCH;
+  const height =
+    family === 'IEC' ? number / 1000 : (first.length === 2 ? number / 16 : Math.floor(number / 10) / 4) * INCH;
   if (height < 0.03 || height > 0.72) return undefined;
   const meaning = suffixMeaning(suffix, family);
   return {
     shaftHeight: quantity(height, 'length', family, {
-      formula: family === 'IEC' ? 'H = \\text{frame number}' : first.length === 2 ? 'D = \\dfrac{\\text{number}}{16}' : 'D = \\dfrac{\\text{first two digits}}{4}',
+      formula:
+        family === 'IEC'
+          ? 'H = \\text{frame number}'
+          : first.length === 2
+            ? 'D = \\dfrac{\\text{number}}{16}'
+            : 'D = \\dfrac{\\text{first two digits}}{4}',
       from: { frame: wording(clean, { origin: 'given', source: 'typed in this job' }) },
       source: family === 'IEC' ? IEC_SOURCE : NEMA_SOURCE,
     }),
@@ -58,10 +64,14 @@ function suffixMeaning(suffix: string, family: School): Value<string> | undefine
   if (suffix === '') return undefined;
   if (family === 'IEC') {
     const length = { S: 'short', M: 'medium', L: 'long' }[suffix[0] ?? ''];
-    return length === undefined ? undefined : wording(`${length} length of feet`, { origin: 'recalled', source: 'IEC 60072-1' });
+    return length === undefined
+      ? undefined
+      : wording(`${length} length of feet`, { origin: 'recalled', source: 'IEC 60072-1' });
   }
   const whole = frameSuffixes.row(suffix);
-  const rows = whole ? [whole] : [...suffix].map((letter) => frameSuffixes.row(letter)).filter((row) => row !== undefined);
+  const rows = whole
+    ? [whole]
+    : Array.from(suffix, (letter) => frameSuffixes.row(letter)).filter((row) => row !== undefined);
   const text = rows.map((row) => String(row['meaning'])).join('; ');
   return text === '' ? undefined : wording(text, { origin: 'recalled', source: frameSuffixes.source });
 }
@@ -69,7 +79,9 @@ function suffixMeaning(suffix: string, family: School): Value<string> | undefine
 /** The frame the standards assign to a size, speed and enclosure; undefined where they assign none. */
 export function standardFrame(power: number, poles: number, open: boolean, school: School): string | undefined {
   if (school === 'IEC') {
-    const row = iecFrames.rows.find((each) => each['poles'] === poles && Math.abs(Number(each['kw']) * 1000 - power) < power * 0.02);
+    const row = iecFrames.rows.find(
+      (each) => each['poles'] === poles && Math.abs(Number(each['kw']) * 1000 - power) < power * 0.02,
+    );
     return typeof row?.['frame'] === 'string' ? row['frame'] : undefined;
   }
   const hp = standardHorsepower(power);

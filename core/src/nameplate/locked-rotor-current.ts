@@ -13,7 +13,12 @@ export interface LockedRotorRange {
  * The printed maxima stand just under the next band, so the band’s upper edge is the next letter’s minimum, as
  * MG 1 10.37.2 prints it (F: 5.0 up to 5.6). Letter V has no upper end. Undefined for an unknown letter.
  */
-export function lockedRotorFromCode(letter: string, power: Value, voltage: Value, school: School): LockedRotorRange | undefined {
+export function lockedRotorFromCode(
+  letter: string,
+  power: Value,
+  voltage: Value,
+  school: School,
+): LockedRotorRange | undefined {
   const at = codeLetters.rows.findIndex((row) => row['letter'] === letter.trim().toUpperCase());
   const row = codeLetters.rows[at];
   if (!row) return undefined;

@@ -19,13 +19,14 @@ export interface Misreading {
 /** Every figure that differs from `digits` in one digit, or has two neighbouring digits swapped. */
 export function oneDigitAway(digits: string): string[] {
   const variants: string[] = [];
-  [...digits].forEach((digit, at) => {
+  Array.from(digits).forEach((digit, at) => {
     if (!/\d/.test(digit)) return;
     for (let other = 0; other <= 9; other++) {
-      if (String(other) !== digit) variants.push(digits.slice(0, at) + other + digits.slice(at + 1));
+      if (String(other) !== digit) variants.push(`${digits.slice(0, at)}${other}${digits.slice(at + 1)}`);
     }
     const next = digits[at + 1];
-    if (next !== undefined && /\d/.test(next) && next !== digit) variants.push(digits.slice(0, at) + next + digit + digits.slice(at + 2));
+    if (next !== undefined && /\d/.test(next) && next !== digit)
+      variants.push(digits.slice(0, at) + next + digit + digits.slice(at + 2));
   });
   return variants.filter((variant) => !/^0\d/.test(variant));
 }

@@ -77,7 +77,10 @@ export function nameplate({ job, given }: Brief): NameplateResult {
     power && turning && efficiency && !guessed(efficiency)
       ? classMet(efficiency.value, power.value, turning.poles.value, open, school)
       : undefined;
-  const minimum = power && efficiency && !guessed(efficiency) && efficiency.value < 1 ? guaranteedMinimum(efficiency, power.value, school) : undefined;
+  const minimum =
+    power && efficiency && !guessed(efficiency) && efficiency.value < 1
+      ? guaranteedMinimum(efficiency, power.value, school)
+      : undefined;
   const range = lockedRotorRange();
   const frame = plate.frame?.trim() ? decodeFrame(plate.frame, school) : undefined;
   const serviceFactor = typed.serviceFactor;
@@ -132,7 +135,11 @@ export function nameplate({ job, given }: Brief): NameplateResult {
     if (blanks().length >= 2 && !known.efficiency && power && roughPoles !== undefined) {
       const className = classesOf(school).at(school === 'NEMA' ? 1 : 2);
       const table = className && classEfficiency(className, power.value, roughPoles, open, school);
-      known.efficiency = table && { ...table, origin: 'estimated', working: { ...table.working, note: `Not on the plate: the ${className} value for the size stands in.` } };
+      known.efficiency = table && {
+        ...table,
+        origin: 'estimated',
+        working: { ...table.working, note: `Not on the plate: the ${className} value for the size stands in.` },
+      };
     }
     const [blank, ...rest] = blanks();
     if (blank && rest.length === 0 && voltage) known[blank] = solveMissing(voltage, present(known), blank, school);
@@ -166,7 +173,8 @@ export function nameplate({ job, given }: Brief): NameplateResult {
       flag({
         code: 'nameplate.pairing',
         severity: 'caution',
-        message: 'The voltages and currents do not pair up one for one, so the current at the connected voltage is not known.',
+        message:
+          'The voltages and currents do not pair up one for one, so the current at the connected voltage is not known.',
         basis: PRACTICE,
         clear: 'Type as many currents as voltages, in the same order: 230/460 with 38/19.',
         field: 'nameplate.currents',
@@ -231,15 +239,35 @@ export function nameplate({ job, given }: Brief): NameplateResult {
   function checkBalance(): void {
     const { efficiency: eta, powerFactor: pf } = typed;
     const amperes = rating.current;
-    if (powerFactor && powerFactor.value > 1) return flagImpossible('nameplate.power-factor-over-one', 'power factor', powerFactor.text);
-    if (efficiency && efficiency.value > 1) return flagImpossible('nameplate.efficiency-over-one', 'efficiency', efficiency.text);
+    if (powerFactor && powerFactor.value > 1)
+      return void flagImpossible('nameplate.power-factor-over-one', 'power factor', powerFactor.text);
+    if (efficiency && efficiency.value > 1)
+      return void flagImpossible('nameplate.efficiency-over-one', 'efficiency', efficiency.text);
     if (!power || !voltage || !amperes || !eta || !pf) return;
     const off = mismatch(power.value, voltage.value, amperes.value, eta.value, pf.value);
     if (Math.abs(off) <= DISAGREES) return;
     const suspects: Suspect[] = [
-      { name: 'Power factor', field: 'nameplate.powerFactor', digits: digitsOf(pf.value * 100), mismatchAt: (v) => mismatch(power.value, voltage.value, amperes.value, eta.value, v / 100), plausible: (v) => v >= 40 && v <= 96 },
-      { name: 'Current', field: 'nameplate.currents', digits: digitsOf(amperes.value), mismatchAt: (v) => mismatch(power.value, voltage.value, v, eta.value, pf.value), plausible: (v) => v > 0 },
-      { name: 'Efficiency', field: 'nameplate.efficiency', digits: digitsOf(eta.value * 100), mismatchAt: (v) => mismatch(power.value, voltage.value, amperes.value, v / 100, pf.value), plausible: (v) => v >= 60 && v <= 98 },
+      {
+        name: 'Power factor',
+        field: 'nameplate.powerFactor',
+        digits: digitsOf(pf.value * 100),
+        mismatchAt: (v) => mismatch(power.value, voltage.value, amperes.value, eta.value, v / 100),
+        plausible: (v) => v >= 40 && v <= 96,
+      },
+      {
+        name: 'Current',
+        field: 'nameplate.currents',
+        digits: digitsOf(amperes.value),
+        mismatchAt: (v) => mismatch(power.value, voltage.value, v, eta.value, pf.value),
+        plausible: (v) => v > 0,
+      },
+      {
+        name: 'Efficiency',
+        field: 'nameplate.efficiency',
+        digits: digitsOf(eta.value * 100),
+        mismatchAt: (v) => mismatch(power.value, voltage.value, amperes.value, v / 100, pf.value),
+        plausible: (v) => v >= 60 && v <= 98,
+      },
     ];
     const likely = misreadDigit(suspects);
     const size = `${formatNumber(Math.abs(off) * 100, 2)} %`;
@@ -248,9 +276,13 @@ export function nameplate({ job, given }: Brief): NameplateResult {
       severity: 'caution',
       message:
         `The plate does not agree with itself: √3·V·I·η·cos φ is ${size} ${off > 0 ? 'above' : 'below'} the power.` +
-        (likely ? ` ${likely.name} ${likely.read} may be a misread ${likely.likely}, which would fit within ${formatNumber(likely.remaining * 100, 2)} %.` : ''),
+        (likely
+          ? ` ${likely.name} ${likely.read} may be a misread ${likely.likely}, which would fit within ${formatNumber(likely.remaining * 100, 2)} %.`
+          : ''),
       basis: 'P = √3 V I η cos φ; limits 5 % and 12 %: ' + PRACTICE,
-      clear: likely ? `Look at the plate again; correct ${likely.name.toLowerCase()} if it reads ${likely.likely}.` : 'Look at the plate again.',
+      clear: likely
+        ? `Look at the plate again; correct ${likely.name.toLowerCase()} if it reads ${likely.likely}.`
+        : 'Look at the plate again.',
       field: likely?.field ?? 'nameplate.currents',
     });
   }
@@ -267,8 +299,10 @@ export function nameplate({ job, given }: Brief): NameplateResult {
   }
 
   function checkLockedRotor(): void {
-    const limit = school === 'NEMA' && power && voltage ? maximumLockedRotorCurrent(power.value, voltage.value) : undefined;
-    if (limit === undefined || plate.designLetter?.trim().toUpperCase() !== 'B' || !plate.codeLetter || !range?.min) return;
+    const limit =
+      school === 'NEMA' && power && voltage ? maximumLockedRotorCurrent(power.value, voltage.value) : undefined;
+    if (limit === undefined || plate.designLetter?.trim().toUpperCase() !== 'B' || !plate.codeLetter || !range?.min)
+      return;
     if (range.min.value > limit) {
       flag({
         code: 'nameplate.code-above-design',
@@ -309,7 +343,8 @@ export function nameplate({ job, given }: Brief): NameplateResult {
       flag({
         code: 'nameplate.frame-u',
         severity: 'caution',
-        message: 'A U frame belongs to the series before 1964: a present T frame of the same power has other feet and shaft.',
+        message:
+          'A U frame belongs to the series before 1964: a present T frame of the same power has other feet and shaft.',
         basis: 'MG 1 4.2.2 (recalled from memory)',
         clear: 'Plan a transition base, or have the maker match the mounting.',
         field: 'nameplate.frame',
@@ -331,7 +366,8 @@ export function nameplate({ job, given }: Brief): NameplateResult {
   }
 
   function plateMotor(): Motor | undefined {
-    if (!power || !voltage || !turning || !speed || !current || !efficiency || !powerFactor || powerFactor.value > 1) return undefined;
+    if (!power || !voltage || !turning || !speed || !current || !efficiency || !powerFactor || powerFactor.value > 1)
+      return undefined;
     return {
       label: 'the motor on the plate',
       kind: 'plate',

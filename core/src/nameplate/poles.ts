@@ -18,7 +18,12 @@ const DEFINITION = 'definition';
  * A plate that prints the synchronous speed gives no slip; it is then estimated from the efficiency, if one is known.
  * Undefined where no induction motor turns that fast at this frequency.
  */
-export function poles(frequency: Value, speed: Value, efficiency: Value | undefined, school: School): Turning | undefined {
+export function poles(
+  frequency: Value,
+  speed: Value,
+  efficiency: Value | undefined,
+  school: School,
+): Turning | undefined {
   const rpm = (speed.value * 60) / (2 * Math.PI);
   const count = 2 * Math.floor((60 * frequency.value) / rpm + 1e-9);
   if (count < 2) return undefined;

@@ -11,7 +11,19 @@ export interface PlateReading {
 
 type Unit = 'hp' | 'kW' | 'V' | 'A' | 'r/min' | 'Hz' | 'phases' | '%' | '°C';
 /** Labels always stand before their value; units before or after it, by the layout of the plate. */
-type Label = 'serviceFactor' | 'codeLetter' | 'designLetter' | 'frame' | 'efficiency' | 'powerFactor' | 'thermalClass' | 'ambient' | 'enclosure' | 'duty' | 'startingCurrentRatio' | 'skip';
+type Label =
+  | 'serviceFactor'
+  | 'codeLetter'
+  | 'designLetter'
+  | 'frame'
+  | 'efficiency'
+  | 'powerFactor'
+  | 'thermalClass'
+  | 'ambient'
+  | 'enclosure'
+  | 'duty'
+  | 'startingCurrentRatio'
+  | 'skip';
 
 type Token =
   | { readonly kind: 'number'; readonly text: string }
@@ -23,7 +35,10 @@ const END = String.raw`(?![a-zα-ω])`;
 const rule = (pattern: string): RegExp => new RegExp(`(?:${pattern})${END}`, 'iyu');
 
 const labels: readonly (readonly [Label, RegExp])[] = [
-  ['skip', rule(String.raw`s\.?f\.?a\.?|s/n|ser(?:ial)?\.?(?: ?no\.?)?|cat(?:alog)?\.?(?: ?no\.?)?|model(?: ?no\.?)?|type`)],
+  [
+    'skip',
+    rule(String.raw`s\.?f\.?a\.?|s/n|ser(?:ial)?\.?(?: ?no\.?)?|cat(?:alog)?\.?(?: ?no\.?)?|model(?: ?no\.?)?|type`),
+  ],
   ['serviceFactor', rule(String.raw`s\.?\s?f\.?|service\s+factor|serv\.?\s*fact(?:or)?\.?`)],
   ['codeLetter', rule(String.raw`(?:kva\s*[/-]?\s*)?code(?:\s+letter)?|kva\s+code`)],
   ['designLetter', rule(String.raw`(?:nema\s+)?des(?:ign)?\.?(?:\s+letter)?`)],
@@ -31,7 +46,12 @@ const labels: readonly (readonly [Label, RegExp])[] = [
   ['efficiency', rule(String.raw`(?:nema\s+)?(?:nom(?:inal)?\.?\s*)?eff(?:iciency)?\.?|η`)],
   ['powerFactor', rule(String.raw`p\.?\s?f\.?|power\s+factor|cos\s*\.?\s*(?:φ|ϕ|phi)?`)],
   ['startingCurrentRatio', rule(String.raw`i(?:st|a|s)\s*/\s*i[n]`)],
-  ['thermalClass', rule(String.raw`ins(?:ul(?:ation)?)?\.?\s*(?:cl(?:ass)?\.?)?|th(?:erm(?:al)?)?\.?\s*cl(?:ass)?\.?|iso\.?\s*(?:kl|cl)\.?`)],
+  [
+    'thermalClass',
+    rule(
+      String.raw`ins(?:ul(?:ation)?)?\.?\s*(?:cl(?:ass)?\.?)?|th(?:erm(?:al)?)?\.?\s*cl(?:ass)?\.?|iso\.?\s*(?:kl|cl)\.?`,
+    ),
+  ],
   ['ambient', rule(String.raw`(?:max\.?\s*)?amb(?:ient)?\.?(?:\s*temp\.?)?|t\s?amb`)],
   ['enclosure', rule(String.raw`encl?(?:osure)?\.?`)],
   ['duty', rule(String.raw`duty|time\s+rating`)],
@@ -50,7 +70,8 @@ const units: readonly (readonly [Unit, RegExp])[] = [
 ];
 
 const NUMBER = /\d+(?:[.,]\d+)*(?:\s?[-/]\s?\d+(?:[.,]\d+)*)*(?![\dA-Za-z]*[A-Z]{1,2}\d)/y;
-const FRAME = /\d{2,3}(?:\/\d{1,3})?(?:T|U)(?:S|C|SC|CZ|Z|D|Y)?(?![a-z\d])|(?:63|71|80|90|100|112|132|160|180|200|225|250|280|315|355)[SML](?![a-z\d])/iy;
+const FRAME =
+  /\d{2,3}(?:\/\d{1,3})?(?:T|U)(?:S|C|SC|CZ|Z|D|Y)?(?![a-z\d])|(?:42|48|56)(?:CZ?|HC?|J|Y|Z)(?![a-z\d])|(?:63|71|80|90|100|112|132|160|180|200|225|250|280|315|355)[SML](?![a-z\d])/iy;
 const WORD = /[^\s,;:|]+/y;
 const GAP = /[\s,;:|=()[\]]+/y;
 
@@ -76,7 +97,11 @@ function tokens(line: string): Token[] {
 }
 
 function nextToken(line: string, at: number): Token {
-  const code = take(/ip\s?\d\d\w?(?!\w)|ie\s?[1-5](?!\w)|s[1-9](?!\w)|cont(?:inuous|\.)?(?!\w)|te(?:fc|nv|ao|bc|xp)(?!\w)|odp(?!\w)/iy, line, at);
+  const code = take(
+    /ip\s?\d\d\w?(?!\w)|ie\s?[1-5](?!\w)|s[1-9](?!\w)|cont(?:inuous|\.)?(?!\w)|te(?:fc|nv|ao|bc|xp)(?!\w)|odp(?!\w)/iy,
+    line,
+    at,
+  );
   if (code) return { kind: 'word', text: code };
   const frame = take(FRAME, line, at);
   if (frame) return { kind: 'word', text: frame };
@@ -105,7 +130,8 @@ export function readPlate(text: string): PlateReading {
     else ignored.push(value);
   };
   for (const line of text.slice(0, 5000).split(/\r?\n/)) readLine(tokens(line), put, (word) => ignored.push(word));
-  const school = fields['power']?.endsWith('hp') || (!fields['power'] && !/\b50\b/.test(fields['frequency'] ?? '')) ? 'NEMA' : 'IEC';
+  const school =
+    fields['power']?.endsWith('hp') || (!fields['power'] && !/\b50\b/.test(fields['frequency'] ?? '')) ? 'NEMA' : 'IEC';
   return { fields: { asRead: text.slice(0, 5000), ...fields }, ignored, school };
 }
 
@@ -141,10 +167,12 @@ function readLine(list: readonly Token[], put: Put, ignore: (word: string) => vo
     used.add(at);
     const next = list[at + 1];
     if (!next || used.has(at + 1)) return;
-    const wantsNumber = ['serviceFactor', 'efficiency', 'powerFactor', 'ambient', 'startingCurrentRatio'].includes(label);
+    const wantsNumber = ['serviceFactor', 'efficiency', 'powerFactor', 'ambient', 'startingCurrentRatio'].includes(
+      label,
+    );
     if (wantsNumber !== (next.kind === 'number') && !(label === 'frame' || label === 'skip')) return;
     const value = claim(at + 1);
-    if (label === 'skip') return ignore(`${list[at]?.text ?? ''} ${value}`);
+    if (label === 'skip') return void ignore(`${list[at]?.text ?? ''} ${value}`);
     const after = list[at + 2];
     if (wantsNumber && after?.kind === 'unit' && (after.unit === '%' || after.unit === '°C')) used.add(at + 2);
     put(label, label === 'ambient' ? `${value} °C` : label === 'frame' ? value + tail(at + 2) : value);
@@ -165,28 +193,28 @@ function readLine(list: readonly Token[], put: Put, ignore: (word: string) => vo
     switch (unit) {
       case 'hp':
       case 'kW':
-        return put('power', `${value} ${unit}`);
+        return void put('power', `${value} ${unit}`);
       case 'V':
-        return put('voltages', `${value} V`);
+        return void put('voltages', `${value} V`);
       case 'A':
-        return put('currents', `${value} A`);
+        return void put('currents', `${value} A`);
       case 'r/min':
-        return put('speed', `${value.replaceAll(/(\d),(\d{3})(?!\d)/g, '$1$2')} r/min`);
+        return void put('speed', `${value.replaceAll(/(\d),(\d{3})(?!\d)/g, '$1$2')} r/min`);
       case 'Hz':
-        return put('frequency', `${value} Hz`);
+        return void put('frequency', `${value} Hz`);
       case '°C':
-        return put('ambient', `${value} °C`);
+        return void put('ambient', `${value} °C`);
       case '%':
-        return put('efficiency', `${value} %`);
+        return void put('efficiency', `${value} %`);
       case 'phases':
-        return value === '3' ? undefined : ignore(`${value} phase`);
+        return value === '3' ? undefined : void ignore(`${value} phase`);
     }
   }
 
   function readWord(word: string): boolean {
     if (/^(IP\s?\d\d\w?|TE(FC|NV|AO|BC|XP)|ODP)$/i.test(word)) put('enclosure', word.toUpperCase());
     else if (/^(S\d|CONT)/i.test(word)) put('duty', word.toUpperCase().replace(/\.$/, ''));
-    else if (/^\d{2,3}(\/\d{1,3})?[TUSML]/i.test(word)) put('frame', word.toUpperCase());
+    else if (/^\d{2,3}(\/\d{1,3})?[TUSMLCHJYZ]/i.test(word)) put('frame', word.toUpperCase());
     else return /^(IE\s?\d|[ΔYDλ△⅄*]+(\/[ΔYDλ△⅄*]+)?)$/i.test(word);
     return true;
   }

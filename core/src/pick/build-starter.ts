@@ -62,7 +62,9 @@ export function buildStarter(items: readonly StarterPart[], need: StarterNeed): 
   const lacking: string[] = [];
   for (const role of roles[need.method]) {
     const carries = need.current * role.share;
-    const part = items.filter((each) => fits(each, role, carries, need.voltage)).toSorted((a, b) => a.price - b.price)[0];
+    const part = items
+      .filter((each) => fits(each, role, carries, need.voltage))
+      .toSorted((a, b) => a.price - b.price)[0];
     if (part) parts.push({ role: role.role, part, carries });
     else lacking.push(`${role.role} for ${formatQuantity(carries, 'current', need.school)}`);
   }

@@ -65,7 +65,9 @@ const rules: readonly (readonly [MotorRule, Check])[] = [
   [
     'voltage',
     (item, need) =>
-      connectableVoltage(item, need) >= 0 ? undefined : `${item.voltages.join('/')} V does not suit ${need.systemVoltage} V`,
+      connectableVoltage(item, need) >= 0
+        ? undefined
+        : `${item.voltages.join('/')} V does not suit ${need.systemVoltage} V`,
   ],
   [
     'enclosure',

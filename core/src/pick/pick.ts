@@ -54,9 +54,19 @@ export function pick(
   const { job, given } = brief;
   const { school } = job;
   const { findings, missing, flag, need } = notebook('pick');
-  const nothing = { motors: undefined, drives: undefined, starter: undefined, chosenMotor: undefined, chosenDrive: undefined };
+  const nothing = {
+    motors: undefined,
+    drives: undefined,
+    starter: undefined,
+    chosenMotor: undefined,
+    chosenDrive: undefined,
+  };
 
-  if ([...place.findings, ...supply.findings].some((finding) => finding.severity === 'stop' && DEFERRING.includes(finding.code))) {
+  if (
+    [...place.findings, ...supply.findings].some(
+      (finding) => finding.severity === 'stop' && DEFERRING.includes(finding.code),
+    )
+  ) {
     return { values: {}, findings, missing, summary: '', ...nothing, motor: undefined };
   }
 
@@ -67,19 +77,46 @@ export function pick(
   const motor = keeps ? nameplate.motor : chosenMotor && motorOf(chosenMotor);
   const drives = motor && starting.method === 'drive' ? rankForMotor(motor) : undefined;
   const chosenDrive = drives && chooseDrive(drives);
-  const starter = motor && starting.method && starting.method !== 'drive' ? starterFor(motor, starting.method) : undefined;
+  const starter =
+    motor && starting.method && starting.method !== 'drive' ? starterFor(motor, starting.method) : undefined;
 
   if (keeps && motor && load.values.motorPower) checkKept(motor);
 
   const values: PickValues = {
     ...(size ? { requiredPower: size } : {}),
-    ...(chosenMotor ? { motor: wording(chosenMotor.item.name, { origin: 'looked up', source: FROM_CATALOGUE, note: chosenMotor.reasons.join(', ') }) } : {}),
-    ...(motor ? { motorCurrent: quantity(motor.current, 'current', school, { origin: keeps ? 'given' : 'looked up', source: keeps ? 'plate' : FROM_CATALOGUE, note: `Holds for ${motor.label}.` }) } : {}),
+    ...(chosenMotor
+      ? {
+          motor: wording(chosenMotor.item.name, {
+            origin: 'looked up',
+            source: FROM_CATALOGUE,
+            note: chosenMotor.reasons.join(', '),
+          }),
+        }
+      : {}),
+    ...(motor
+      ? {
+          motorCurrent: quantity(motor.current, 'current', school, {
+            origin: keeps ? 'given' : 'looked up',
+            source: keeps ? 'plate' : FROM_CATALOGUE,
+            note: `Holds for ${motor.label}.`,
+          }),
+        }
+      : {}),
     ...(motor && load.values.motorPower ? { motorLoad: loadOf(motor, load.values.motorPower) } : {}),
     ...(chosenDrive ? driveValues(chosenDrive) : {}),
-    ...(starter && starter.parts.length > 0 ? { starter: wording(starter.parts.map((each) => each.part.name).join(' + '), { origin: 'looked up', source: FROM_CATALOGUE }) } : {}),
+    ...(starter && starter.parts.length > 0
+      ? {
+          starter: wording(starter.parts.map((each) => each.part.name).join(' + '), {
+            origin: 'looked up',
+            source: FROM_CATALOGUE,
+          }),
+        }
+      : {}),
   };
-  const chosen = [keeps ? 'Motor kept' : chosenMotor?.item.name, chosenDrive?.item.name ?? (starter && starter.lacking.length === 0 ? 'starter' : undefined)];
+  const chosen = [
+    keeps ? 'Motor kept' : chosenMotor?.item.name,
+    chosenDrive?.item.name ?? (starter && starter.lacking.length === 0 ? 'starter' : undefined),
+  ];
   return {
     values,
     findings,
@@ -122,7 +159,8 @@ export function pick(
         severity: 'stop',
         message: `No motor in the catalogue fits ${sizeText(required.value, school)}, ${poles.value} poles.${nearest ? ` Nearest: ${nearest.name}, ${nearest.reason}.` : ''}`,
         basis: 'Hard rules of the pick',
-        clear: 'Loosen what can be loosened (frame by a transition base, enclosure by a better place) or add a catalogue.',
+        clear:
+          'Loosen what can be loosened (frame by a transition base, enclosure by a better place) or add a catalogue.',
         field: 'nameplate.frame',
       });
     }
@@ -149,7 +187,11 @@ export function pick(
     const hours = profile.values.hours;
     if (!energyPrice || !hours) return undefined;
     const span = (years?.value ?? DEFAULT_YEARS * YEAR) / YEAR;
-    return { shaftPower: load.values.motorPower?.value ?? required.value * 0.75, seconds: hours.value * span, energyPrice: energyPrice.value };
+    return {
+      shaftPower: load.values.motorPower?.value ?? required.value * 0.75,
+      seconds: hours.value * span,
+      energyPrice: energyPrice.value,
+    };
   }
 
   function chooseMotor(ranking: MotorRanking): RankedMotor | undefined {
@@ -161,7 +203,9 @@ export function pick(
     flag({
       code: 'pick.motor-refused',
       severity: 'stop',
-      message: refused ? `${refused.name} does not fit: ${refused.reason}.` : `Motor “${wanted}” is not in the catalogue.`,
+      message: refused
+        ? `${refused.name} does not fit: ${refused.reason}.`
+        : `Motor “${wanted}” is not in the catalogue.`,
       basis: 'Hard rules of the pick',
       clear: 'Choose one of the motors that fit.',
       field: 'pick.motor',
@@ -217,7 +261,9 @@ export function pick(
     flag({
       code: 'pick.drive-refused',
       severity: 'stop',
-      message: refused ? `${refused.name} does not fit: ${refused.reason}.` : `Drive “${wanted}” is not in the catalogue.`,
+      message: refused
+        ? `${refused.name} does not fit: ${refused.reason}.`
+        : `Drive “${wanted}” is not in the catalogue.`,
       basis: 'Current at the duty class after derates',
       clear: 'Choose one of the drives that fit.',
       field: 'pick.drive',
@@ -233,14 +279,27 @@ export function pick(
       note: `Continuous at ${heavy ? 'heavy' : 'normal'} duty, after ambient and altitude.`,
     });
     return {
-      drive: wording(ranked.item.name, { origin: 'looked up', source: FROM_CATALOGUE, note: 'The least costly whose current covers the motor’s.' }),
+      drive: wording(ranked.item.name, {
+        origin: 'looked up',
+        source: FROM_CATALOGUE,
+        note: 'The least costly whose current covers the motor’s.',
+      }),
       driveCurrent: current,
-      driveUsed: quantity(ranked.used, 'fraction', school, { formula: 'I_m / I_d', from: { I_d: current }, source: 'definition' }),
+      driveUsed: quantity(ranked.used, 'fraction', school, {
+        formula: 'I_m / I_d',
+        from: { I_d: current },
+        source: 'definition',
+      }),
     };
   }
 
   function starterFor(forMotor: Motor, method: 'direct' | 'star-delta' | 'soft starter'): Starter {
-    const built = buildStarter(catalogue.parts, { school, method, current: forMotor.current, voltage: forMotor.voltage });
+    const built = buildStarter(catalogue.parts, {
+      school,
+      method,
+      current: forMotor.current,
+      voltage: forMotor.voltage,
+    });
     if (built.lacking.length > 0 && catalogue.parts.length > 0) {
       flag({
         code: 'pick.no-starter',
@@ -310,4 +369,5 @@ function motorOf({ item, voltage, current }: RankedMotor): Motor {
   };
 }
 
-const lockedRotorCurrentAt = (item: MotorItem, at: number, current: number): number => item.lockedRotorCurrents[at] ?? current * 7;
+const lockedRotorCurrentAt = (item: MotorItem, at: number, current: number): number =>
+  item.lockedRotorCurrents[at] ?? current * 7;

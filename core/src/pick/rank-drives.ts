@@ -33,13 +33,15 @@ export interface DriveRanking {
   readonly fits: readonly RankedDrive[];
   readonly refused: readonly RefusedDrive[];
   /** What matching by power would have picked, and how that would have ended. */
-  readonly byPower: { readonly item: DriveItem; readonly current: number; readonly verdict: 'short' | 'same' | 'wasteful' } | undefined;
+  readonly byPower:
+    { readonly item: DriveItem; readonly current: number; readonly verdict: 'short' | 'same' | 'wasteful' } | undefined;
 }
 
 const housingRank: Readonly<Record<HousingCode, number>> = { IP20: 0, IP55: 1, IP66: 2 };
 const OVERSIZED = 2.5;
 
-const dutyCurrent = (item: DriveItem, duty: DriveNeed['duty']): number => (duty === 'heavy' ? item.heavyCurrent : item.normalCurrent);
+const dutyCurrent = (item: DriveItem, duty: DriveNeed['duty']): number =>
+  duty === 'heavy' ? item.heavyCurrent : item.normalCurrent;
 
 /** Continuous output after the catalogue’s own derates for ambient and altitude, A; zero above the top ambient. */
 export function deratedCurrent(item: DriveItem, duty: DriveNeed['duty'], ambient: number, altitude: number): number {
@@ -54,10 +56,13 @@ function refusal(item: DriveItem, need: DriveNeed, current: number): Omit<Refuse
   if (need.systemVoltage < item.voltageMin * 0.98 || need.systemVoltage > item.voltageMax * 1.02) {
     return { rule: 'voltage', reason: `for ${item.voltageMin}–${item.voltageMax} V` };
   }
-  if (housingRank[item.housing] < housingRank[need.housing]) return { rule: 'housing', reason: `${item.housing} is too open for this place` };
+  if (housingRank[item.housing] < housingRank[need.housing])
+    return { rule: 'housing', reason: `${item.housing} is too open for this place` };
   if (current === 0) return { rule: 'ambient', reason: 'too hot a place for it' };
-  if (current < need.current * 0.9999) return { rule: 'current', reason: `${amperes(current)} after derates, ${amperes(need.current)} needed` };
-  if (current > need.current * OVERSIZED) return { rule: 'oversized', reason: `${amperes(current)}: far larger than needed, only dearer` };
+  if (current < need.current * 0.9999)
+    return { rule: 'current', reason: `${amperes(current)} after derates, ${amperes(need.current)} needed` };
+  if (current > need.current * OVERSIZED)
+    return { rule: 'oversized', reason: `${amperes(current)}: far larger than needed, only dearer` };
   return undefined;
 }
 

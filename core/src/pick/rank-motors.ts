@@ -33,7 +33,12 @@ export interface Running {
 }
 
 /** Hard rules refuse with a reason; the rest are ranked by what the user cares about. */
-export function rankMotors(items: readonly MotorItem[], need: MotorNeed, running: Running | undefined, prefer: Job['pick']['prefer']): MotorRanking {
+export function rankMotors(
+  items: readonly MotorItem[],
+  need: MotorNeed,
+  running: Running | undefined,
+  prefer: Job['pick']['prefer'],
+): MotorRanking {
   const fits: RankedMotor[] = [];
   const near: { readonly motor: RefusedMotor; readonly misses: number }[] = [];
   const far: RefusedMotor[] = [];
@@ -47,7 +52,9 @@ export function rankMotors(items: readonly MotorItem[], need: MotorNeed, running
       continue;
     }
     const at = connectableVoltage(item, need);
-    const lossCost = running ? running.shaftPower * (1 / item.efficiencyMinimum - 1) * running.seconds * running.energyPrice : 0;
+    const lossCost = running
+      ? running.shaftPower * (1 / item.efficiencyMinimum - 1) * running.seconds * running.energyPrice
+      : 0;
     fits.push({
       item,
       voltage: item.voltages[at] ?? 0,
@@ -57,7 +64,8 @@ export function rankMotors(items: readonly MotorItem[], need: MotorNeed, running
     });
   }
   const order = {
-    'life cost': (each: RankedMotor) => (running ? each.lifeCost : -each.item.efficiencyMinimum * 1e6 + each.item.price),
+    'life cost': (each: RankedMotor) =>
+      running ? each.lifeCost : -each.item.efficiencyMinimum * 1e6 + each.item.price,
     'first cost': (each: RankedMotor) => each.item.price,
     availability: (each: RankedMotor) => each.item.leadDays * 1e7 + each.item.price,
   }[prefer];
@@ -79,7 +87,8 @@ function reasonsFor(motor: RankedMotor, all: readonly RankedMotor[], withLife: b
   if (motor.item.inverterDuty) reasons.push('inverter duty');
   if (reasons.length === 0) {
     const best = all[0];
-    if (best && withLife) reasons.push(`${formatNumber(motor.lifeCost - best.lifeCost, 3)} dearer over its life than the first`);
+    if (best && withLife)
+      reasons.push(`${formatNumber(motor.lifeCost - best.lifeCost, 3)} dearer over its life than the first`);
     else reasons.push('fits every rule');
   }
   return reasons;

@@ -45,7 +45,11 @@ export function place({ job, given, practice }: Brief, load: LoadResult): PlaceR
   const at = job.place;
   const ambient =
     given.place.ambient ??
-    quantity(KELVIN + 40, 'temperature', school, { origin: 'estimated', source: PRACTICE, note: 'The rated ambient is assumed.' });
+    quantity(KELVIN + 40, 'temperature', school, {
+      origin: 'estimated',
+      source: PRACTICE,
+      note: 'The rated ambient is assumed.',
+    });
   const altitude =
     given.place.altitude ??
     quantity(0, 'altitude', school, { origin: 'estimated', source: PRACTICE, note: 'Below 1000 m is assumed.' });
@@ -59,7 +63,10 @@ export function place({ job, given, practice }: Brief, load: LoadResult): PlaceR
           ? 'Hazardous area: Pilgrim does not choose explosion-protected equipment.'
           : 'It is not known whether the area is hazardous. Nothing is chosen until that is settled.',
       basis: 'NEC Articles 500–506, IEC 60079: certified selection by a competent person',
-      clear: at.hazardous === 'yes' ? 'Hand the selection to a person competent for hazardous areas.' : 'Ask for the area classification drawing.',
+      clear:
+        at.hazardous === 'yes'
+          ? 'Hand the selection to a person competent for hazardous areas.'
+          : 'Ask for the area classification drawing.',
       field: 'place.hazardous',
     });
   }
@@ -95,11 +102,17 @@ export function place({ job, given, practice }: Brief, load: LoadResult): PlaceR
   const motorEnclosure = wording(first ? enclosureTexts[first] : 'a competent person decides', {
     origin: 'chosen',
     source: 'MG 1 1.25, 1.26; IEC 60034-5 (recalled from memory)',
-    note: Object.entries(ruledOut).map(([code, why]) => `${code}: ${why}`).join('; ') || undefined,
+    note:
+      Object.entries(ruledOut)
+        .map(([code, why]) => `${code}: ${why}`)
+        .join('; ') || undefined,
   });
 
   const housing = leastHousing();
-  const driveHousing = wording(housingText(), { origin: 'chosen', source: 'NEMA 250, IEC 60529 (recalled from memory); 15 kW limit: ' + PRACTICE });
+  const driveHousing = wording(housingText(), {
+    origin: 'chosen',
+    source: 'NEMA 250, IEC 60529 (recalled from memory); 15 kW limit: ' + PRACTICE,
+  });
 
   const motorDerate = derate();
   if (motorDerate.value < 0.999) {
@@ -146,7 +159,8 @@ export function place({ job, given, practice }: Brief, load: LoadResult): PlaceR
 
   function leastHousing(): HousingCode {
     if (at.cabinet) return 'IP20';
-    if (at.water === 'hose' || at.water === 'washdown' || at.setting === 'outdoor') return tooLargeForItsOwnCase() ? 'IP20' : 'IP66';
+    if (at.water === 'hose' || at.water === 'washdown' || at.setting === 'outdoor')
+      return tooLargeForItsOwnCase() ? 'IP20' : 'IP66';
     return at.dust === 'clean' && at.water === 'dry' ? 'IP20' : 'IP55';
   }
 
@@ -173,12 +187,17 @@ export function place({ job, given, practice }: Brief, load: LoadResult): PlaceR
     const share = practice.fixedLossShare;
     const factor = Math.sqrt(Math.max(0, (Math.max(0, heat) * air - share.value) / (1 - share.value)));
     return quantity(Math.min(1, factor), 'fraction', school, {
-      formula: 'k = \\sqrt{\\dfrac{r - c}{1 - c}},\\quad r = \\dfrac{\\theta - (\\vartheta - 40)}{\\theta}\\left(1 - \\dfrac{h - 1000}{10\\,000}\\right)',
+      formula:
+        'k = \\sqrt{\\dfrac{r - c}{1 - c}},\\quad r = \\dfrac{\\theta - (\\vartheta - 40)}{\\theta}\\left(1 - \\dfrac{h - 1000}{10\\,000}\\right)',
       from: {
         '\\vartheta': ambient,
         h: altitude,
         c: share,
-        '\\theta': quantity(rise, 'count', school, { origin: 'recalled', source: thermalClasses.source, note: `Rise of class ${letter}, K` }),
+        '\\theta': quantity(rise, 'count', school, {
+          origin: 'recalled',
+          source: thermalClasses.source,
+          note: `Rise of class ${letter}, K`,
+        }),
       },
       source: 'IEC 60034-1 8.10 for the rise (recalled from memory); loss split: ' + PRACTICE,
     });

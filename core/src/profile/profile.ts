@@ -34,13 +34,22 @@ export interface ProfileResult extends StageResult<ProfileValues> {
 const YEAR_HOURS = 8784;
 
 /** Hours at each flow, and what they cost with today’s flow control and with speed control. */
-export function profile(brief: Brief, nameplate: NameplateResult, load: LoadResult, supply: SupplyResult): ProfileResult {
+export function profile(
+  brief: Brief,
+  nameplate: NameplateResult,
+  load: LoadResult,
+  supply: SupplyResult,
+): ProfileResult {
   const motor = referenceMotor(brief.job, nameplate, load, supply.values.motorVoltage?.value);
   return profileOn(motor, brief, load);
 }
 
 /** The same stage for a given motor, so that the picked motor can be put in the reference motor’s place. */
-export function profileOn(motor: Motor | undefined, { job, given, points, practice }: Brief, load: LoadResult): ProfileResult {
+export function profileOn(
+  motor: Motor | undefined,
+  { job, given, points, practice }: Brief,
+  load: LoadResult,
+): ProfileResult {
   const { findings, missing, flag, need } = notebook('profile');
   const { school } = job;
   const { motorPower } = load.values;
@@ -63,7 +72,14 @@ export function profileOn(motor: Motor | undefined, { job, given, points, practi
   const ready = motor && motorPower && points.length > 0 && totalHours > 0;
   if (!ready) {
     const summary = points.length > 0 ? `${formatQuantity(totalHours, 'time', school)} a year` : '';
-    return { values: totalHours > 0 ? { hours: hoursValue() } : {}, findings, missing, summary, points: [], flowVaries };
+    return {
+      values: totalHours > 0 ? { hours: hoursValue() } : {},
+      findings,
+      missing,
+      summary,
+      points: [],
+      flowVaries,
+    };
   }
 
   const share = given.profile.staticHeadShare?.value ?? 0;
@@ -84,7 +100,8 @@ export function profileOn(motor: Motor | undefined, { job, given, points, practi
     origin: 'estimated',
     formula: 'E = \\sum_i t_i\\,P_{in}(q_i)',
     from: { P: motorPower, t: hoursValue() },
-    source: 'Flow-control curves of public building-energy simulation (recalled from memory); part-load loss: ' + PRACTICE,
+    source:
+      'Flow-control curves of public building-energy simulation (recalled from memory); part-load loss: ' + PRACTICE,
     note,
   });
   const energySpeedControlled = quantity(controlled, 'energy', school, {

@@ -48,7 +48,12 @@ export function affinity(flow: number, staticShare: number): { power: number; sp
   return { power: q * head, speed: Math.sqrt((head + (SHUTOFF_HEAD - 1) * q ** 2) / SHUTOFF_HEAD) };
 }
 
-export function shaftPowerShare(load: Job['load'], control: Job['profile']['control'], flow: number, staticShare: number): ShaftShare {
+export function shaftPowerShare(
+  load: Job['load'],
+  control: Job['profile']['control'],
+  flow: number,
+  staticShare: number,
+): ShaftShare {
   const throttled = throttledShare(control, flow);
   if (flow <= 0) return { throttled: 0, speedControlled: 0, speed: 0 };
   if (load.torqueKind === 'constant') return { throttled, speedControlled: flow, speed: flow };

@@ -3,7 +3,14 @@ import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { PickResult } from '../pick/pick.ts';
 import { horsepowerOf } from '../motor/standard-power.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
-import { ampacity, branchDevice, groundingConductors, motorCurrent, overload, standardRatings } from '../tables/index.ts';
+import {
+  ampacity,
+  branchDevice,
+  groundingConductors,
+  motorCurrent,
+  overload,
+  standardRatings,
+} from '../tables/index.ts';
 import { cellValue } from '../tables/table.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 
@@ -53,10 +60,18 @@ const deviceColumns = {
 
 /** The standard rating at or next above `amperes` (240.6(A)); 1, 3, 6, 10 and 601 A are fuses only. */
 export const nextStandardRating = (amperes: number, fuse: boolean): number | undefined =>
-  standardRatings.rows.filter((row) => fuse || row['fuse_only'] !== true).map((row) => Number(row['rating'])).find((rating) => rating >= amperes - 1e-9);
+  standardRatings.rows
+    .filter((row) => fuse || row['fuse_only'] !== true)
+    .map((row) => Number(row['rating']))
+    .find((rating) => rating >= amperes - 1e-9);
 
 /** Overload from the nameplate, conductors and short-circuit device from the table: NEC Article 430. */
-export function protection({ job }: Brief, catalogue: Catalogue, nameplate: NameplateResult, pick: PickResult): ProtectionResult {
+export function protection(
+  { job }: Brief,
+  catalogue: Catalogue,
+  nameplate: NameplateResult,
+  pick: PickResult,
+): ProtectionResult {
   const { findings, missing, flag, need } = notebook('protection');
   const { school } = job;
   const motor = pick.motor ?? nameplate.motor;
@@ -67,18 +82,21 @@ export function protection({ job }: Brief, catalogue: Catalogue, nameplate: Name
   }
   const holds = `Holds for ${motor.label}.`;
   const onDrive = pick.chosenDrive;
-  const driveOverloadCurrent = onDrive && quantity(nameplateCurrent.value, 'current', school, {
-    formula: 'I_{set} = I_n',
-    from: { I_n: nameplateCurrent },
-    source: PRACTICE,
-    note: `On a drive the service factor is spent by the extra heat. ${holds}`,
-  });
+  const driveOverloadCurrent =
+    onDrive &&
+    quantity(nameplateCurrent.value, 'current', school, {
+      formula: 'I_{set} = I_n',
+      from: { I_n: nameplateCurrent },
+      source: PRACTICE,
+      note: `On a drive the service factor is spent by the extra heat. ${holds}`,
+    });
 
   if (school === 'IEC') {
     flag({
       code: 'protection.iec',
       severity: 'note',
-      message: 'Only the overload setting is given here. Cable and short-circuit device follow IEC 60364 and the maker’s coordination tables.',
+      message:
+        'Only the overload setting is given here. Cable and short-circuit device follow IEC 60364 and the maker’s coordination tables.',
       basis: 'IEC 60947-4-1, IEC 60364-5-52',
       clear: 'Have cable and device sized by a licensed person.',
     });
@@ -88,11 +106,23 @@ export function protection({ job }: Brief, catalogue: Catalogue, nameplate: Name
       source: 'IEC 60947-4-1 (recalled from memory)',
       note: holds,
     });
-    return { values: { overloadCurrent, ...(driveOverloadCurrent ? { driveOverloadCurrent } : {}) }, findings, missing, summary: `Overload ${overloadCurrent.text}` };
+    return {
+      values: { overloadCurrent, ...(driveOverloadCurrent ? { driveOverloadCurrent } : {}) },
+      findings,
+      missing,
+      summary: `Overload ${overloadCurrent.text}`,
+    };
   }
 
   const serviceFactor = quantity(motor.serviceFactor, 'count', school, { origin: 'given', source: 'plate' });
-  const percent = cellValue(overload, overload.row('(A)(1)', motor.serviceFactor >= 1.15 ? 'sf_1_15_or_more' : 'all_other'), 'max_percent', 'fraction', school, 0.01);
+  const percent = cellValue(
+    overload,
+    overload.row('(A)(1)', motor.serviceFactor >= 1.15 ? 'sf_1_15_or_more' : 'all_other'),
+    'max_percent',
+    'fraction',
+    school,
+    0.01,
+  );
   const overloadCurrent =
     percent &&
     quantity(nameplateCurrent.value * percent.value, 'current', school, {
@@ -113,15 +143,27 @@ export function protection({ job }: Brief, catalogue: Catalogue, nameplate: Name
       field: 'supply.voltage',
     });
   }
-  const conductorMinAmpacity = table && quantity(1.25 * table.value, 'current', school, {
-    formula: 'I_z = 1.25\\,I_{table}',
-    from: { 'I_{table}': table },
-    source: `NEC 430.22, table current by ${NEC_430_6}(1)`,
-    note: holds,
-  });
+  const conductorMinAmpacity =
+    table &&
+    quantity(1.25 * table.value, 'current', school, {
+      formula: 'I_z = 1.25\\,I_{table}',
+      from: { 'I_{table}': table },
+      source: `NEC 430.22, table current by ${NEC_430_6}(1)`,
+      note: holds,
+    });
   const conductorSize = conductorMinAmpacity && smallestConductor(conductorMinAmpacity, job.protection.conductor);
-  const devicePercent = cellValue(branchDevice, branchDevice.row('squirrel_cage_other'), deviceColumns[job.protection.device], 'fraction', school, 0.01);
-  const rating = table && devicePercent && nextStandardRating(table.value * devicePercent.value, job.protection.device !== 'inverse time breaker');
+  const devicePercent = cellValue(
+    branchDevice,
+    branchDevice.row('squirrel_cage_other'),
+    deviceColumns[job.protection.device],
+    'fraction',
+    school,
+    0.01,
+  );
+  const rating =
+    table &&
+    devicePercent &&
+    nextStandardRating(table.value * devicePercent.value, job.protection.device !== 'inverse time breaker');
   const branchDeviceMax =
     rating === undefined || !table
       ? undefined
@@ -134,19 +176,32 @@ export function protection({ job }: Brief, catalogue: Catalogue, nameplate: Name
         });
   const breaker =
     branchDeviceMax && job.protection.device === 'inverse time breaker'
-      ? catalogue.parts.filter((part) => part.kind === 'breaker' && part.currentMax <= branchDeviceMax.value).toSorted((a, b) => b.currentMax - a.currentMax)[0]
+      ? catalogue.parts
+          .filter((part) => part.kind === 'breaker' && part.currentMax <= branchDeviceMax.value)
+          .toSorted((a, b) => b.currentMax - a.currentMax)[0]
       : undefined;
-  const groundRow = branchDeviceMax && groundingConductors.rows.find((row) => Number(row['device_rating']) >= branchDeviceMax.value);
+  const groundRow =
+    branchDeviceMax && groundingConductors.rows.find((row) => Number(row['device_rating']) >= branchDeviceMax.value);
   const groundSize = groundRow?.[job.protection.conductor === 'copper' ? 'cu' : 'al'];
   const groundingConductor =
     typeof groundSize === 'string' && branchDeviceMax
-      ? wording(conductorName(groundSize), { origin: 'recalled', formula: '\\text{by device rating}', from: { I: branchDeviceMax }, source: groundingConductors.source, note: 'Need never be larger than the circuit conductors.' })
+      ? wording(conductorName(groundSize), {
+          origin: 'recalled',
+          formula: '\\text{by device rating}',
+          from: { I: branchDeviceMax },
+          source: groundingConductors.source,
+          note: 'Need never be larger than the circuit conductors.',
+        })
       : undefined;
-  const driveInputAmpacity = onDrive && quantity(1.25 * onDrive.item.inputCurrent, 'current', school, {
-    formula: 'I_z = 1.25\\,I_{in}',
-    from: { 'I_{in}': quantity(onDrive.item.inputCurrent, 'current', school, { origin: 'looked up', source: 'catalogue' }) },
-    source: 'NEC 430.122(A) (recalled from memory)',
-  });
+  const driveInputAmpacity =
+    onDrive &&
+    quantity(1.25 * onDrive.item.inputCurrent, 'current', school, {
+      formula: 'I_z = 1.25\\,I_{in}',
+      from: {
+        'I_{in}': quantity(onDrive.item.inputCurrent, 'current', school, { origin: 'looked up', source: 'catalogue' }),
+      },
+      source: 'NEC 430.122(A) (recalled from memory)',
+    });
   if (conductorSize) {
     flag({
       code: 'protection.ambient-not-counted',
@@ -164,11 +219,24 @@ export function protection({ job }: Brief, catalogue: Catalogue, nameplate: Name
     ...(conductorMinAmpacity ? { conductorMinAmpacity } : {}),
     ...(conductorSize ? { conductorSize } : {}),
     ...(branchDeviceMax ? { branchDeviceMax } : {}),
-    ...(breaker ? { branchDevice: wording(breaker.name, { origin: 'looked up', source: 'catalogue', note: 'Its breaking capacity must cover the fault level at its place.' }) } : {}),
+    ...(breaker
+      ? {
+          branchDevice: wording(breaker.name, {
+            origin: 'looked up',
+            source: 'catalogue',
+            note: 'Its breaking capacity must cover the fault level at its place.',
+          }),
+        }
+      : {}),
     ...(groundingConductor ? { groundingConductor } : {}),
     ...(driveInputAmpacity ? { driveInputAmpacity } : {}),
   };
-  const summary = [branchDeviceMax && `${branchDeviceMax.text} device`, overloadCurrent && `overload ${overloadCurrent.text}`].filter(Boolean).join(' · ');
+  const summary = [
+    branchDeviceMax && `${branchDeviceMax.text} device`,
+    overloadCurrent && `overload ${overloadCurrent.text}`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
   return { values, findings, missing, summary };
 }
 

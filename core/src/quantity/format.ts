@@ -27,7 +27,8 @@ const withUnit = (si: number, dimension: Dimension, unit: Unit): string => {
 
 /** Shows an SI value in the school's unit: 11186 W is `15.0 hp` under NEMA and `11.2 kW` under IEC. */
 export function formatQuantity(si: number, dimension: Dimension, school: School): string {
-  if (dimension === 'energy' && Math.abs(si) >= 3.6e10) return withUnit(si, dimension, { names: ['MWh'], factor: 3.6e9 });
+  if (dimension === 'energy' && Math.abs(si) >= 3.6e10)
+    return withUnit(si, dimension, { names: ['MWh'], factor: 3.6e9 });
   return withUnit(si, dimension, shownUnit(dimension, school));
 }
 

@@ -40,20 +40,26 @@ export function parseNumber(text: string): Parsed<number> {
 
 function withoutGrouping(text: string): string | undefined {
   if (/^[+-]?\d{1,3}([ '’]\d{3})+([.,]\d+)?$/.test(text)) return text.replaceAll(/[ '’]/g, '').replace(',', '.');
-  if (/^[+-]?\d{1,3}(,\d{3})+\.\d+$/.test(text) || /^[+-]?\d{1,3}(,\d{3}){2,}$/.test(text)) return text.replaceAll(',', '');
+  if (/^[+-]?\d{1,3}(,\d{3})+\.\d+$/.test(text) || /^[+-]?\d{1,3}(,\d{3}){2,}$/.test(text))
+    return text.replaceAll(',', '');
   if (/^[+-]?\d{1,3}(\.\d{3})+,\d+$/.test(text)) return text.replaceAll('.', '').replace(',', '.');
   if (/^[+-]?\d*,\d+$/.test(text)) return text.replace(',', '.');
   return text.includes(' ') ? undefined : text;
 }
 
-/** Splits `15 hp` into number and unit text. The unit starts at the first character that cannot belong to a number. */
+const FRACTION = /^(?:\d+[\s-]+)?\d+\s*\/\s*\d+(?![\d.,])/;
+const PLAIN = /^[+\-−]?[\d.,'’\s]*(?:(?<=\d)e[+-]?\d{1,2}(?![a-z\d]))?/i;
+/** Units that themselves begin with a figure. */
+const RECIPROCAL = /\s*1\s*\/\s*(?:min|s)$/i;
+
+/** Splits `15 hp` into number and unit text. An inch or foot mark right after the figure belongs to the unit. */
 function split(text: string): { number: string; unit: string } {
   const clean = text.replace(SPACES, ' ').trim();
-  const match = /^([+\-−]?[\d.,'’\s]*(?:[\s-]*\d+\s*\/\s*\d+)?(?:(?<=\d)e[+-]?\d{1,2}(?![a-z]))?)(.*)$/is.exec(clean);
-  const number = match?.[1] ?? '';
-  const unit = match?.[2] ?? '';
-  // `1/min` would read as number 1, unit `/min`; an inch mark or foot mark belongs to the unit
-  return { number: number.replace(/['’]$/, ''), unit: (/['’]$/.test(number) ? "'" : '') + unit.trim() };
+  const reciprocal = RECIPROCAL.exec(clean)?.[0];
+  if (reciprocal !== undefined) return { number: clean.slice(0, -reciprocal.length), unit: reciprocal.trim() };
+  const number = (FRACTION.exec(clean) ?? PLAIN.exec(clean))?.[0] ?? '';
+  const mark = /['’]\s*$/.exec(number)?.[0] ?? '';
+  return { number: number.slice(0, number.length - mark.length), unit: (mark + clean.slice(number.length)).trim() };
 }
 
 function readUnit(dimension: Dimension, name: string, school: School): Parsed<Unit> {
@@ -74,7 +80,8 @@ export function acceptedUnits(dimension: Dimension): string {
 
 /** A bare share above 1.5 is taken as percent: 93 and 93 % and 0.93 are the same efficiency. */
 function toSi(number: number, unit: Unit, dimension: Dimension, bare: boolean): number {
-  if (bare && (dimension === 'fraction' || dimension === 'powerFactor')) return Math.abs(number) <= 1.5 ? number : number / 100;
+  if (bare && (dimension === 'fraction' || dimension === 'powerFactor'))
+    return Math.abs(number) <= 1.5 ? number : number / 100;
   return number * unit.factor + (unit.offset ?? 0);
 }
 
@@ -98,13 +105,19 @@ const MIXED_FRACTION = /^(\d+[\s-])?[1-3]\/[2348]$/;
  * Reads what a plate prints side by side: `208-230/460 V` gives groups [[208, 230], [460]].
  * A slash separates connections or ratings, a hyphen spans a range within one.
  */
-export function parseGroups(text: string, dimension: Dimension, school: School): Parsed<readonly (readonly Reading[])[]> {
+export function parseGroups(
+  text: string,
+  dimension: Dimension,
+  school: School,
+): Parsed<readonly (readonly Reading[])[]> {
   const { list, unit: name } = splitList(text);
   const unit = readUnit(dimension, name, school);
   if (!unit.ok) return unit;
   if (dimension === 'power' && MIXED_FRACTION.test(list.trim())) {
     const number = parseNumber(list);
-    return number.ok ? ok([[{ si: toSi(number.value, unit.value, dimension, name === ''), unit: unit.value }]]) : number;
+    return number.ok
+      ? ok([[{ si: toSi(number.value, unit.value, dimension, name === ''), unit: unit.value }]])
+      : number;
   }
   const groups: Reading[][] = [];
   for (const groupText of list.split('/')) {

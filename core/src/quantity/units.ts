@@ -39,7 +39,8 @@ interface DimensionUnits {
   readonly units: readonly Unit[];
 }
 
-const HORSEPOWER = 745.699_871_582_270_2; // 550 ft·lbf/s, exact by definition of the foot, pound and g_n
+/** Watts: 550 ft·lbf/s, exact by definition of foot, pound and standard gravity. Some books round it to 746. */
+export const HORSEPOWER = 745.699_871_582_270_2;
 const POUND_FORCE = 4.448_221_615_260_5;
 const KILOGRAM_FORCE = 9.806_65;
 const FOOT = 0.3048;

@@ -35,7 +35,8 @@ export function situation({ job, given, practice }: Brief): StageResult<Situatio
   };
 
   if (kind === 'replace') {
-    if (!life) need('situation.life', 'How long the failed motor lived, to tell wear from a cause that will kill the next one');
+    if (!life)
+      need('situation.life', 'How long the failed motor lived, to tell wear from a cause that will kill the next one');
     const years = life && life.value / YEAR;
     if (years !== undefined && years < practice.earlyLifeYears.value && !explained) {
       flag({

@@ -60,13 +60,18 @@ export function startingOn(
   const { findings, missing, flag, need } = notebook('starting');
   const { school } = job;
   if (!motor) {
-    need(job.situation.kind === 'new' ? 'load.torque' : 'nameplate.power', 'A motor, from the plate or from the load, to compare ways to start it');
+    need(
+      job.situation.kind === 'new' ? 'load.torque' : 'nameplate.power',
+      'A motor, from the plate or from the load, to compare ways to start it',
+    );
     return { values: {}, findings, missing, summary: '', comparisons: [], method: undefined };
   }
 
   const shortCircuit = supply.values.shortCircuitPower;
   const dipLimit = job.supply.source === 'generator' ? practice.generatorDip : practice.busDip;
-  const breakaway = load.values.breakaway.value * (load.values.motorTorque ? (load.values.motorTorque.value * motor.speed) / motor.power : 1);
+  const breakaway =
+    load.values.breakaway.value *
+    (load.values.motorTorque ? (load.values.motorTorque.value * motor.speed) / motor.power : 1);
   const comparisons = [compare('direct'), compare('star-delta'), compare('soft starter'), compare('drive')];
   const { method, why } = choose();
   const chosen = comparisons.find((each) => each.method === method);
@@ -81,7 +86,11 @@ export function startingOn(
       field: 'starting.method',
     });
   }
-  if (method === 'drive' && job.starting.speedControl === 'no' && comparisons.some((each) => each.passes && each.method !== 'drive')) {
+  if (
+    method === 'drive' &&
+    job.starting.speedControl === 'no' &&
+    comparisons.some((each) => each.passes && each.method !== 'drive')
+  ) {
     flag({
       code: 'starting.drive-wasted',
       severity: 'caution',
@@ -130,7 +139,9 @@ export function startingOn(
             }),
       }
     : {};
-  const summary = chosen ? `${chosen.method[0]?.toUpperCase()}${chosen.method.slice(1)} · ${chosen.text.current}` : 'No way to start passes';
+  const summary = chosen
+    ? `${chosen.method[0]?.toUpperCase()}${chosen.method.slice(1)} · ${chosen.text.current}`
+    : 'No way to start passes';
   return { values, findings, missing, summary, comparisons, method };
 
   function choose(): { method: Method | undefined; why: string } {
@@ -177,9 +188,14 @@ export function startingOn(
     const left = torque * (name === 'soft starter' || name === 'drive' ? 1 : (1 - (dip ?? 0)) ** 2);
     const failures: string[] = [];
     const limit = given.supply.startCurrentLimit;
-    if (limit && lineCurrent > limit.value) failures.push(`${formatQuantity(lineCurrent, 'current', school)} is above the limit of ${limit.text}`);
-    if (dip !== undefined && dip > dipLimit.value) failures.push(`dips the bus ${formatNumber(dip * 100, 2)} %, limit ${dipLimit.text}`);
-    if (left < breakaway * 1.1) failures.push(`${formatNumber(left * 100, 2)} % torque does not break the load away (${formatNumber(breakaway * 100, 2)} % and a tenth over)`);
+    if (limit && lineCurrent > limit.value)
+      failures.push(`${formatQuantity(lineCurrent, 'current', school)} is above the limit of ${limit.text}`);
+    if (dip !== undefined && dip > dipLimit.value)
+      failures.push(`dips the bus ${formatNumber(dip * 100, 2)} %, limit ${dipLimit.text}`);
+    if (left < breakaway * 1.1)
+      failures.push(
+        `${formatNumber(left * 100, 2)} % torque does not break the load away (${formatNumber(breakaway * 100, 2)} % and a tenth over)`,
+      );
     return {
       method: name,
       current: lineCurrent,

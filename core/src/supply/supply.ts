@@ -27,7 +27,10 @@ export function supply({ job, given }: Brief, nameplate: NameplateResult): Suppl
   if (!voltage) need('supply.voltage', 'System voltage, to choose motor voltage, drive and protection');
   if (!frequency) need('supply.frequency', 'System frequency');
   if (!sourcePower || !sourceImpedance) {
-    need('supply.sourcePower', 'Size and impedance of the transformer or generator, to tell how much a start pulls the voltage down');
+    need(
+      'supply.sourcePower',
+      'Size and impedance of the transformer or generator, to tell how much a start pulls the voltage down',
+    );
   }
 
   const motorVoltage =
@@ -53,7 +56,8 @@ export function supply({ job, given }: Brief, nameplate: NameplateResult): Suppl
       severity: 'stop',
       message: 'A three-phase motor does not start on a single-phase supply.',
       basis: 'Rotating field needs three phases',
-      clear: 'Bring a three-phase supply, or have a drive chosen whose maker allows single-phase input at reduced output.',
+      clear:
+        'Bring a three-phase supply, or have a drive chosen whose maker allows single-phase input at reduced output.',
       field: 'supply.phases',
     });
   }

@@ -30,9 +30,7 @@ export interface Table {
 
 const covers = (pattern: unknown, keys: readonly Cell[]): boolean =>
   pattern === '*' ||
-  (Array.isArray(pattern)
-    ? pattern.every((part, index) => part === '*' || part === keys[index])
-    : pattern === keys[0]);
+  (Array.isArray(pattern) ? pattern.every((part, index) => part === '*' || part === keys[index]) : pattern === keys[0]);
 
 /** Wraps a table file. Pure; the file is trusted, since it ships with Pilgrim. */
 export function openTable(file: TableFile): Table {

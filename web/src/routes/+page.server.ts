@@ -25,7 +25,12 @@ const newJobSchema = z.object({
 
 export const actions: Actions = {
   create: async ({ request }) => {
-    const form = Object.fromEntries([...(await request.formData())].map(([key, value]) => [key, typeof value === 'string' ? value.replaceAll('\u0000', '') : '']));
+    const form = Object.fromEntries(
+      [...(await request.formData())].map(([key, value]) => [
+        key,
+        typeof value === 'string' ? value.replaceAll('\u0000', '') : '',
+      ]),
+    );
     const parsed = newJobSchema.safeParse(form);
     if (!parsed.success) return fail(422, { form, issues: issuesOf(parsed.error), imported: undefined });
     const { tag, title, site, kind } = parsed.data;
@@ -38,7 +43,8 @@ export const actions: Actions = {
   import: async ({ request }) => {
     const refuse = (message: string) => fail(422, { form: undefined, issues: undefined, imported: message });
     const file = (await request.formData()).get('file');
-    if (!(file instanceof File) || file.size === 0) return refuse('Choose a job file first: JSON, as exported from a selection sheet.');
+    if (!(file instanceof File) || file.size === 0)
+      return refuse('Choose a job file first: JSON, as exported from a selection sheet.');
     if (file.size > 400_000) return refuse('This file is too large; a job is well under 400 kB.');
     let content: unknown;
     try {

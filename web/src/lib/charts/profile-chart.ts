@@ -6,7 +6,11 @@ import { chartColours } from './colours';
 export function profileChart(steps: Solution['details']['profile']): EChartsCoreOption {
   const { ink, quiet, line, copper, sea, font } = chartColours();
   const sorted = [...steps].sort((a, b) => a.flow - b.flow);
-  const axis = { axisLabel: { color: quiet }, nameTextStyle: { color: quiet }, axisLine: { lineStyle: { color: line } } };
+  const axis = {
+    axisLabel: { color: quiet },
+    nameTextStyle: { color: quiet },
+    axisLine: { lineStyle: { color: line } },
+  };
   const lineOf = (name: string, color: string, symbol: string, of: (step: (typeof sorted)[number]) => number) => ({
     name,
     type: 'line',
@@ -20,15 +24,35 @@ export function profileChart(steps: Solution['details']['profile']): EChartsCore
     animation: false,
     textStyle: { fontFamily: font, color: ink },
     legend: { textStyle: { color: ink, fontFamily: font }, itemGap: 24, top: 0 },
-    tooltip: { trigger: 'axis', valueFormatter: (value: unknown) => (typeof value === 'number' ? value.toFixed(1) : String(value)) },
+    tooltip: {
+      trigger: 'axis',
+      valueFormatter: (value: unknown) => (typeof value === 'number' ? value.toFixed(1) : String(value)),
+    },
     grid: { left: 46, right: 52, top: 48, bottom: 40 },
-    xAxis: { ...axis, type: 'value', name: 'Flow, %', nameLocation: 'middle', nameGap: 26, min: 0, max: 120, interval: 20, splitLine: { show: false } },
+    xAxis: {
+      ...axis,
+      type: 'value',
+      name: 'Flow, %',
+      nameLocation: 'middle',
+      nameGap: 26,
+      min: 0,
+      max: 120,
+      interval: 20,
+      splitLine: { show: false },
+    },
     yAxis: [
       { ...axis, type: 'value', name: 'kW', splitLine: { lineStyle: { color: line } } },
       { ...axis, type: 'value', name: 'h a year', splitLine: { show: false } },
     ],
     series: [
-      { name: 'Hours', type: 'bar', yAxisIndex: 1, barWidth: 18, data: sorted.map((step) => [step.flow * 100, step.hours / 3600]), itemStyle: { color: line } },
+      {
+        name: 'Hours',
+        type: 'bar',
+        yAxisIndex: 1,
+        barWidth: 18,
+        data: sorted.map((step) => [step.flow * 100, step.hours / 3600]),
+        itemStyle: { color: line },
+      },
       lineOf('As controlled today', copper, 'rect', (step) => step.throttled),
       lineOf('Speed controlled', sea, 'circle', (step) => step.speedControlled),
     ],

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import type { Job } from '@pilgrim/core';
   import Button from 'flowbite-svelte/Button.svelte';
   import Modal from 'flowbite-svelte/Modal.svelte';
   import { differences, merge, type Side } from '$lib/job/conflict';
@@ -10,22 +9,33 @@
   let sides = $state<Record<string, Side>>({});
 
   const rival = $derived(store.rival);
-  const rows = $derived(rival ? differences($state.snapshot(store.document) as Job, rival.document) : []);
+  const rows = $derived(rival ? differences($state.snapshot(store.document), rival.document) : []);
   const sideOf = (path: string): Side => sides[path] ?? 'mine';
 
   function save(): void {
     if (!rival) return;
-    store.resolve(merge($state.snapshot(store.document) as Job, rival.document, sideOf));
+    store.resolve(merge($state.snapshot(store.document), rival.document, sideOf));
     sides = {};
   }
 </script>
 
-<Modal open={rival !== undefined} permanent size="lg" title="Somebody saved this job before you" class="bg-card" classes={{ header: 'text-ink', body: 'text-ink' }}>
+<Modal
+  open={rival !== undefined}
+  permanent
+  size="lg"
+  title="Somebody saved this job before you"
+  class="bg-card"
+  classes={{ header: 'text-ink', body: 'text-ink' }}
+>
   <p>Nothing is lost. Choose for each field what should stand, then save.</p>
   <div class="max-h-[50vh] overflow-auto">
     <table class="w-full text-sm">
       <thead>
-        <tr class="text-left text-quiet"><th class="py-1 pe-3 font-normal">Field</th><th class="pe-3 font-normal">Yours</th><th class="font-normal">Saved by somebody else, revision {rival?.revision}</th></tr>
+        <tr class="text-left text-quiet"
+          ><th class="py-1 pe-3 font-normal">Field</th><th class="pe-3 font-normal">Yours</th><th class="font-normal"
+            >Saved by somebody else, revision {rival?.revision}</th
+          ></tr
+        >
       </thead>
       <tbody>
         {#each rows as row (row.path)}
@@ -34,7 +44,13 @@
             {#each ['mine', 'theirs'] as const as side (side)}
               <td class="pe-3">
                 <label class="flex min-h-11 items-center gap-2">
-                  <input type="radio" class="size-5" name={row.path} checked={sideOf(row.path) === side} onchange={() => (sides[row.path] = side)} />
+                  <input
+                    type="radio"
+                    class="size-5"
+                    name={row.path}
+                    checked={sideOf(row.path) === side}
+                    onchange={() => (sides[row.path] = side)}
+                  />
                   <span class="break-words">{row[side] || '(empty)'}</span>
                 </label>
               </td>

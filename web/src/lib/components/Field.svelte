@@ -15,7 +15,8 @@
   const said = $derived(error ? `${id}-error` : undefined);
 
   const getText = (): string => String(store.get(field.path) ?? '');
-  const setText = (value: string | number | undefined): void => store.set(field.path, value === undefined ? '' : String(value));
+  const setText = (value: string | number | undefined): void =>
+    store.set(field.path, value === undefined ? '' : String(value));
   const look = $derived(
     `min-h-11 bg-card text-ink text-base ${error ? 'border-stop! border-2' : 'border-gray-400! dark:border-gray-500!'}`,
   );
@@ -65,7 +66,9 @@
           bind:value={getText, setText}
         />
         {#if echo?.other}
-          <span class="pointer-events-none absolute inset-y-0 end-3 flex items-center text-sm text-quiet">{echo.other}</span>
+          <span class="pointer-events-none absolute inset-y-0 end-3 flex items-center text-sm text-quiet"
+            >{echo.other}</span
+          >
         {/if}
       </div>
     {/if}

@@ -23,9 +23,13 @@
         <div class="flex items-baseline gap-3 px-4 py-1.5" data-value={id}>
           <dt class="min-w-0 grow text-sm text-quiet">{label}</dt>
           <dd class={value.unit === '' ? 'text-right' : 'text-right whitespace-nowrap'}>
-            <Figure {label} {value} />{#if value.unit === 'currency'}<span class="text-sm text-quiet">&nbsp;{currency}</span>{/if}
+            <Figure {label} {value} />{#if value.unit === 'currency'}<span class="text-sm text-quiet"
+                >&nbsp;{currency}</span
+              >{/if}
           </dd>
-          {#if value.unit !== ''}<dd class="w-20 shrink-0 text-right text-sm whitespace-nowrap text-quiet">{value.other ?? ''}</dd>{/if}
+          {#if value.unit !== ''}<dd class="w-20 shrink-0 text-right text-sm whitespace-nowrap text-quiet">
+              {value.other ?? ''}
+            </dd>{/if}
         </div>
       {/each}
     </dl>

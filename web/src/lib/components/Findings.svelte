@@ -3,7 +3,8 @@
   import { stageTitles } from '@pilgrim/core/value-labels';
   import type { StageName } from '@pilgrim/core/stage-names';
 
-  let { findings, missing, base }: { findings: readonly Finding[]; missing: readonly Missing[]; base: string } = $props();
+  let { findings, missing, base }: { findings: readonly Finding[]; missing: readonly Missing[]; base: string } =
+    $props();
 
   const count = (severity: Finding['severity']): number => findings.filter((each) => each.severity === severity).length;
   const plural = (number: number, word: string): string => `${number} ${word}${number === 1 ? '' : 's'}`;
@@ -17,7 +18,7 @@
     return stage in stageTitles ? stage : 'situation';
   };
   const href = (field: string): string => `${base}/${stageOfField(field)}#field-${field.replaceAll('.', '-')}`;
-  const titleOf = (stage: string): string => stageTitles[stage as StageName] ?? stage;
+  const titleOf = (stage: string): string => stageTitles[stage as StageName];
 </script>
 
 <section aria-label="Findings" class="space-y-2 p-3">

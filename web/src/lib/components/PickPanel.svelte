@@ -16,7 +16,9 @@
 {#if details.motors}
   <section class="mt-6 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Motors that fit">
     <table class="w-full text-sm">
-      <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet">Motors that fit, ranked by {store.document.pick.prefer}</caption>
+      <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
+        >Motors that fit, ranked by {store.document.pick.prefer}</caption
+      >
       <thead>
         <tr class="text-left text-quiet">
           <th scope="col" class={head}>Motor</th>
@@ -32,7 +34,11 @@
         {#each details.motors.fits as motor (motor.item.id)}
           {@const chosen = motor.item.id === details.chosenMotor?.item.id}
           <tr class={`border-t ${chosen ? 'bg-wash' : ''}`} data-motor={motor.item.id}>
-            <th scope="row" class="px-3 py-2 text-left font-semibold whitespace-nowrap">{motor.item.name}<span class="block text-xs font-normal text-quiet">{motor.item.maker} · {motor.item.enclosure} · {motor.item.efficiencyClass}</span></th>
+            <th scope="row" class="px-3 py-2 text-left font-semibold whitespace-nowrap"
+              >{motor.item.name}<span class="block text-xs font-normal text-quiet"
+                >{motor.item.maker} · {motor.item.enclosure} · {motor.item.efficiencyClass}</span
+              ></th
+            >
             <td class="px-3 text-right">{motor.current.toFixed(1)}</td>
             <td class="px-3 text-right whitespace-nowrap">{percent(motor.item.efficiencyMinimum)}</td>
             <td class="px-3 text-right whitespace-nowrap">{whole(motor.item.price)} {currency}</td>
@@ -40,11 +46,21 @@
             <td class="px-3">{motor.reasons.join(', ')}</td>
             <td class="px-3 py-1 text-right">
               {#if chosen}<span class="text-sea">chosen</span>
-              {:else}<Button size="sm" color="alternative" class="text-ink! min-h-11" disabled={!hydrated} onclick={() => store.set('pick.motor', motor.item.id)}>Choose</Button>{/if}
+              {:else}<Button
+                  size="sm"
+                  color="alternative"
+                  class="min-h-11 text-ink!"
+                  disabled={!hydrated}
+                  onclick={() => store.set('pick.motor', motor.item.id)}>Choose</Button
+                >{/if}
             </td>
           </tr>
         {:else}
-          <tr><td colspan="7" class="px-4 py-3">No motor in the catalogue fits. The list below says why each was refused.</td></tr>
+          <tr
+            ><td colspan="7" class="px-4 py-3"
+              >No motor in the catalogue fits. The list below says why each was refused.</td
+            ></tr
+          >
         {/each}
       </tbody>
     </table>
@@ -55,7 +71,9 @@
   {@const { fits, byPower } = details.drives}
   <section class="mt-4 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Drives that fit">
     <table class="w-full text-sm">
-      <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet">Drives whose current covers the motor’s, the least costly first</caption>
+      <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
+        >Drives whose current covers the motor’s, the least costly first</caption
+      >
       <thead>
         <tr class="text-left text-quiet">
           <th scope="col" class={head}>Drive</th>
@@ -70,14 +88,22 @@
         {#each fits as drive (drive.item.id)}
           {@const chosen = drive.item.id === details.chosenDrive?.item.id}
           <tr class={`border-t ${chosen ? 'bg-wash' : ''}`} data-drive={drive.item.id}>
-            <th scope="row" class="px-3 py-2 text-left font-semibold whitespace-nowrap">{drive.item.name}<span class="block text-xs font-normal text-quiet">{drive.item.maker}</span></th>
+            <th scope="row" class="px-3 py-2 text-left font-semibold whitespace-nowrap"
+              >{drive.item.name}<span class="block text-xs font-normal text-quiet">{drive.item.maker}</span></th
+            >
             <td class="px-3 text-right">{drive.current.toFixed(1)}</td>
             <td class="px-3 text-right whitespace-nowrap">{percent(drive.used)}</td>
             <td class="px-3 text-right whitespace-nowrap">{whole(drive.item.price)} {currency}</td>
             <td class="px-3 text-right">{drive.item.leadDays}</td>
             <td class="px-3 py-1 text-right">
               {#if chosen}<span class="text-sea">chosen</span>
-              {:else}<Button size="sm" color="alternative" class="text-ink! min-h-11" disabled={!hydrated} onclick={() => store.set('pick.drive', drive.item.id)}>Choose</Button>{/if}
+              {:else}<Button
+                  size="sm"
+                  color="alternative"
+                  class="min-h-11 text-ink!"
+                  disabled={!hydrated}
+                  onclick={() => store.set('pick.drive', drive.item.id)}>Choose</Button
+                >{/if}
             </td>
           </tr>
         {/each}
@@ -86,7 +112,11 @@
     {#if byPower}
       <p class="border-t px-4 py-2 text-sm text-quiet">
         Cross-check by power: {byPower.item.name}, {byPower.current.toFixed(1)} A here —
-        {byPower.verdict === 'short' ? 'would have been short' : byPower.verdict === 'wasteful' ? 'would have been wasteful' : 'close enough'}.
+        {byPower.verdict === 'short'
+          ? 'would have been short'
+          : byPower.verdict === 'wasteful'
+            ? 'would have been wasteful'
+            : 'close enough'}.
       </p>
     {/if}
   </section>
@@ -95,7 +125,10 @@
 {#if details.starter}
   <section class="mt-4 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Starter">
     <table class="w-full text-sm">
-      <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet">Starter, {whole(details.starter.price)} {currency} · proposed, confirm the combination in the maker’s tested tables</caption>
+      <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
+        >Starter, {whole(details.starter.price)}
+        {currency} · proposed, confirm the combination in the maker’s tested tables</caption
+      >
       <tbody>
         {#each details.starter.parts as part (part.role)}
           <tr class="border-t first:border-t-0">
@@ -113,10 +146,20 @@
 {#if store.document.pick.motor || store.document.pick.drive}
   <Button
     color="alternative"
-    class="text-ink! mt-4 min-h-11"
+    class="mt-4 min-h-11 text-ink!"
     disabled={!hydrated}
-    onclick={() => store.setMany({ 'pick.motor': undefined, 'pick.drive': undefined })}>Let the ranking choose again</Button>
+    onclick={() => store.setMany({ 'pick.motor': undefined, 'pick.drive': undefined })}
+    >Let the ranking choose again</Button
+  >
 {/if}
 
-{#if details.motors}<RefusedList title="Motors refused, nearest misses first" refused={details.motors.refused} {hydrated} />{/if}
-{#if details.drives}<RefusedList title="Drives refused, nearest misses first" refused={details.drives.refused} {hydrated} />{/if}
+{#if details.motors}<RefusedList
+    title="Motors refused, nearest misses first"
+    refused={details.motors.refused}
+    {hydrated}
+  />{/if}
+{#if details.drives}<RefusedList
+    title="Drives refused, nearest misses first"
+    refused={details.drives.refused}
+    {hydrated}
+  />{/if}

@@ -33,7 +33,12 @@
     bind:value={getText, (value) => store.set('nameplate.asRead', value ?? '')}
   />
   <div class="mt-2 flex items-center gap-3">
-    <Button color="alternative" class="text-ink! min-h-11" disabled={!hydrated || getText().trim() === ''} onclick={readIt}>Read into the fields</Button>
+    <Button
+      color="alternative"
+      class="min-h-11 text-ink!"
+      disabled={!hydrated || getText().trim() === ''}
+      onclick={readIt}>Read into the fields</Button
+    >
     <p class="text-sm text-quiet" role="status">{outcome}</p>
   </div>
 </div>

@@ -11,7 +11,10 @@
 {#if steps.length > 0}
   <section class="rounded-lg border bg-card p-3 lg:col-span-2" aria-label="Power against flow">
     <h2 class="mb-2 text-sm font-semibold text-quiet">Electrical power against flow, hours as bars</h2>
-    <Chart option={profileChart(steps)} label="Electrical power against flow as controlled today and with speed control, with the hours a year as bars; the table below holds the figures." />
+    <Chart
+      option={profileChart(steps)}
+      label="Electrical power against flow as controlled today and with speed control, with the hours a year as bars; the table below holds the figures."
+    />
     <table class="mt-2 w-full text-sm">
       <caption class="sr-only">Power at each flow</caption>
       <thead>

@@ -11,13 +11,33 @@
 <section class="mt-6" aria-label="Hours at each flow">
   <h2 class="mb-2 text-sm font-semibold text-quiet">Hours a year at each flow</h2>
   <div class="space-y-2">
-    {#each points as _, index (index)}
+    {#each points.keys() as index (index)}
       <div class="flex items-start gap-2">
-        <div class="w-32"><Field {store} {hydrated} field={{ path: `profile.points.${index}.flow`, label: 'Flow', kind: 'text', placeholder: '70 %' }} /></div>
-        <div class="grow"><Field {store} {hydrated} field={{ path: `profile.points.${index}.hours`, label: 'Hours', kind: 'text', placeholder: '2000 h' }} /></div>
-        <Button color="alternative" class="text-ink! mt-6 min-h-11" disabled={!hydrated} aria-label={`Remove step ${index + 1}`} onclick={() => store.removePoint(index)}>Remove</Button>
+        <div class="w-32">
+          <Field
+            {store}
+            {hydrated}
+            field={{ path: `profile.points.${index}.flow`, label: 'Flow', kind: 'text', placeholder: '70 %' }}
+          />
+        </div>
+        <div class="grow">
+          <Field
+            {store}
+            {hydrated}
+            field={{ path: `profile.points.${index}.hours`, label: 'Hours', kind: 'text', placeholder: '2000 h' }}
+          />
+        </div>
+        <Button
+          color="alternative"
+          class="mt-6 min-h-11 text-ink!"
+          disabled={!hydrated}
+          aria-label={`Remove step ${index + 1}`}
+          onclick={() => store.removePoint(index)}>Remove</Button
+        >
       </div>
     {/each}
   </div>
-  <Button color="alternative" class="text-ink! mt-2 min-h-11" disabled={!hydrated} onclick={() => store.addPoint()}>Add a step</Button>
+  <Button color="alternative" class="mt-2 min-h-11 text-ink!" disabled={!hydrated} onclick={() => store.addPoint()}
+    >Add a step</Button
+  >
 </section>

@@ -17,11 +17,15 @@
     <h2 class="mb-1 text-sm font-semibold text-quiet">{title}</h2>
     <ul class="divide-y rounded-lg border bg-card text-sm">
       {#each refused.slice(0, shown) as item (item.id)}
-        <li class="flex flex-wrap gap-x-3 px-4 py-1.5"><span class="w-64 shrink-0">{item.name}</span><span class="text-quiet">{item.reason}</span></li>
+        <li class="flex flex-wrap gap-x-3 px-4 py-1.5">
+          <span class="w-64 shrink-0">{item.name}</span><span class="text-quiet">{item.reason}</span>
+        </li>
       {/each}
     </ul>
     {#if refused.length > shown}
-      <Button color="alternative" class="text-ink! mt-2 min-h-11" disabled={!hydrated} onclick={() => (shown += STEP)}>Show more of {refused.length}</Button>
+      <Button color="alternative" class="mt-2 min-h-11 text-ink!" disabled={!hydrated} onclick={() => (shown += STEP)}
+        >Show more of {refused.length}</Button
+      >
     {/if}
   </section>
 {/if}

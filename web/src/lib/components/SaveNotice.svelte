@@ -3,9 +3,8 @@
 
   let { store }: { store: JobStore } = $props();
 
-  const time = $derived(store.savedAt?.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }));
   const texts = $derived({
-    saved: `${time ? `Saved ${time}` : 'Saved'} · rev ${store.revision}`,
+    saved: `${store.savedAt ? `Saved ${store.savedAt}` : 'Saved'} · rev ${store.revision}`,
     saving: 'Saving …',
     waiting: 'Not sent: kept in this browser, trying again',
     conflict: 'Saved by somebody else too',

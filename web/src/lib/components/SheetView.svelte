@@ -13,13 +13,21 @@
   <header class="border-b pb-3">
     <p class="text-sm text-quiet">{sheet.site}</p>
     <h2 class="text-xl font-bold">{sheet.title}</h2>
-    <p class={`mt-1 text-base font-semibold ${stops.length > 0 ? 'text-stop' : sheet.ready ? 'text-good' : 'text-caution'}`} data-testid="decision">
-      {stops.length > 0 ? '■' : sheet.ready ? '✓' : '△'} {sheet.decision}
+    <p
+      class={`mt-1 text-base font-semibold ${stops.length > 0 ? 'text-stop' : sheet.ready ? 'text-good' : 'text-caution'}`}
+      data-testid="decision"
+    >
+      {stops.length > 0 ? '■' : sheet.ready ? '✓' : '△'}
+      {sheet.decision}
     </p>
   </header>
 
   {#each stops as stop, index (index)}
-    <p class="mt-3 border-s-4 border-s-stop bg-stop-wash px-3 py-2 text-sm"><strong>Stop.</strong> {stop.message} {stop.clear}</p>
+    <p class="mt-3 border-s-4 border-s-stop bg-stop-wash px-3 py-2 text-sm">
+      <strong>Stop.</strong>
+      {stop.message}
+      {stop.clear}
+    </p>
   {/each}
 
   <div class="mt-4 grid gap-x-8 gap-y-4 sm:grid-cols-2">
@@ -31,7 +39,9 @@
             <div class="flex gap-3 py-0.5 text-sm">
               <dt class="grow text-quiet">{row.label}</dt>
               <dd class="text-right">
-                <span class={row.origin === 'estimated' ? 'italic' : ''}>{row.text}</span>{#if row.other}<span class="text-quiet">&nbsp;· {row.other}</span>{/if}
+                <span class={row.origin === 'estimated' ? 'italic' : ''}>{row.text}</span>{#if row.other}<span
+                    class="text-quiet">&nbsp;· {row.other}</span
+                  >{/if}
               </dd>
             </div>
           {/each}
@@ -42,19 +52,28 @@
 
   {#if sheet.reasons.length > 0}
     <h3 class="mt-4 border-b text-sm font-semibold text-quiet">Why</h3>
-    <ul class="mt-1 list-disc ps-5 text-sm">{#each sheet.reasons as reason (reason)}<li>{reason}</li>{/each}</ul>
+    <ul class="mt-1 list-disc ps-5 text-sm">
+      {#each sheet.reasons as reason (reason)}<li>{reason}</li>{/each}
+    </ul>
   {/if}
   {#if others.length > 0}
     <h3 class="mt-4 border-b text-sm font-semibold text-quiet">Findings still open</h3>
     <ul class="mt-1 space-y-1 text-sm">
       {#each others as finding, index (index)}
-        <li><strong class={finding.severity === 'caution' ? 'text-caution' : 'text-sea'}>{finding.severity === 'caution' ? 'Caution' : 'Note'}.</strong> {finding.message} <span class="text-quiet">{finding.basis}</span></li>
+        <li>
+          <strong class={finding.severity === 'caution' ? 'text-caution' : 'text-sea'}
+            >{finding.severity === 'caution' ? 'Caution' : 'Note'}.</strong
+          >
+          {finding.message} <span class="text-quiet">{finding.basis}</span>
+        </li>
       {/each}
     </ul>
   {/if}
   {#if sheet.missing.length > 0}
     <h3 class="mt-4 border-b text-sm font-semibold text-quiet">Not known</h3>
-    <ul class="mt-1 list-disc ps-5 text-sm">{#each sheet.missing as missing (missing)}<li>{missing}</li>{/each}</ul>
+    <ul class="mt-1 list-disc ps-5 text-sm">
+      {#each sheet.missing as missing (missing)}<li>{missing}</li>{/each}
+    </ul>
   {/if}
   {#if sheet.note}<p class="mt-4 text-sm whitespace-pre-line">{sheet.note}</p>{/if}
 

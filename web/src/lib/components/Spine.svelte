@@ -27,9 +27,14 @@
           data-stage={name}
           data-state={state}
         >
-          <span class={`mt-0.5 flex size-5 shrink-0 items-center justify-center rounded-full text-xs ${colours[state]}`} aria-hidden="true">{marks[state]}</span>
+          <span
+            class={`mt-0.5 flex size-5 shrink-0 items-center justify-center rounded-full text-xs ${colours[state]}`}
+            aria-hidden="true">{marks[state]}</span
+          >
           <span class="min-w-0">
-            <span class="block text-sm leading-5 font-semibold">{stageTitles[name]}<span class="sr-only">, {said[state]}</span></span>
+            <span class="block text-sm leading-5 font-semibold"
+              >{stageTitles[name]}<span class="sr-only">, {said[state]}</span></span
+            >
             <span class="block truncate text-xs leading-4 text-quiet" title={summary}>{summary || '–'}</span>
           </span>
         </a>

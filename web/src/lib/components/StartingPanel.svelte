@@ -9,7 +9,9 @@
 {#if solution.details.starting.length > 0}
   <section class="mt-6 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Ways to start">
     <table class="w-full text-sm">
-      <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet">Ways to start, the least costly first</caption>
+      <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
+        >Ways to start, the least costly first</caption
+      >
       <thead>
         <tr class="text-left text-quiet">
           <th scope="col" class="px-4 py-1.5 font-normal">Way</th>
@@ -22,7 +24,9 @@
       <tbody>
         {#each solution.details.starting as way (way.method)}
           <tr class={`border-t align-top ${way.method === chosen ? 'bg-wash' : ''}`} data-method={way.method}>
-            <th scope="row" class="px-4 py-2 text-left font-semibold">{way.method}{#if way.method === chosen}<span class="font-normal text-sea">&nbsp;· chosen</span>{/if}</th>
+            <th scope="row" class="px-4 py-2 text-left font-semibold"
+              >{way.method}{#if way.method === chosen}<span class="font-normal text-sea">&nbsp;· chosen</span>{/if}</th
+            >
             <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.current}</td>
             <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.torque}</td>
             <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.dip}</td>

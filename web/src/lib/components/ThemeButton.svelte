@@ -11,6 +11,15 @@
   }
 </script>
 
-<button type="button" class="flex size-11 items-center justify-center rounded-full border hover:bg-wash" disabled={!hydrated} onclick={turn} aria-label="Light or dark" title="Light or dark">
-  <svg viewBox="0 0 24 24" class="size-5 fill-current" aria-hidden="true"><path d="M12 3a9 9 0 1 0 0 18V3Z" /><circle cx="12" cy="12" r="8" class="fill-none stroke-current stroke-2" /></svg>
+<button
+  type="button"
+  class="flex size-11 items-center justify-center rounded-full border hover:bg-wash"
+  disabled={!hydrated}
+  onclick={turn}
+  aria-label="Light or dark"
+  title="Light or dark"
+>
+  <svg viewBox="0 0 24 24" class="size-5 fill-current" aria-hidden="true"
+    ><path d="M12 3a9 9 0 1 0 0 18V3Z" /><circle cx="12" cy="12" r="8" class="fill-none stroke-current stroke-2" /></svg
+  >
 </button>

@@ -1,3 +1,17 @@
+<script lang="ts" module>
+  const names: Readonly<Record<string, string>> = {
+    '\\eta': 'η',
+    '\\eta_t': 'ηₜ',
+    '\\cos\\varphi': 'cos φ',
+    '\\eta_{class}': 'η class',
+    '\\vartheta': 'ambient, °C',
+    '\\theta': 'rise, K',
+  };
+
+  /** A TeX symbol as plain text for the table of figures. */
+  const plain = (symbol: string): string => names[symbol] ?? symbol.replaceAll(/[\\{}]/g, '').replaceAll('_', ' ');
+</script>
+
 <script lang="ts">
   import { tick } from 'svelte';
   import { closeWorking, working } from './working.svelte';
@@ -65,7 +79,9 @@
       <!-- eslint-disable-next-line svelte/no-at-html-tags -->
       <div class="my-2 overflow-x-auto text-base">{@html formula}</div>
     {/if}
-    <p class="text-base"><strong>{value.text}</strong>{#if value.other}<span class="text-gray-300">&nbsp;· {value.other}</span>{/if}</p>
+    <p class="text-base">
+      <strong>{value.text}</strong>{#if value.other}<span class="text-gray-300">&nbsp;· {value.other}</span>{/if}
+    </p>
     {#if value.working.inputs.length > 0}
       <table class="my-2 w-full">
         <caption class="sr-only">Figures put in</caption>
@@ -86,17 +102,3 @@
     <button type="button" class="mt-2 min-h-11 underline" onclick={closeWorking}>Close</button>
   </div>
 {/if}
-
-<script lang="ts" module>
-  const names: Readonly<Record<string, string>> = {
-    '\\eta': 'η',
-    '\\eta_t': 'ηₜ',
-    '\\cos\\varphi': 'cos φ',
-    '\\eta_{class}': 'η class',
-    '\\vartheta': 'ambient, °C',
-    '\\theta': 'rise, K',
-  };
-
-  /** A TeX symbol as plain text for the table of figures. */
-  const plain = (symbol: string): string => names[symbol] ?? symbol.replaceAll(/[\\{}]/g, '').replaceAll('_', ' ');
-</script>

@@ -13,13 +13,19 @@ type Leaves = Record<string, unknown>;
 /** Every leaf of a document by its path; lists count as one leaf, since their steps belong together. */
 function leaves(value: unknown, path = ''): Leaves {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return { [path]: value };
-  return Object.assign({}, ...Object.entries(value).map(([key, each]) => leaves(each, path === '' ? key : `${path}.${key}`))) as Leaves;
+  return Object.assign(
+    {},
+    ...Object.entries(value).map(([key, each]) => leaves(each, path === '' ? key : `${path}.${key}`)),
+  ) as Leaves;
 }
 
 function show(value: unknown): string {
   if (value === undefined) return '';
-  if (!Array.isArray(value)) return String(value);
-  return value.map((each) => (typeof each === 'object' && each !== null ? Object.values(each).join(' at ') : String(each))).join('; ');
+  if (typeof value === 'string') return value;
+  if (Array.isArray(value)) return value.map(show).join('; ');
+  return typeof value === 'object' && value !== null
+    ? Object.values(value).map(show).join(' for ')
+    : JSON.stringify(value);
 }
 
 /** The fields in which two versions of a job differ. */

@@ -15,6 +15,7 @@ interface Kept {
   readonly document: Job;
 }
 
+const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 const SAVE_AFTER = 700;
 const RETRY_AFTER = [1000, 2000, 4000, 8000, 15_000];
 const UNDO_DEPTH = 200;
@@ -25,7 +26,7 @@ export class JobStore {
   solution = $state.raw() as Solution;
   revision = $state(0);
   saveState = $state<SaveState>('saved');
-  savedAt = $state<Date>();
+  savedAt = $state('');
   refusal = $state('');
   rival = $state.raw<Rival>();
   undoable = $state(0);
@@ -36,6 +37,7 @@ export class JobStore {
   #timer: ReturnType<typeof setTimeout> | undefined;
   #attempts = 0;
   #dirty = false;
+  #sending: Promise<void> = Promise.resolve();
 
   constructor(id: string, revision: number, document: Job, solution: Solution) {
     this.id = id;
@@ -52,7 +54,7 @@ export class JobStore {
       this.document = kept.document;
       this.#changed();
     } else {
-      this.rival = { revision: this.revision, document: $state.snapshot(this.document) as Job };
+      this.rival = { revision: this.revision, document: this.#plain() };
       this.document = kept.document;
       this.revision = kept.base;
       this.saveState = 'conflict';
@@ -110,7 +112,9 @@ export class JobStore {
     this.#changed();
   }
 
-  async readPlate(text: string): Promise<{ fields: Record<string, string>; ignored: readonly string[]; school: 'NEMA' | 'IEC' }> {
+  async readPlate(
+    text: string,
+  ): Promise<{ fields: Record<string, string>; ignored: readonly string[]; school: 'NEMA' | 'IEC' }> {
     return this.#solver.readPlate(text);
   }
 
@@ -124,10 +128,16 @@ export class JobStore {
     this.#changed();
   }
 
-  /** Sends what is waiting now rather than after the pause. */
-  async flush(): Promise<void> {
+  /** Sends what is waiting now rather than after the pause; whether all is saved then. */
+  async flush(): Promise<boolean> {
     clearTimeout(this.#timer);
     await this.#save();
+    return this.saved;
+  }
+
+  /** The document as plain JSON, without reactivity. */
+  #plain(): Job {
+    return $state.snapshot(this.document);
   }
 
   #remember(path: string): void {
@@ -145,7 +155,7 @@ export class JobStore {
   }
 
   #solve(): void {
-    void this.#solver.solve($state.snapshot(this.document) as Job).then((solution) => {
+    void this.#solver.solve(this.#plain()).then((solution) => {
       if (solution) this.solution = solution;
     });
   }
@@ -156,10 +166,16 @@ export class JobStore {
     this.#timer = setTimeout(() => void this.#save(), delay);
   }
 
-  async #save(): Promise<void> {
-    if (!this.#dirty) return;
+  /** One at a time: a second save waits for the first and then builds on its revision. */
+  #save(): Promise<void> {
+    this.#sending = this.#sending.then(() => this.#send());
+    return this.#sending;
+  }
+
+  async #send(): Promise<void> {
+    if (!this.#dirty || this.saveState === 'conflict') return;
     this.#dirty = false;
-    const document = $state.snapshot(this.document) as Job;
+    const document = this.#plain();
     let response: Response;
     try {
       response = await fetch(`/api/jobs/${this.id}`, {
@@ -168,15 +184,20 @@ export class JobStore {
         body: JSON.stringify({ base: this.revision, document }),
       });
     } catch {
-      return this.#waitAndRetry();
+      this.#waitAndRetry();
+      return;
     }
-    if (response.status === 409) return this.#meet((await response.json()) as Rival);
-    if (response.status >= 500) return this.#waitAndRetry();
-    if (!response.ok) return this.#refused(response);
+    if (response.status === 409) this.#meet((await response.json()) as Rival);
+    else if (response.status >= 500) this.#waitAndRetry();
+    else if (response.ok) await this.#accepted(response);
+    else await this.#refused(response);
+  }
+
+  async #accepted(response: Response): Promise<void> {
     this.revision = ((await response.json()) as { revision: number }).revision;
     this.#attempts = 0;
     this.refusal = '';
-    this.savedAt = new Date();
+    this.savedAt = clock.format();
     if (this.#dirty) this.#saveIn(SAVE_AFTER);
     else {
       this.saveState = 'saved';
@@ -197,7 +218,10 @@ export class JobStore {
   }
 
   async #refused(response: Response): Promise<void> {
-    const body = (await response.json().catch(() => ({}))) as { issues?: { path: string; message: string }[]; message?: string };
+    const body = (await response.json().catch(() => ({}))) as {
+      issues?: { path: string; message: string }[];
+      message?: string;
+    };
     const first = body.issues?.[0];
     this.refusal = first ? `${first.path}: ${first.message}` : (body.message ?? 'The server did not take it.');
     this.saveState = 'refused';
@@ -209,7 +233,7 @@ export class JobStore {
 
   /** Kept in this browser until the server has it. */
   #keep(): void {
-    const kept: Kept = { base: this.revision, document: $state.snapshot(this.document) as Job };
+    const kept: Kept = { base: this.revision, document: this.#plain() };
     try {
       localStorage.setItem(this.#key, JSON.stringify(kept));
     } catch {

@@ -17,8 +17,19 @@ export interface FieldDefinition {
   readonly show?: (job: Job) => boolean;
 }
 
-const text = (path: string, label: string, placeholder = ''): FieldDefinition => ({ path, label, kind: 'text', placeholder });
-const area = (path: string, label: string, placeholder = ''): FieldDefinition => ({ path, label, kind: 'area', placeholder, wide: true });
+const text = (path: string, label: string, placeholder = ''): FieldDefinition => ({
+  path,
+  label,
+  kind: 'text',
+  placeholder,
+});
+const area = (path: string, label: string, placeholder = ''): FieldDefinition => ({
+  path,
+  label,
+  kind: 'area',
+  placeholder,
+  wide: true,
+});
 const LONG_OPTION = 16;
 const select = (path: string, label: string, options: readonly Option[]): FieldDefinition => ({
   path,
@@ -57,10 +68,17 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
       { ...text('title', 'Title', 'What it drives'), wide: true },
       when(text('situation.life', 'How long the old motor lived', '3 years'), replacing),
       when(
-        select('situation.failureMode', 'How it failed', named('bearing', 'winding phase to phase', 'winding single-phased', 'ground', 'rotor', 'shaft', 'unknown')),
+        select(
+          'situation.failureMode',
+          'How it failed',
+          named('bearing', 'winding phase to phase', 'winding single-phased', 'ground', 'rotor', 'shaft', 'unknown'),
+        ),
         replacing,
       ),
-      when(area('situation.changed', 'What changed before it failed', 'New belt, washed down, drive added …'), replacing),
+      when(
+        area('situation.changed', 'What changed before it failed', 'New belt, washed down, drive added …'),
+        replacing,
+      ),
       when(check('situation.explained', 'The cause was found and removed'), replacing),
       text('site', 'Site', ''),
       select('school', 'Rules and units', [
@@ -178,13 +196,20 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
   protection: {
     lead: 'Overload from the nameplate; conductors and short-circuit device from the table.',
     fields: [
-      select('protection.device', 'Short-circuit device', named('inverse time breaker', 'dual element fuse', 'nontime delay fuse')),
+      select(
+        'protection.device',
+        'Short-circuit device',
+        named('inverse time breaker', 'dual element fuse', 'nontime delay fuse'),
+      ),
       select('protection.conductor', 'Conductor', named('copper', 'aluminium')),
     ],
   },
   money: {
     lead: 'What the energy costs either way, at the guaranteed minimum efficiency.',
-    fields: [text('money.energyPrice', 'Price of energy', '0.11 per kWh'), text('money.years', 'Years counted', '10 years')],
+    fields: [
+      text('money.energyPrice', 'Price of energy', '0.11 per kWh'),
+      text('money.years', 'Years counted', '10 years'),
+    ],
   },
   handover: {
     lead: 'The sheet that goes to purchasing, the electrician and the auditor.',

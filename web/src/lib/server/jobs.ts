@@ -75,7 +75,9 @@ export async function loadJob(id: string): Promise<StoredJob> {
   });
   if (!row) error(404, 'There is no such job.');
   const { engine, ...job } = row;
-  return engine === ENGINE ? job : { ...job, result: JSON.stringify(snapshot(await solveNow(JSON.parse(job.document) as Job))) };
+  return engine === ENGINE
+    ? job
+    : { ...job, result: JSON.stringify(snapshot(await solveNow(JSON.parse(job.document) as Job))) };
 }
 
 export async function solveNow(job: Job): Promise<Solution> {

@@ -30,7 +30,9 @@ function withoutNulls(value: unknown): unknown {
   if (typeof value === 'string') return value.replaceAll('\u0000', '');
   if (Array.isArray(value)) return value.map(withoutNulls);
   if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(Object.entries(value).map(([key, each]) => [key.replaceAll('\u0000', ''), withoutNulls(each)]));
+  return Object.fromEntries(
+    Object.entries(value).map(([key, each]) => [key.replaceAll('\u0000', ''), withoutNulls(each)]),
+  );
 }
 
 export const readJob = (request: Request): Promise<Read<Job>> => readJson(request, jobSchema);

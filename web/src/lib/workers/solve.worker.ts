@@ -2,10 +2,10 @@
 import { emptyCatalogue, solve, type Catalogue, type Job, type Solution } from '@pilgrim/core';
 import { readPlate, type PlateReading } from '@pilgrim/core/nameplate/read-plate';
 
-export type Question = { readonly kind: 'solve'; readonly job: Job } | { readonly kind: 'plate'; readonly text: string };
+export type Question =
+  { readonly kind: 'solve'; readonly job: Job } | { readonly kind: 'plate'; readonly text: string };
 export type Answer =
-  | { readonly kind: 'solved'; readonly solution: Solution }
-  | { readonly kind: 'plate'; readonly reading: PlateReading };
+  { readonly kind: 'solved'; readonly solution: Solution } | { readonly kind: 'plate'; readonly reading: PlateReading };
 
 let catalogue: Promise<Catalogue> | undefined;
 

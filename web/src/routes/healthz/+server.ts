@@ -10,7 +10,10 @@ export async function GET(): Promise<Response> {
       return row?.version ?? 0;
     });
     const current = version === SCHEMA_VERSION;
-    return json({ database: 'up', migration: version, expected: SCHEMA_VERSION, current }, { status: current ? 200 : 503 });
+    return json(
+      { database: 'up', migration: version, expected: SCHEMA_VERSION, current },
+      { status: current ? 200 : 503 },
+    );
   } catch {
     return json({ database: 'away', expected: SCHEMA_VERSION, current: false }, { status: 503 });
   }

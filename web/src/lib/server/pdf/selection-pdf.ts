@@ -6,7 +6,9 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 
 const require = createRequire(import.meta.url);
 const face = (weight: number, style: string): string =>
-  require.resolve(`@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-${style}.woff`);
+  require.resolve(
+    `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-${style}.woff`,
+  );
 
 let ready = false;
 
@@ -14,7 +16,12 @@ let ready = false;
 function prepare(): void {
   if (ready) return;
   pdfmake.setFonts({
-    Atkinson: { normal: face(400, 'normal'), bold: face(700, 'normal'), italics: face(400, 'italic'), bolditalics: face(700, 'italic') },
+    Atkinson: {
+      normal: face(400, 'normal'),
+      bold: face(700, 'normal'),
+      italics: face(400, 'italic'),
+      bolditalics: face(700, 'italic'),
+    },
   });
   pdfmake.setUrlAccessPolicy(() => false);
   ready = true;
@@ -38,9 +45,9 @@ const substitutes: Readonly<Record<string, string>> = {
   '‑': '-',
   '\u202f': '\u00a0',
 };
-const LATIN = /[\u0000-\u00ff\u0131\u0152\u0153\u02bb-\u02dc\u2000-\u206f\u20ac\u2122\u2212]/;
+const LATIN = /[\n\u0020-\u00ff\u0131\u0152\u0153\u02bb-\u02dc\u2000-\u206f\u20ac\u2122\u2212]/;
 const printable = (text: string): string =>
-  [...text].map((char) => substitutes[char] ?? (LATIN.test(char) ? char : '?')).join('');
+  Array.from(text, (char) => substitutes[char] ?? (LATIN.test(char) ? char : '?')).join('');
 
 const QUIET = '#575b5c';
 const colours = { stop: '#a01c2c', caution: '#8a5a00', note: '#12566b' } as const;
@@ -68,7 +75,14 @@ const section = (part: SheetSection, width: number): Content => ({
           },
         ]),
       },
-      layout: { hLineWidth: () => 0, vLineWidth: () => 0, paddingTop: () => 0.3, paddingBottom: () => 0.3, paddingLeft: () => 0, paddingRight: () => 0 },
+      layout: {
+        hLineWidth: () => 0,
+        vLineWidth: () => 0,
+        paddingTop: () => 0.3,
+        paddingBottom: () => 0.3,
+        paddingLeft: () => 0,
+        paddingRight: () => 0,
+      },
     },
   ],
   margin: [0, 0, 0, 6],
@@ -76,7 +90,9 @@ const section = (part: SheetSection, width: number): Content => ({
 });
 
 const bullets = (title: string, lines: readonly string[], width: number): Content[] =>
-  lines.length === 0 ? [] : [{ text: title, style: 'heading' }, rule(width), { ul: lines.map(printable), margin: [0, 0, 0, 6] }];
+  lines.length === 0
+    ? []
+    : [{ text: title, style: 'heading' }, rule(width), { ul: lines.map(printable), margin: [0, 0, 0, 6] }];
 
 function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: number): TDocumentDefinitions {
   const pageWidth = (paper === 'a4' ? 595.28 : 612) - 80;
@@ -92,7 +108,11 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
     styles: { heading: { bold: true, fontSize: 8.5, margin: [0, 2, 0, 0] } },
     footer: (page, pages) => ({
       columns: [
-        { text: printable(`${sheet.title} · revision ${revision}${sheet.preparedBy ? ` · prepared by ${sheet.preparedBy}` : ''}`) },
+        {
+          text: printable(
+            `${sheet.title} · revision ${revision}${sheet.preparedBy ? ` · prepared by ${sheet.preparedBy}` : ''}`,
+          ),
+        },
         { text: `${page} of ${pages}`, alignment: 'right' },
       ],
       margin: [40, 10, 40, 0],
@@ -130,8 +150,12 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
             {
               ul: others.map((finding) => ({
                 text: [
-                  { text: finding.severity === 'caution' ? 'Caution. ' : 'Note. ', bold: true, color: colours[finding.severity] },
-                  printable(`${finding.message} (${finding.basis})`),
+                  {
+                    text: finding.severity === 'caution' ? 'Caution. ' : 'Note. ',
+                    bold: true,
+                    color: colours[finding.severity],
+                  },
+                  { text: printable(`${finding.message} (${finding.basis})`) },
                 ],
               })),
               margin: [0, 0, 0, 6],
@@ -165,7 +189,11 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
 }
 
 /** The selection sheet as a PDF with its fonts embedded, on the site’s paper. */
-export async function selectionPdf(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: number): Promise<Uint8Array<ArrayBuffer>> {
+export async function selectionPdf(
+  sheet: SelectionSheet,
+  paper: 'letter' | 'a4',
+  revision: number,
+): Promise<Uint8Array<ArrayBuffer>> {
   prepare();
   const buffer = await pdfmake.createPdf(definition(sheet, paper, revision)).getBuffer();
   return new Uint8Array(buffer);

@@ -8,6 +8,8 @@ export const POST: RequestHandler = async ({ request }) => {
   const read = await readJob(request);
   if ('refusal' in read) return read.refusal;
   const solution = await solveNow(read.value);
-  const issues = Object.entries(solution.fields).flatMap(([path, { error }]) => (error ? [{ path, message: error }] : []));
+  const issues = Object.entries(solution.fields).flatMap(([path, { error }]) =>
+    error ? [{ path, message: error }] : [],
+  );
   return issues.length > 0 ? refuse(422, issues) : json(solution);
 };

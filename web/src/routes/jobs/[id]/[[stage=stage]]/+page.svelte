@@ -61,14 +61,27 @@
 <svelte:window {onkeydown} />
 
 <header class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b bg-card px-4 py-2">
-  <a href="/" class="flex items-center gap-2 text-lg font-bold"><img src="/favicon.svg" alt="" class="size-7" />Pilgrim</a>
+  <a href="/" class="flex items-center gap-2 text-lg font-bold"
+    ><img src="/favicon.svg" alt="" class="size-7" />Pilgrim</a
+  >
   <p class="min-w-0 grow truncate text-sm text-quiet" title={`${store.document.site} › ${name}`}>
-    {#if store.document.site}<span>{store.document.site} ›&nbsp;</span>{/if}<strong class="text-base text-ink">{name}</strong>
+    {#if store.document.site}<span>{store.document.site} ›&nbsp;</span>{/if}<strong class="text-base text-ink"
+      >{name}</strong
+    >
   </p>
   <SaveNotice {store} />
-  <button type="button" class="min-h-11 rounded-full border px-3 text-sm hover:bg-wash disabled:text-quiet" disabled={!hydrated || store.undoable === 0} onclick={() => store.undo()}>Undo</button>
+  <button
+    type="button"
+    class="min-h-11 rounded-full border px-3 text-sm hover:bg-wash disabled:text-quiet"
+    disabled={!hydrated || store.undoable === 0}
+    onclick={() => store.undo()}>Undo</button
+  >
   <ThemeButton {hydrated} />
-  <a href={`${base}/sheet`} class="flex min-h-11 items-center rounded-lg bg-primary-700 px-4 text-sm font-semibold text-white hover:bg-primary-800">Selection sheet</a>
+  <a
+    href={`${base}/sheet`}
+    class="flex min-h-11 items-center rounded-lg bg-primary-700 px-4 text-sm font-semibold text-white hover:bg-primary-800"
+    >Selection sheet</a
+  >
 </header>
 
 <TrainStrip train={store.solution.train} {base} />
@@ -97,9 +110,13 @@
     </div>
     <p class="mt-6 flex flex-wrap gap-3">
       {#if next}
-        <a class="flex min-h-11 items-center rounded-lg border px-4 text-sea hover:bg-wash" href={`${base}/${next}`}>Next: {stageTitles[next]}</a>
+        <a class="flex min-h-11 items-center rounded-lg border px-4 text-sea hover:bg-wash" href={`${base}/${next}`}
+          >Next: {stageTitles[next]}</a
+        >
       {:else}
-        <a class="flex min-h-11 items-center rounded-lg border px-4 text-sea hover:bg-wash" href={`${base}/sheet`}>Open the selection sheet</a>
+        <a class="flex min-h-11 items-center rounded-lg border px-4 text-sea hover:bg-wash" href={`${base}/sheet`}
+          >Open the selection sheet</a
+        >
       {/if}
     </p>
   </main>

@@ -18,15 +18,16 @@
   async function open(event: MouseEvent, href: string): Promise<void> {
     if (store.saved) return;
     event.preventDefault();
-    await store.flush();
-    if (store.saved) location.assign(href);
+    if (await store.flush()) location.assign(href);
   }
 </script>
 
 <svelte:head><title>Selection sheet · {sheet.title} · Pilgrim</title></svelte:head>
 
 <header class="no-print flex flex-wrap items-center gap-3 border-b bg-card px-4 py-2">
-  <a href="/" class="flex items-center gap-2 text-lg font-bold"><img src="/favicon.svg" alt="" class="size-7" />Pilgrim</a>
+  <a href="/" class="flex items-center gap-2 text-lg font-bold"
+    ><img src="/favicon.svg" alt="" class="size-7" />Pilgrim</a
+  >
   <a class="flex min-h-11 grow items-center text-sea underline" href={`${base}/handover`}>Back to the job</a>
   <SaveNotice {store} />
   {#each files as { name, label }, index (name)}

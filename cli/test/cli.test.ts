@@ -1,0 +1,95 @@
+import { spawnSync } from 'node:child_process';
+import { dirname } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from 'vitest';
+
+const main = `${dirname(dirname(fileURLToPath(import.meta.url)))}/src/main.ts`;
+
+interface Issue {
+  path: string;
+  message: string;
+}
+
+function pilgrim(args: string[], input: string) {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', main, ...args], {
+    input,
+    encoding: 'utf8',
+  });
+  return {
+    status,
+    output: () =>
+      JSON.parse(stdout) as {
+        values: Record<string, { value: unknown }>;
+        points: { shaftTorque: number }[];
+        title: string;
+      },
+    issues: () => JSON.parse(stderr) as Issue[],
+  };
+}
+
+describe('pilgrim', () => {
+  it('decodes a plate at the voltage and frequency it is connected to', () => {
+    const { status, output } = pilgrim(
+      ['decode', '--volts', '230', '--hz', '60', '-'],
+      'HP 25 RPM 1760 V 230/460 A 64/32 SF 1.15',
+    );
+    expect(status).toBe(0);
+    expect(output().values['nameplate.ratedCurrent']?.value).toBe(64);
+    expect(output().values['protection.overloadCurrent']?.value).toBe(80);
+  });
+
+  it('takes the highest voltage on the plate where none is given', () => {
+    expect(
+      pilgrim(['decode', '-'], 'HP 25 RPM 1760 V 230/460 A 64/32').output().values['nameplate.ratedCurrent']?.value,
+    ).toBe(32);
+  });
+
+  it('solves a job with the demo catalogue', () => {
+    const job = {
+      nameplate: { power: '15 hp', voltages: '460', currents: '19', frequency: '60', speed: '1770', frame: '254T' },
+      supply: { voltage: '480 V', frequency: '60 Hz' },
+    };
+    const { status, output } = pilgrim(['solve', '-'], JSON.stringify(job));
+    expect(status).toBe(0);
+    expect(output().values['pick.motor']?.value).toMatch(/15 hp 4-pole 254T/);
+  });
+
+  it('gives steady points of a circuit', () => {
+    const circuit = {
+      r1: 0.641,
+      x1: 1.106,
+      xm: 26.3,
+      r2: 0.332,
+      x2: 0.464,
+      volts: 460,
+      hz: 60,
+      poles: 4,
+      rotationalLoss: 1100,
+      slips: [0.022],
+    };
+    // Chapman, Electric Machinery Fundamentals, Example 7-3: 56.9 N·m
+    expect(pilgrim(['machine', '-'], JSON.stringify(circuit)).output().points[0]?.shaftTorque).toBeCloseTo(56.84, 1);
+  });
+
+  it.each([
+    ['half a file', ['solve', '-'], '{"nameplate":{"pow', '-'],
+    ['an unknown field', ['solve', '-'], '{"colour":1}', ''],
+    ['an unknown unit', ['solve', '-'], '{"nameplate":{"power":"15 fr"}}', 'nameplate.power'],
+    ['an absurd value', ['solve', '-'], '{"load":{"torque":"-5 N·m"}}', 'load.torque'],
+    ['an absurd voltage', ['decode', '--volts', 'many', '-'], 'HP 25 V 460', 'supply.voltage'],
+    ['an empty plate', ['decode', '-'], '', 'plate'],
+    ['no such file', ['solve', '/nowhere.json'], '', '/nowhere.json'],
+    ['no command', [], '', ''],
+    ['an unknown flag', ['solve', '--fast', '-'], '{}', ''],
+    ['a circuit without sense', ['machine', '-'], '{"r1":-1}', 'r1'],
+  ])('refuses %s with exit code 2 and issues as JSON', (_, args, input, path) => {
+    const { status, issues } = pilgrim(args, input);
+    expect(status).toBe(2);
+    expect(issues()[0]?.path).toBe(path);
+    expect(issues()[0]?.message.length).toBeGreaterThan(5);
+  });
+
+  it('publishes its schemas', () => {
+    expect(pilgrim(['schema', 'job'], '').output().title).toBe('Pilgrim job');
+  });
+});

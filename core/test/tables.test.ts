@@ -1,0 +1,88 @@
+/** The recalled tables against relations that are published or physical, so that a mistyped cell shows. */
+import { describe, expect, it } from 'vitest';
+import { guaranteedMinimum } from '../src/motor/efficiency-class.ts';
+import { sameRating, standardPowers } from '../src/motor/standard-power.ts';
+import {
+  codeLetters,
+  energyEfficient,
+  iecEfficiency,
+  motorCurrent,
+  nominalEfficiency,
+  premiumEfficient,
+} from '../src/tables/index.ts';
+import { cellValue } from '../src/tables/table.ts';
+import { quantity } from '../src/value.ts';
+import coefficients from './cases/iec-60034-30-1-50hz-coefficients.json' with { type: 'json' };
+
+describe('IEC 60034-30-1 at 50 Hz', () => {
+  it('reproduces from the standard’s own interpolation formula, 0.75 to 200 kW, within its rounding', () => {
+    let checked = 0;
+    for (const { class: name, poles, a, b, c, d } of coefficients.rows) {
+      for (const row of iecEfficiency.rows.filter((each) => each['class'] === name)) {
+        const kw = Number(row['kw']);
+        const printed = iecEfficiency.number(row, `p${poles}`);
+        if (kw < 0.75 || kw > 200 || printed === undefined) continue;
+        const x = Math.log10(kw);
+        expect(Math.abs(a * x ** 3 + b * x ** 2 + c * x + d - printed)).toBeLessThan(0.061);
+        checked++;
+      }
+    }
+    expect(checked).toBeGreaterThan(250);
+  });
+});
+
+describe('NEC Table 430.250', () => {
+  it('keeps the voltage ratios of its columns: 460 V takes half the current of 230 V', () => {
+    for (const row of motorCurrent.rows) {
+      const [v230, v460] = [motorCurrent.number(row, 'v230'), motorCurrent.number(row, 'v460')];
+      if (v230 !== undefined && v460 !== undefined) expect(v460 / v230).toBeCloseTo(0.5, 1);
+    }
+  });
+});
+
+describe('MG 1 efficiencies', () => {
+  it('are all steps of Table 12-10, premium never below energy efficient', () => {
+    const steps = new Set(nominalEfficiency.rows.map((row) => row['nominal']));
+    for (const row of premiumEfficient.rows) {
+      const older = energyEfficient.row(Number(row['hp']));
+      for (const column of Object.keys(row).filter((each) => each.startsWith('p'))) {
+        const premium = premiumEfficient.number(row, column);
+        if (premium === undefined) continue;
+        expect(steps, `${row['hp']} hp ${column}`).toContain(premium);
+        expect(premium).toBeGreaterThanOrEqual(energyEfficient.number(older, column) ?? 0);
+      }
+    }
+  });
+
+  it('give the guaranteed minimum of Table 12-10: 92.4 % nominal guarantees 91.0 % (MG 1 12.58.2)', () => {
+    const nominal = quantity(0.924, 'fraction', 'NEMA', { source: 'test' });
+    expect(guaranteedMinimum(nominal, 11190, 'NEMA')?.value).toBeCloseTo(0.91, 6);
+  });
+
+  it('IEC tolerance is 15 % of the loss to 150 kW and 10 % above (IEC 60034-1)', () => {
+    const nominal = quantity(0.9, 'fraction', 'IEC', { source: 'test' });
+    expect(guaranteedMinimum(nominal, 11e3, 'IEC')?.value).toBeCloseTo(0.885, 9);
+    expect(guaranteedMinimum(nominal, 200e3, 'IEC')?.value).toBeCloseTo(0.89, 9);
+  });
+});
+
+describe('provenance', () => {
+  it('every cell says it was recalled, and an unsure cell says why', () => {
+    const sure = cellValue(motorCurrent, motorCurrent.row(25), 'v460', 'current', 'NEMA');
+    expect(sure).toMatchObject({ value: 34, origin: 'recalled' });
+    expect(sure?.working.note).toBeUndefined();
+    const unsure = cellValue(energyEfficient, energyEfficient.row(250), 'p4_enclosed', 'fraction', 'NEMA', 0.01);
+    expect(unsure?.working.note).toMatch(/unsure/);
+  });
+
+  it('the code letters have no gaps', () => {
+    const starts = codeLetters.rows.map((row) => Number(row['kva_per_hp_min']));
+    expect(starts).toEqual(starts.toSorted((a, b) => a - b));
+  });
+
+  it('15 hp and 11 kW are one size, 15 hp and 20 hp are not', () => {
+    expect(sameRating(15 * 745.7, 11_000)).toBe(true);
+    expect(sameRating(15 * 745.7, 20 * 745.7)).toBe(false);
+    expect(standardPowers('IEC')).toContain(11_000);
+  });
+});

@@ -1,0 +1,62 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './web/svelte.config.js';
+
+/** What each room may not import; design: core is pure, SQL lives on the server only. */
+const forbid = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
+const node = {
+  group: ['node:*', 'fs', 'path', 'postgres', 'pino', 'pdfmake'],
+  message: 'core and the browser do not touch Node, files or the database.',
+};
+const screen = {
+  group: ['svelte', 'svelte/*', '$app/*', '$lib/*', 'echarts', 'echarts/*', 'flowbite*'],
+  message: 'Only web/ draws.',
+};
+const upward = { group: ['@pilgrim/cli*', '@pilgrim/web*', '@pilgrim/db*'], message: 'core stands alone.' };
+const clock = [
+  'error',
+  { selector: "NewExpression[callee.name='Date']", message: 'core has no clock.' },
+  { selector: "CallExpression[callee.object.name='Date']", message: 'core has no clock.' },
+  {
+    selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']",
+    message: 'core has no randomness but seeded.',
+  },
+];
+
+export default ts.config(
+  { ignores: ['**/build/', '**/.svelte-kit/', '**/node_modules/', '.data/', 'test-results/'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.ts', '**/*.svelte'],
+    extends: [...ts.configs.strictTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, extraFileExtensions: ['.svelte'] } },
+    rules: {
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-confusing-void-expression': [
+        'error',
+        { ignoreArrowShorthand: true, ignoreVoidOperator: true },
+      ],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-meaningless-void-operator': 'off',
+    },
+  },
+  ...svelte.configs.recommended,
+  {
+    files: ['**/*.svelte', '**/*.svelte.ts'],
+    languageOptions: { parserOptions: { parser: ts.parser, svelteConfig }, globals: globals.browser },
+    rules: { 'svelte/no-navigation-without-resolve': 'off', 'prefer-const': 'off' },
+  },
+  { files: ['scripts/**/*.mjs', '*.js', 'web/*.js'], languageOptions: { globals: globals.node } },
+  { files: ['core/src/**/*.ts'], rules: { ...forbid(node, screen, upward), 'no-restricted-syntax': clock } },
+  { files: ['cli/**/*.ts', 'db/**/*.ts'], rules: forbid(screen) },
+  {
+    files: ['web/src/**/*.{ts,svelte}'],
+    ignores: ['web/src/lib/server/**', 'web/src/hooks.server.ts', 'web/src/routes/**/+*server.ts'],
+    rules: forbid(node, { group: ['$lib/server/*', '@pilgrim/db*'], message: 'Only the server may.' }),
+  },
+  prettier,
+  ...svelte.configs.prettier,
+);

@@ -1,0 +1,89 @@
+// npm test: everything from nothing, on its own database and port. The demo's data is never touched.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { ensureBuild, prepareDatabase, serve } from './lib/app.mjs';
+import { Failure, main } from './lib/failure.mjs';
+import { ensurePackages } from './lib/packages.mjs';
+import { freePort, installDebian, startDatabase } from './lib/postgres.mjs';
+import { root } from './lib/root.mjs';
+
+const CHROMIUM = '/usr/bin/chromium';
+const results = `${root}/test-results`;
+const tally = { passed: 0, failed: 0 };
+
+function run(title, command, args, env = {}) {
+  process.stdout.write(`\n── ${title}\n`);
+  const started = Date.now();
+  const { status } = spawnSync(command, args, {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
+  process.stdout.write(
+    `── ${title}: ${status === 0 ? 'ok' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(0)} s\n`,
+  );
+  return status === 0;
+}
+
+/** A step without tests of its own counts as one. */
+const step = (title, command, args) => void tally[run(title, command, args) ? 'passed' : 'failed']++;
+const npm = (title, script) => step(title, 'npm', ['run', '-s', script]);
+
+/** Adds a runner's own counts; a runner that left none failed as a whole. */
+function count(file, ok, read) {
+  const { passed, failed } = existsSync(file) ? read(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: 0 };
+  tally.passed += passed;
+  tally.failed += failed + (!ok && failed === 0 ? 1 : 0);
+}
+
+function ensureChromium() {
+  if (existsSync(CHROMIUM)) return;
+  if (process.getuid?.() !== 0) throw new Failure('Chromium is not installed. Run: sudo apt-get install -y chromium');
+  process.stderr.write('Installing Chromium …\n');
+  installDebian(['chromium']);
+}
+
+async function browserTests() {
+  const database = await startDatabase('test', { fresh: true });
+  try {
+    prepareDatabase(database.url, { demo: true });
+    const app = await serve({ port: await freePort(), databaseUrl: database.url, quiet: true });
+    try {
+      const file = `${results}/browser.json`;
+      const env = { PILGRIM_URL: app.origin, PILGRIM_ROOT: root };
+      const ok = run('browser tests', 'npx', ['playwright', 'test', '-c', 'web/test/playwright.config.ts'], env);
+      count(file, ok, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }));
+    } finally {
+      await app.stop();
+    }
+  } finally {
+    database.stop();
+  }
+}
+
+await main(async () => {
+  rmSync(results, { recursive: true, force: true });
+  mkdirSync(results, { recursive: true });
+  ensurePackages();
+  ensureChromium();
+  npm('format', 'format:check');
+  npm('types', 'types');
+  npm('lint', 'lint');
+  npm('unused code', 'unused');
+  const unitFile = `${results}/unit.json`;
+  const ok = run('unit tests', 'npx', [
+    'vitest',
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile=${unitFile}`,
+  ]);
+  count(unitFile, ok, (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }));
+  ensureBuild();
+  await browserTests();
+  process.exitCode = tally.failed === 0 ? 0 : 1;
+}).finally(() => {
+  process.stdout.write(
+    `\n${tally.passed} passed, ${tally.failed + (process.exitCode && tally.failed === 0 ? 1 : 0)} failed\n`,
+  );
+});

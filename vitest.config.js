@@ -1,0 +1,7 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    include: ['core/test/**/*.test.ts', 'cli/test/**/*.test.ts', 'db/test/**/*.test.ts', 'web/test/**/*.test.ts'],
+  },
+});

@@ -1,0 +1,53 @@
+/** What the browser tests share: opening pages once scripts have arrived, reading figures, starting jobs. */
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Locator, type Page } from '@playwright/test';
+
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await page.waitForSelector('html[data-hydrated]');
+}
+
+export const openStage = async (page: Page, stage: string): Promise<void> => {
+  await page.locator(`[data-stage="${stage}"]`).click();
+  await expect(page.locator(`[data-stage="${stage}"]`)).toHaveAttribute('aria-current', 'step');
+};
+
+export const field = (page: Page, path: string): Locator => page.locator(`#field-${path.replaceAll('.', '-')}`);
+export const figure = (page: Page, id: string): Locator => page.locator(`[data-value="${id}"] button`);
+export const finding = (page: Page, code: string): Locator => page.locator(`[data-finding="${code}"]`).first();
+export const saved = (page: Page): Promise<void> =>
+  expect(page.locator('[data-save="saved"]')).toBeVisible({ timeout: 20_000 });
+
+export async function fill(page: Page, values: Readonly<Record<string, string>>): Promise<void> {
+  for (const [path, text] of Object.entries(values)) await field(page, path).fill(text);
+}
+
+/** Starts a job from the home page and returns its address. */
+export async function startJob(page: Page, kind: string, tag: string, title: string): Promise<string> {
+  await visit(page, '/');
+  await page.getByLabel('What is asked').selectOption(kind);
+  await page.getByLabel('Tag', { exact: true }).fill(tag);
+  await page.getByLabel('What it drives').fill(title);
+  await page.getByLabel('Site', { exact: true }).fill('Fenhallow Board Mill');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.waitForURL(/\/jobs\/[0-9a-f-]+\//);
+  await page.waitForSelector('html[data-hydrated]');
+  return page.url().replace(/\/[a-z]+$/, '');
+}
+
+/** The id of a demo job, by its tag on the home page. */
+export async function demoJob(page: Page, tag: string): Promise<string> {
+  await visit(page, '/');
+  const href = await page.getByRole('link', { name: tag }).first().getAttribute('href');
+  return href ?? '';
+}
+
+/** No violation of WCAG 2.2 A and AA that axe can find. */
+export async function accessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(
+    violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.target.join(' ')).join(' | ')}`),
+  ).toEqual([]);
+}

@@ -1,0 +1,29 @@
+import { defineConfig } from '@playwright/test';
+
+/** Run by scripts/test.mjs, which starts a database and the built application of its own. */
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  workers: 1,
+  timeout: 45_000,
+  expect: { timeout: 8000 },
+  reporter: [['list'], ['json', { outputFile: '../../test-results/browser.json' }]],
+  outputDir: '../../test-results/browser',
+  use: {
+    baseURL: process.env['PILGRIM_URL'] ?? '',
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});
