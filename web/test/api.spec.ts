@@ -7,7 +7,10 @@ interface Issues {
 
 test('bad requests are answered 4xx with the field, never 500', async ({ request }) => {
   const solve = (data: string | object) =>
-    request.post('/api/solve', { data, headers: { 'content-type': 'application/json' } });
+    request.post('/api/solve', {
+      data: Buffer.from(typeof data === 'string' ? data : JSON.stringify(data)),
+      headers: { 'content-type': 'application/json' },
+    });
   const cases: readonly (readonly [string | object, number, string])[] = [
     ['{"nameplate":', 400, ''],
     ['', 400, ''],

@@ -6,8 +6,9 @@ const database = (what: 'start' | 'stop'): void =>
   void execFileSync(process.execPath, ['scripts/database.mjs', what, 'test'], { cwd: process.env['PILGRIM_ROOT'] });
 
 test('two people save the same job: the second is told and loses nothing', async ({ page, browser }) => {
+  const context = await browser.newContext({ baseURL: process.env['PILGRIM_URL'] ?? '' });
   const job = await startJob(page, 'replace', 'T-400', 'Shared job');
-  const other = await browser.newPage();
+  const other = await context.newPage();
   await visit(other, `${job}/nameplate`);
 
   await field(page, 'nameplate.power').fill('20 hp');
@@ -29,7 +30,7 @@ test('two people save the same job: the second is told and loses nothing', async
   await expect(field(page, 'nameplate.power')).toHaveValue('25 hp');
   await expect(field(page, 'nameplate.speed')).toHaveValue('1765 rpm');
   await expect(field(page, 'nameplate.frame')).toHaveValue('256T');
-  await other.close();
+  await context.close();
 });
 
 test('the database restarts in the middle of work: typing goes on and is saved when it is back', async ({ page }) => {

@@ -175,7 +175,10 @@ function readLine(list: readonly Token[], put: Put, ignore: (word: string) => vo
     if (label === 'skip') return void ignore(`${list[at]?.text ?? ''} ${value}`);
     const after = list[at + 2];
     if (wantsNumber && after?.kind === 'unit' && (after.unit === '%' || after.unit === '°C')) used.add(at + 2);
-    put(label, label === 'ambient' ? `${value} °C` : label === 'frame' ? value + tail(at + 2) : value);
+    put(
+      label,
+      label === 'ambient' ? `${value} °C` : label === 'frame' && /^\d+$/.test(value) ? value + tail(at + 2) : value,
+    );
   }
 
   /** A frame may be broken into number and letters: `254 T`. */

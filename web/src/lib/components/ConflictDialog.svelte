@@ -24,6 +24,7 @@
   permanent
   size="lg"
   title="Somebody saved this job before you"
+  aria-label="Somebody saved this job before you"
   class="bg-card"
   classes={{ header: 'text-ink', body: 'text-ink' }}
 >

@@ -14,7 +14,7 @@
 </script>
 
 {#if details.motors}
-  <section class="mt-6 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Motors that fit">
+  <section class="relative mt-6 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Motors that fit">
     <table class="w-full text-sm">
       <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
         >Motors that fit, ranked by {store.document.pick.prefer}</caption
@@ -69,7 +69,7 @@
 
 {#if details.drives}
   {@const { fits, byPower } = details.drives}
-  <section class="mt-4 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Drives that fit">
+  <section class="relative mt-4 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Drives that fit">
     <table class="w-full text-sm">
       <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
         >Drives whose current covers the motor’s, the least costly first</caption
@@ -123,7 +123,7 @@
 {/if}
 
 {#if details.starter}
-  <section class="mt-4 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Starter">
+  <section class="relative mt-4 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Starter">
     <table class="w-full text-sm">
       <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
         >Starter, {whole(details.starter.price)}

@@ -7,7 +7,7 @@
 </script>
 
 {#if solution.details.starting.length > 0}
-  <section class="mt-6 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Ways to start">
+  <section class="relative mt-6 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Ways to start">
     <table class="w-full text-sm">
       <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
         >Ways to start, the least costly first</caption

@@ -92,7 +92,7 @@
   <main id="main" class="min-w-0 p-4" onfocusin={() => store.warm()}>
     <h1 class="text-xl font-bold">{stageTitles[stage]}</h1>
     <p class="mb-4 text-quiet">{sheet.lead}</p>
-    <div class="grid items-start gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+    <div class="grid grid-cols-[minmax(0,1fr)] items-start gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <div>
         {#key stage}
           {#if stage === 'nameplate'}<PlateText {store} {hydrated} />{/if}
@@ -105,7 +105,7 @@
       <Figures values={store.solution.values} {stage} currency={store.document.currency} />
       {#if stage === 'profile'}<ProfileChart steps={store.solution.details.profile} />{/if}
       {#if stage === 'starting'}<StartingPanel solution={store.solution} />{/if}
-      {#if stage === 'pick'}<div class="lg:col-span-2"><PickPanel {store} {hydrated} /></div>{/if}
+      {#if stage === 'pick'}<div class="min-w-0 lg:col-span-2"><PickPanel {store} {hydrated} /></div>{/if}
       {#if stage === 'protection' || stage === 'handover'}<div class="lg:col-span-2"><Cautions /></div>{/if}
     </div>
     <p class="mt-6 flex flex-wrap gap-3">

@@ -1,0 +1,105 @@
+// npm run bench: speed against named references in the same run. Never part of npm test.
+import { chromium } from '@playwright/test';
+import { spawn, spawnSync } from 'node:child_process';
+import { setTimeout as wait } from 'node:timers/promises';
+import { gzipSync } from 'node:zlib';
+import { ensureBuild, prepareDatabase, serve } from './lib/app.mjs';
+import { Failure, main } from './lib/failure.mjs';
+import { ensurePackages } from './lib/packages.mjs';
+import { freePort, startDatabase } from './lib/postgres.mjs';
+import { root } from './lib/root.mjs';
+
+const SECONDS = 5;
+const results = [];
+const report = (name, value, limit, unit, better) => {
+  const ok = better === 'lower' ? value <= limit : value >= limit;
+  results.push(ok);
+  process.stdout.write(`${ok ? 'ok  ' : 'MISS'} ${name}: ${value.toFixed(2)} ${unit} (limit ${limit})\n`);
+};
+
+/** Builds the yardstick and serves it on a port of its own. */
+async function serveBare(databaseUrl) {
+  const folder = `${root}/scripts/bench/bare`;
+  const vite = `${root}/node_modules/vite/bin/vite.js`;
+  const { status, stderr } = spawnSync(process.execPath, [vite, 'build'], { cwd: folder, encoding: 'utf8' });
+  if (status !== 0) throw new Failure(`The yardstick did not build: ${stderr}`);
+  const port = await freePort();
+  const env = { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: databaseUrl };
+  const child = spawn(process.execPath, [`${folder}/build/index.js`], { cwd: folder, env, stdio: 'ignore' });
+  const origin = `http://127.0.0.1:${port}`;
+  for (let tries = 0; tries < 100; tries++) {
+    if ((await fetch(`${origin}/row`).catch(() => undefined))?.ok) break;
+    await wait(50);
+  }
+  return { origin, stop: () => child.kill('SIGTERM') };
+}
+
+/** Gzipped bytes of every script a first visit loads before anybody touches the page. */
+async function scriptBytes(browser, url) {
+  const page = await browser.newPage();
+  let bytes = 0;
+  const pending = [];
+  page.on('response', (response) => {
+    if (response.request().resourceType() !== 'script') return;
+    pending.push(response.body().then((body) => (bytes += gzipSync(body).length)));
+  });
+  await page.goto(url, { waitUntil: 'networkidle' });
+  await Promise.all(pending);
+  await page.close();
+  return bytes;
+}
+
+/** Requests answered in a second by one server process, eight at a time. */
+async function throughput(url) {
+  const until = Date.now() + SECONDS * 1000;
+  let done = 0;
+  const client = async () => {
+    while (Date.now() < until) {
+      const response = await fetch(url);
+      await response.text();
+      if (!response.ok) throw new Failure(`${url} answered ${response.status}`);
+      done++;
+    }
+  };
+  await Promise.all(Array.from({ length: 8 }, client));
+  return done / SECONDS;
+}
+
+await main(async () => {
+  ensurePackages();
+  ensureBuild();
+  const solve = spawnSync(process.execPath, ['--import', 'tsx', `${root}/scripts/bench/solve.ts`], { cwd: root, encoding: 'utf8' });
+  if (solve.status !== 0) throw new Failure(solve.stderr);
+  report('full solve with the demo catalogue, median', Number(solve.stdout), 4, 'ms', 'lower');
+
+  const database = await startDatabase('bench', { fresh: true });
+  try {
+    prepareDatabase(database.url, { demo: true });
+    const app = await serve({ port: await freePort(), databaseUrl: database.url, quiet: true });
+    let bare;
+    try {
+      bare = await serveBare(database.url);
+      const home = await (await fetch(app.origin)).text();
+      const job = `${app.origin}${/\/jobs\/[0-9a-f-]+/.exec(home)?.[0]}/nameplate`;
+      const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+      const own = await scriptBytes(browser, job);
+      const reference = await scriptBytes(browser, bare.origin);
+      await browser.close();
+      process.stdout.write(`     job page ${own} B, bare page ${reference} B of script, gzipped\n`);
+      report('script of the job page over a bare SvelteKit + Flowbite page', own / reference, 1.6, '×', 'lower');
+
+      await throughput(`${bare.origin}/row`); // warm up both
+      await throughput(job);
+      const row = await throughput(`${bare.origin}/row`);
+      const page = await throughput(job);
+      process.stdout.write(`     job page ${page.toFixed(0)}/s, bare route with one query ${row.toFixed(0)}/s\n`);
+      report('server-rendered job page over a bare route with one query', page / row, 1 / 3, '×', 'higher');
+    } finally {
+      bare?.stop();
+      await app.stop();
+    }
+  } finally {
+    database.stop();
+  }
+  if (results.includes(false)) throw new Failure('A bench missed its limit.');
+});
