@@ -10,7 +10,7 @@ export function stateOf(solution: Solution): { state: JobState; decision: string
   return { state: solution.stages.handover.summary === '' ? 'open' : 'ready', decision };
 }
 
-const KEPT = 8;
+const KEPT = 3;
 
 /** What is kept of a solution with each revision: all of it but the tails of the long lists of catalogue items. */
 export function snapshot(solution: Solution): JSONValue {

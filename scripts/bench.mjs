@@ -24,7 +24,13 @@ async function serveBare(databaseUrl) {
   const { status, stderr } = spawnSync(process.execPath, [vite, 'build'], { cwd: folder, encoding: 'utf8' });
   if (status !== 0) throw new Failure(`The yardstick did not build: ${stderr}`);
   const port = await freePort();
-  const env = { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: databaseUrl };
+  const env = {
+    ...process.env,
+    NODE_ENV: 'production',
+    HOST: '127.0.0.1',
+    PORT: String(port),
+    DATABASE_URL: databaseUrl,
+  };
   const child = spawn(process.execPath, [`${folder}/build/index.js`], { cwd: folder, env, stdio: 'ignore' });
   const origin = `http://127.0.0.1:${port}`;
   for (let tries = 0; tries < 100; tries++) {
@@ -68,7 +74,10 @@ async function throughput(url) {
 await main(async () => {
   ensurePackages();
   ensureBuild();
-  const solve = spawnSync(process.execPath, ['--import', 'tsx', `${root}/scripts/bench/solve.ts`], { cwd: root, encoding: 'utf8' });
+  const solve = spawnSync(process.execPath, ['--import', 'tsx', `${root}/scripts/bench/solve.ts`], {
+    cwd: root,
+    encoding: 'utf8',
+  });
   if (solve.status !== 0) throw new Failure(solve.stderr);
   report('full solve with the demo catalogue, median', Number(solve.stdout), 4, 'ms', 'lower');
 
@@ -81,7 +90,10 @@ await main(async () => {
       bare = await serveBare(database.url);
       const home = await (await fetch(app.origin)).text();
       const job = `${app.origin}${/\/jobs\/[0-9a-f-]+/.exec(home)?.[0]}/nameplate`;
-      const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+      const browser = await chromium.launch({
+        executablePath: '/usr/bin/chromium',
+        args: ['--no-sandbox', '--disable-gpu'],
+      });
       const own = await scriptBytes(browser, job);
       const reference = await scriptBytes(browser, bare.origin);
       await browser.close();

@@ -7,6 +7,8 @@ export default {
   kit: {
     adapter: adapter(),
     csp: {
+      // Hashes rather than nonces, so that a rendered page can be held (see hooks.server.ts).
+      mode: 'hash',
       directives: {
         'default-src': ['self'],
         'script-src': ['self'],

@@ -1,6 +1,7 @@
 <script lang="ts">
   import '@fontsource-variable/atkinson-hyperlegible-next';
   import '../app.css';
+  import ThemeProvider from 'flowbite-svelte/ThemeProvider.svelte';
   import { onMount, type Snippet } from 'svelte';
 
   let { children }: { children: Snippet } = $props();
@@ -10,4 +11,5 @@
 </script>
 
 <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-card focus:p-3">To the main part</a>
-{@render children()}
+<!-- Without a theme in context every Flowbite part raises and catches an error while it renders. -->
+<ThemeProvider theme={{}}>{@render children()}</ThemeProvider>

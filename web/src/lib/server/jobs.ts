@@ -63,6 +63,13 @@ export const findItems = (search: string): Promise<FoundItem[]> =>
       order by name limit 20`,
   );
 
+/** The newest revision of a job, or undefined where there is no such job. */
+export const currentRevision = (id: string): Promise<number | undefined> =>
+  withDatabase(async (sql) => {
+    const [row] = await sql<{ revision: number }[]>`select revision from jobs where id = ${id}`;
+    return row?.revision;
+  });
+
 /** A job at its newest revision; 404 where there is none. A result of an older engine is solved afresh. */
 export async function loadJob(id: string): Promise<StoredJob> {
   if (!UUID.test(id)) error(404, 'There is no such job.');
@@ -75,9 +82,8 @@ export async function loadJob(id: string): Promise<StoredJob> {
   });
   if (!row) error(404, 'There is no such job.');
   const { engine, ...job } = row;
-  return engine === ENGINE
-    ? job
-    : { ...job, result: JSON.stringify(snapshot(await solveNow(JSON.parse(job.document) as Job))) };
+  if (engine === ENGINE) return job;
+  return { ...job, result: JSON.stringify(snapshot(await solveNow(JSON.parse(job.document) as Job))) };
 }
 
 export async function solveNow(job: Job): Promise<Solution> {
