@@ -26,7 +26,8 @@
   {#if field.kind === 'check'}
     <Checkbox
       {id}
-      class="min-h-11 text-base text-ink"
+      class="size-6"
+      classes={{ div: 'min-h-11 text-base font-normal text-ink' }}
       disabled={!hydrated}
       bind:checked={() => store.get(field.path) === true, (value) => store.set(field.path, value)}
     >

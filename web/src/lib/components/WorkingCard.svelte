@@ -34,17 +34,22 @@
     const { shown } = working;
     if (!shown) return;
     formula = '';
-    void render(shown.value.working.formula);
-    void tick().then(() => {
-      const box = shown.anchor.getBoundingClientRect();
-      const height = card?.offsetHeight ?? 200;
-      const left = Math.max(8, Math.min(box.left, innerWidth - WIDTH - 8));
-      const below = box.bottom + 8;
-      const top = below + height > innerHeight ? Math.max(8, box.top - height - 8) : below;
-      place = `left:${left}px; top:${top}px`;
+    void render(shown.value.working.formula).then(async () => {
+      await tick();
+      put(shown.anchor);
       card?.focus();
     });
   });
+
+  /** Under its figure where there is room, else above it. */
+  function put(anchor: HTMLElement): void {
+    const box = anchor.getBoundingClientRect();
+    const height = card?.offsetHeight ?? 200;
+    const left = Math.max(8, Math.min(box.left, innerWidth - WIDTH - 8));
+    const below = box.bottom + 8;
+    const top = below + height > innerHeight ? Math.max(8, box.top - height - 8) : below;
+    place = `left:${left}px; top:${top}px`;
+  }
 
   async function render(tex: string): Promise<void> {
     if (tex === '') return;
@@ -77,7 +82,7 @@
     {#if formula}
       <!-- KaTeX escapes its input; the TeX comes from the core, never from a user. -->
       <!-- eslint-disable-next-line svelte/no-at-html-tags -->
-      <div class="my-2 overflow-x-auto text-base">{@html formula}</div>
+      <div class="overflow-x-auto py-3 text-base">{@html formula}</div>
     {/if}
     <p class="text-base">
       <strong>{value.text}</strong>{#if value.other}<span class="text-gray-300">&nbsp;· {value.other}</span>{/if}
