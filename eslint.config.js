@@ -27,7 +27,7 @@ const clock = [
 ];
 
 export default ts.config(
-  { ignores: ['**/build/', '**/.svelte-kit/', '**/node_modules/', '.data/', 'test-results/'] },
+  { ignores: ['**/build/', '**/.svelte-kit/', '**/node_modules/', '.data/', 'test-results/', 'scripts/bench/bare/'] },
   js.configs.recommended,
   {
     files: ['**/*.ts', '**/*.svelte'],
@@ -50,6 +50,7 @@ export default ts.config(
     rules: { 'svelte/no-navigation-without-resolve': 'off', 'prefer-const': 'off' },
   },
   { files: ['scripts/**/*.mjs', '*.js', 'web/*.js'], languageOptions: { globals: globals.node } },
+  { files: ['web/static/*.js'], languageOptions: { globals: globals.browser } },
   { files: ['core/src/**/*.ts'], rules: { ...forbid(node, screen, upward), 'no-restricted-syntax': clock } },
   { files: ['cli/**/*.ts', 'db/**/*.ts'], rules: forbid(screen) },
   {

@@ -74,7 +74,7 @@ async function throughput(url) {
 await main(async () => {
   ensurePackages();
   ensureBuild();
-  const solve = spawnSync(process.execPath, ['--import', 'tsx', `${root}/scripts/bench/solve.ts`], {
+  const solve = spawnSync(process.execPath, ['--import', 'tsx', `${root}/scripts/bench/solve.mjs`], {
     cwd: root,
     encoding: 'utf8',
   });

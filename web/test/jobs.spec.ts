@@ -172,13 +172,16 @@ test('bad input is met at the field and nothing typed is lost', async ({ page })
 
 test('what is typed before the scripts arrive is kept', async ({ page }) => {
   const job = await startJob(page, 'replace', 'T-310', 'Early typist');
-  await page.route('**/*.js', async (route) => {
-    await new Promise((done) => setTimeout(done, 1500));
+  let release = (): void => undefined;
+  const released = new Promise<void>((done) => (release = done));
+  await page.route('**/_app/**/*.js', async (route) => {
+    await released;
     await route.continue();
   });
   await page.goto(`${job}/nameplate`, { waitUntil: 'commit' });
   await field(page, 'nameplate.power').fill('40 hp');
   await expect(page.locator('html[data-hydrated]')).toHaveCount(0);
+  release();
   await page.waitForSelector('html[data-hydrated]');
   await expect(field(page, 'nameplate.power')).toHaveValue('40 hp');
   await expect(figure(page, 'nameplate.power')).toHaveText('40\u00a0hp');

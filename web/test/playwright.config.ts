@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
   workers: 1,
-  timeout: 45_000,
+  timeout: 90_000,
   expect: { timeout: 8000 },
   reporter: [['list'], ['json', { outputFile: '../../test-results/browser.json' }]],
   outputDir: '../../test-results/browser',

@@ -5,7 +5,7 @@ import { demoSites } from '../../db/demo/jobs.ts';
 
 const catalogue = demoCatalogue();
 const jobs = demoSites.flatMap((site) => site.jobs.map((job) => emptyJob({ school: site.school, ...job })));
-const times: number[] = [];
+const times = [];
 for (let round = 0; round < 60; round++) {
   for (const job of jobs) {
     const start = performance.now();
