@@ -26,7 +26,7 @@ await main(async () => {
   const own = process.env.DATABASE_URL ? undefined : await startDatabase('demo');
   const databaseUrl = process.env.DATABASE_URL ?? own.url;
   try {
-    prepareDatabase(databaseUrl, { demo: own !== undefined });
+    prepareDatabase(databaseUrl, { demo: true });
     ensureBuild();
     const app = await serve({ port, databaseUrl });
     process.stdout.write(`Pilgrim is at ${app.origin}\n`);
