@@ -40,7 +40,7 @@ const housingTexts: Readonly<Record<HousingCode, string>> = {
 
 /** Where it has to live: which enclosure and housing may stand there and what heat and thin air take away. */
 export function place({ job, given, practice }: Brief, load: LoadResult): PlaceResult {
-  const { findings, missing, flag } = notebook('place');
+  const { findings, missing, flag, need } = notebook('place');
   const { school } = job;
   const at = job.place;
   const ambient =
@@ -54,6 +54,9 @@ export function place({ job, given, practice }: Brief, load: LoadResult): PlaceR
     given.place.altitude ??
     quantity(0, 'altitude', school, { origin: 'estimated', source: PRACTICE, note: 'Below 1000 m is assumed.' });
 
+  if (!given.place.ambient) {
+    need('place.ambient', 'Hottest ambient; until it is typed, 40 °C and an area that is not hazardous are assumed');
+  }
   if (at.hazardous !== 'no') {
     flag({
       code: 'place.hazardous',

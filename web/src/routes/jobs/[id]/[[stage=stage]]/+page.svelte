@@ -64,7 +64,7 @@
   <a href="/" class="flex items-center gap-2 text-lg font-bold"
     ><img src="/favicon.svg" alt="" class="size-7" />Pilgrim</a
   >
-  <p class="min-w-0 grow truncate text-sm text-quiet" title={`${store.document.site} › ${name}`}>
+  <p class="min-w-0 flex-1 basis-48 truncate text-sm text-quiet" title={`${store.document.site} › ${name}`}>
     {#if store.document.site}<span>{store.document.site} ›&nbsp;</span>{/if}<strong class="text-base text-ink"
       >{name}</strong
     >
