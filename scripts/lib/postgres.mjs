@@ -1,7 +1,16 @@
 // A private PostgreSQL on loopback, with a password, in a data folder of the project.
 import { spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  accessSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { dirname } from 'node:path';
 import { Failure } from './failure.mjs';
@@ -66,6 +75,7 @@ function clusterFolder(name) {
 function makeFolder(folder, mode) {
   try {
     mkdirSync(folder, { recursive: true, mode });
+    accessSync(folder, constants.W_OK);
   } catch (error) {
     throw new Failure(
       `The folder ${folder} cannot be written (${error.code}). Make it writable or start Pilgrim elsewhere.`,
