@@ -206,7 +206,7 @@ export function protection(
     flag({
       code: 'protection.ambient-not-counted',
       severity: 'note',
-      message: 'The conductor size holds for 30 °C, three conductors in a raceway and 75 °C terminals.',
+      message: 'The conductor size holds for 30 °C, three conductors in a raceway and 75 °C terminals.',
       basis: 'NEC Table 310.16, 110.14(C) (recalled from memory)',
       clear: 'Correct it for ambient, bundling and terminals by the code in force.',
     });

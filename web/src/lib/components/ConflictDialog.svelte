@@ -2,6 +2,7 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import Modal from 'flowbite-svelte/Modal.svelte';
   import { differences, merge, type Side } from '$lib/job/conflict';
+  import { fieldName } from '$lib/job/sheets';
   import type { JobStore } from '$lib/job/job-store.svelte';
 
   let { store }: { store: JobStore } = $props();
@@ -41,13 +42,13 @@
       <tbody>
         {#each rows as row (row.path)}
           <tr class="border-t" data-conflict={row.path}>
-            <th scope="row" class="py-1 pe-3 text-left font-normal">{row.path}</th>
+            <th scope="row" class="py-1 pe-3 text-left font-normal">{fieldName(row.path)}</th>
             {#each ['mine', 'theirs'] as const as side (side)}
               <td class="pe-3">
                 <label class="flex min-h-11 items-center gap-2">
                   <input
                     type="radio"
-                    class="size-5"
+                    class="size-5 text-sea"
                     name={row.path}
                     checked={sideOf(row.path) === side}
                     onchange={() => (sides[row.path] = side)}

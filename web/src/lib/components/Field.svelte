@@ -1,9 +1,5 @@
 <script lang="ts">
   import Checkbox from 'flowbite-svelte/Checkbox.svelte';
-  import Input from 'flowbite-svelte/Input.svelte';
-  import Label from 'flowbite-svelte/Label.svelte';
-  import Select from 'flowbite-svelte/Select.svelte';
-  import Textarea from 'flowbite-svelte/Textarea.svelte';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import type { FieldDefinition } from '$lib/job/sheets';
 
@@ -17,9 +13,7 @@
   const getText = (): string => String(store.get(field.path) ?? '');
   const setText = (value: string | number | undefined): void =>
     store.set(field.path, value === undefined ? '' : String(value));
-  const look = $derived(
-    `min-h-11 bg-card text-ink text-base ${error ? 'border-stop! border-2' : 'border-gray-400! dark:border-gray-500!'}`,
-  );
+  const look = $derived(`entry ${error ? 'border-2 border-stop' : ''}`);
 </script>
 
 <div class={field.wide ? 'sm:col-span-2 lg:col-span-1 xl:col-span-2' : ''} data-field={field.path}>
@@ -34,34 +28,29 @@
       {field.label}
     </Checkbox>
   {:else}
-    <Label for={id} class="mb-1 text-sm font-normal text-quiet">{field.label}</Label>
+    <label for={id} class="mb-1 block text-sm text-quiet">{field.label}</label>
     {#if field.kind === 'select'}
-      <Select
-        {id}
-        disabled={!hydrated}
-        items={[...(field.options ?? [])]}
-        placeholder={store.get(field.path) === undefined ? '–' : ''}
-        classes={{ select: look }}
-        bind:value={getText, setText}
-      />
+      <select {id} class={look} disabled={!hydrated} bind:value={getText, setText}>
+        {#if store.get(field.path) === undefined}<option disabled value="">–</option>{/if}
+        {#each field.options ?? [] as option (option.value)}<option value={option.value}>{option.name}</option>{/each}
+      </select>
     {:else if field.kind === 'area'}
-      <Textarea
+      <textarea
         {id}
         rows={2}
         maxlength={1000}
         placeholder={field.placeholder}
-        class={`w-full ${look}`}
-        bind:value={getText, setText}
-      />
+        class={look}
+        bind:value={getText, setText}></textarea>
     {:else}
       <div class="relative">
-        <Input
+        <input
           {id}
           type="text"
           autocomplete="off"
           maxlength={200}
           placeholder={field.placeholder}
-          class={`${look} ${echo?.other ? 'pe-28' : ''} placeholder:text-gray-500 dark:placeholder:text-gray-400`}
+          class={`${look} ${echo?.other ? 'pe-28' : ''}`}
           aria-invalid={error ? true : undefined}
           aria-describedby={said}
           bind:value={getText, setText}

@@ -1,7 +1,5 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
-  import Label from 'flowbite-svelte/Label.svelte';
-  import Textarea from 'flowbite-svelte/Textarea.svelte';
   import type { JobStore } from '$lib/job/job-store.svelte';
 
   let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
@@ -23,15 +21,14 @@
 </script>
 
 <div class="mb-4">
-  <Label for="field-nameplate-asRead" class="mb-1 text-sm font-normal text-quiet">Whole plate as text</Label>
-  <Textarea
+  <label for="field-nameplate-asRead" class="mb-1 block text-sm text-quiet">Whole plate as text</label>
+  <textarea
     id="field-nameplate-asRead"
     rows={3}
     maxlength={5000}
-    class="w-full border-gray-400! bg-card text-base text-ink dark:border-gray-500!"
+    class="entry"
     placeholder="HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15 CODE G DES B FR 254T"
-    bind:value={getText, (value) => store.set('nameplate.asRead', value ?? '')}
-  />
+    bind:value={getText, (value: string) => store.set('nameplate.asRead', value)}></textarea>
   <div class="mt-2 flex items-center gap-3">
     <Button
       color="alternative"

@@ -1,5 +1,6 @@
 import type { Job } from '@pilgrim/core';
-import type { StageName } from '@pilgrim/core/stage-names';
+import { stageNames, type StageName } from '@pilgrim/core/stage-names';
+import { stageTitles } from '@pilgrim/core/value-labels';
 
 interface Option {
   readonly value: string;
@@ -216,3 +217,12 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
     fields: [text('handover.preparedBy', 'Prepared by', ''), area('handover.note', 'Note for the sheet', '')],
   },
 };
+
+const names = new Map(
+  stageNames.flatMap((stage) =>
+    sheets[stage].fields.map((field) => [field.path, `${stageTitles[stage]}: ${field.label}`] as const),
+  ),
+);
+
+/** What a place in the document is called on screen; the path itself where no sheet asks it. */
+export const fieldName = (path: string): string => names.get(path) ?? path;

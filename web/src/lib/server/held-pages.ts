@@ -1,3 +1,4 @@
+import { env } from '$env/dynamic/private';
 import { currentRevision } from './jobs';
 
 interface HeldPage {
@@ -7,7 +8,8 @@ interface HeldPage {
 }
 
 const JOB_PAGE = /^\/jobs\/([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})(?:\/[a-z]+)?$/;
-const MOST = 300;
+/** Pages held at most; `HELD_PAGES=0` renders every request afresh. */
+const most = Number(env.HELD_PAGES ?? 300);
 const held = new Map<string, HeldPage>();
 
 /**
@@ -26,6 +28,6 @@ export async function heldPage(pathname: string, render: () => Promise<Response>
   held.delete(pathname);
   held.set(pathname, page);
   const oldest = held.keys().next();
-  if (held.size > MOST && !oldest.done) held.delete(oldest.value);
+  if (held.size > most && !oldest.done) held.delete(oldest.value);
   return new Response(page.body, { headers: new Headers(page.headers) });
 }
