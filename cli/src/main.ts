@@ -15,7 +15,7 @@ import {
   type Solution,
 } from '@pilgrim/core';
 import { circuitSchema, curveExtremes, steadyPoint } from '@pilgrim/core/motor/circuit';
-import { readPlate } from '@pilgrim/core/nameplate/read-plate';
+import { readPlate } from '@pilgrim/core/nameplate/read/read-plate';
 import { demoCatalogue } from '@pilgrim/db/demo/catalogue';
 
 const USAGE = `usage: pilgrim solve job.json|-  [--catalogue catalogue.json]

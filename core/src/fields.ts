@@ -22,6 +22,10 @@ const TURN = (2 * Math.PI) / 60;
 export const quantityFields = {
   situation: {
     life: { dimension: 'span', min: 0, max: 100 * YEAR, example: '3 years' },
+    phaseVoltages: { dimension: 'voltage', min: 90, max: 15_000, example: '478/462/481 V', list: true },
+    runningCurrent: { dimension: 'current', min: 0.1, max: 3000, example: '36 A' },
+    startsPerHour: { dimension: 'count', min: 0, max: 600, example: '4' },
+    insulationResistance: { dimension: 'insulation', min: 0, max: 1e13, example: '150 MΩ' },
   },
   nameplate: {
     power: { dimension: 'power', min: 50, max: 1e6, example: '15 hp or 11 kW', list: true },
@@ -34,6 +38,22 @@ export const quantityFields = {
     serviceFactor: { dimension: 'count', min: 1, max: 1.5, example: '1.15' },
     startingCurrentRatio: { dimension: 'count', min: 2, max: 15, example: '7.2 (Ist/In)' },
     ambient: { dimension: 'temperature', min: KELVIN - 50, max: KELVIN + 100, example: '40 °C' },
+    lockedRotorCurrent: { dimension: 'current', min: 0.5, max: 20_000, example: '116 A' },
+    mass: { dimension: 'mass', min: 1, max: 20_000, example: '92 kg or 203 lb' },
+    altPower: { dimension: 'power', min: 50, max: 1e6, example: '12.5 hp or 9.2 kW' },
+    altVoltages: { dimension: 'voltage', min: 90, max: 15_000, example: '380 V', list: true },
+    altCurrents: { dimension: 'current', min: 0.1, max: 3000, example: '19.5 A', list: true },
+    altFrequency: { dimension: 'frequency', min: 40, max: 70, example: '50 Hz' },
+    altSpeed: { dimension: 'speed', min: 100 * TURN, max: 4300 * TURN, example: '1465 rpm' },
+    altEfficiency: { dimension: 'fraction', min: 0.3, max: 0.995, example: '91 %' },
+    altPowerFactor: { dimension: 'powerFactor', min: 0.2, max: 1, example: '0.84' },
+    altServiceFactor: { dimension: 'count', min: 1, max: 1.5, example: '1.0' },
+    measuredShaftHeight: { dimension: 'length', min: 0.03, max: 0.8, example: '6.25 in or 160 mm' },
+    measuredShaftDiameter: { dimension: 'length', min: 0.005, max: 0.2, example: '1.625 in or 42 mm' },
+    measuredNoLoadSpeed: { dimension: 'speed', min: 100 * TURN, max: 4300 * TURN, example: '1798 rpm' },
+    measuredNoLoadCurrent: { dimension: 'current', min: 0.05, max: 2000, example: '8.2 A' },
+    measuredResistance: { dimension: 'resistance', min: 1e-4, max: 1000, example: '0.85 Ω between two leads' },
+    measuredSlots: { dimension: 'count', min: 12, max: 144, example: '36' },
   },
   load: {
     torque: { dimension: 'torque', min: 0.01, max: 1e6, example: '72 lb·ft or 98 N·m' },

@@ -70,6 +70,12 @@ function readField(
   };
 }
 
+/** What is wrong with a typed quantity and what would be right; undefined where it reads well. */
+export function checkField(typed: string | number, spec: FieldSpec, school: School): string | undefined {
+  const result = readField(typed, spec, school);
+  return result.ok ? undefined : result.message;
+}
+
 const stageOf = (path: string): string => path.split('.')[0] ?? '';
 
 /** Reads every quantity of a job. What cannot be read becomes a stop at its field and counts as missing. */

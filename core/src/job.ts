@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { quantityFields, type FieldSpec } from './fields.ts';
 import { practiceSchema } from './practice.ts';
+import { causeIds } from './situation/causes.ts';
 
 /** Text as typed, or a bare number in the school’s unit. Reading it is a later step, so nothing typed is lost. */
 const typed = z.union([z.string().max(200), z.number()]).optional();
@@ -32,6 +33,41 @@ export const dustLevels = ['clean', 'dirty', 'conductive', 'combustible'] as con
 export const controls = ['none', 'damper', 'inlet vane', 'throttle', 'bypass'] as const;
 export const startingMethods = ['auto', 'direct', 'star-delta', 'soft starter', 'drive'] as const;
 
+/** A nameplate: every field as typed, and the whole text as read beside them. */
+export const plateSchema = z.strictObject({
+  unreadable: z
+    .boolean()
+    .default(false)
+    .describe('The plate is missing or cannot be read; recover it from measurements'),
+  asRead: text(5000).describe('The plate as pasted or typed, kept beside the parsed fields'),
+  ...typedFields(quantityFields.nameplate),
+  codeLetter: text(20),
+  designLetter: text(20),
+  frame: text(40),
+  altFrame: text(40),
+  enclosure: text(60),
+  cooling: text(40).describe('IC code'),
+  mounting: text(40).describe('IM code'),
+  thermalClass: text(20),
+  rise: text(40).describe('Temperature rise, K'),
+  duty: text(60),
+  efficiencyClass: text(40),
+  connection: text(60),
+  leads: text(10).describe('Leads brought out: 3, 6, 9 or 12'),
+  usableAt: text(60).describe('A further voltage the plate allows, with its current'),
+  serviceFactorAmps: text(40),
+  bearingDriveEnd: text(60),
+  bearingOppositeEnd: text(60),
+  grease: text(80),
+  inverter: text(120).describe('What the plate says about running on a drive'),
+  thermalProtection: text(80),
+  year: text(20).describe('Year of make'),
+  serial: text(80),
+  model: text(80),
+});
+
+export type Plate = z.infer<typeof plateSchema>;
+
 /** One selection job: plain JSON, the whole of what the engineer said. Results are never stored in it. */
 export const jobSchema = z.strictObject({
   schema: z.literal(1).default(1).describe('Version of this document format'),
@@ -50,21 +86,16 @@ export const jobSchema = z.strictObject({
       ...typedFields(quantityFields.situation),
       failureMode: z.enum(failureModes).optional(),
       changed: text(1000).describe('What changed before it failed'),
+      coupledBy: z.enum(['coupling', 'belt', 'gear']).optional().describe('How the motor drives its load'),
+      onDrive: z.boolean().optional().describe('Whether it ran on a variable-frequency drive'),
+      causes: z
+        .partialRecord(z.enum(causeIds), z.enum(['found', 'cleared']))
+        .optional()
+        .describe('What was decided of each cause of an early failure'),
       explained: z.boolean().default(false).describe('The cause of an early failure was found and removed'),
     })
     .prefault({}),
-  nameplate: z
-    .strictObject({
-      asRead: text(5000).describe('The plate as pasted or typed, kept beside the parsed fields'),
-      ...typedFields(quantityFields.nameplate),
-      codeLetter: text(20),
-      designLetter: text(20),
-      frame: text(40),
-      enclosure: text(60),
-      thermalClass: text(20),
-      duty: text(60),
-    })
-    .prefault({}),
+  nameplate: plateSchema.prefault({}),
   load: z
     .strictObject({
       machine: z.enum(['fan', 'pump', 'other']).default('other'),

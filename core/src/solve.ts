@@ -6,12 +6,18 @@ import { readInputs, type FieldEcho } from './inputs.ts';
 import type { Job } from './job.ts';
 import { load } from './load/load.ts';
 import { money } from './money/money.ts';
-import { nameplate } from './nameplate/nameplate.ts';
+import { decodeFrame } from './nameplate/frame.ts';
+import { nameplate, type NameplateResult } from './nameplate/nameplate.ts';
+import { misfits, outlineOf, type Misfit, type Outline } from './nameplate/outline.ts';
+import type { Clue } from './nameplate/recovery.ts';
 import { pick, type PickResult } from './pick/pick.ts';
+import type { MotorNeed } from './pick/motor-rules.ts';
 import { place } from './place/place.ts';
 import { readPractice } from './practice.ts';
 import { profile, profileOn, type ProfilePoint } from './profile/profile.ts';
 import { protection } from './protection/protection.ts';
+import { isAsked } from './situation/asked.ts';
+import type { Inquiry } from './situation/inquiry.ts';
 import { situation } from './situation/situation.ts';
 import { missingSchema, type AnyValue, type Brief, type Missing } from './stage.ts';
 import { stageNames, type StageName } from './stage-names.ts';
@@ -21,10 +27,10 @@ import { powerTrain, trainBlockSchema, type TrainBlock } from './train.ts';
 import { valueSchema } from './value.ts';
 
 /** Raised with every change that can alter a result; kept with every saved revision. */
-export const ENGINE = 'pilgrim 0.1.0';
+export const ENGINE = 'pilgrim 0.2.0';
 
 export const stageStateSchema = z.object({
-  state: z.enum(['done', 'open', 'caution', 'stop']),
+  state: z.enum(['done', 'open', 'caution', 'stop', 'not asked']),
   summary: z.string(),
 });
 export type StageState = Readonly<z.infer<typeof stageStateSchema>>;
@@ -44,7 +50,19 @@ export const solutionSchema = z.object({
   details: z.record(z.string(), z.unknown()),
 });
 
+/** The old motor’s mounting and the new one’s, and where they do not match. */
+export interface Outlines {
+  readonly old: Outline | undefined;
+  readonly fresh: Outline | undefined;
+  readonly misfits: readonly Misfit[];
+}
+
 export interface Details {
+  readonly suspicions: Inquiry['suspicions'];
+  readonly clues: readonly Clue[];
+  readonly outlines: Outlines;
+  /** What the motor to buy must be; the register is asked for a spare by it. */
+  readonly need: MotorNeed | undefined;
   readonly profile: readonly ProfilePoint[];
   readonly starting: readonly Comparison[];
   readonly motors: PickResult['motors'];
@@ -78,15 +96,25 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
     practice: readPractice(job.practice, job.school),
   };
 
-  const situationResult = situation(brief);
   const nameplateResult = nameplate(brief);
+  const situationResult = situation(brief, nameplateResult);
   const loadResult = load(brief, nameplateResult);
   const supplyResult = supply(brief, nameplateResult);
   const placeResult = place(brief, loadResult);
   const referenceProfile = profile(brief, nameplateResult, loadResult, supplyResult);
   const referenceStart = starting(brief, nameplateResult, loadResult, supplyResult, referenceProfile);
   const pickFor = (start: StartingResult) =>
-    pick(brief, catalogue, nameplateResult, loadResult, supplyResult, placeResult, referenceProfile, start);
+    pick(
+      brief,
+      catalogue,
+      situationResult,
+      nameplateResult,
+      loadResult,
+      supplyResult,
+      placeResult,
+      referenceProfile,
+      start,
+    );
 
   const firstPick = pickFor(referenceStart);
   const { motor } = firstPick;
@@ -109,8 +137,9 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
     protection: protectionResult,
     money: moneyResult,
   };
-  const earlier = [...inputs.findings, ...Object.values(results).flatMap((result) => result.findings)];
-  const open = distinct(Object.values(results).flatMap((result) => result.missing));
+  const asked = ({ stage }: { readonly stage: string }): boolean => isAsked(job, stage as StageName);
+  const earlier = [...inputs.findings, ...Object.values(results).flatMap((result) => result.findings)].filter(asked);
+  const open = distinct(Object.values(results).flatMap((result) => result.missing)).filter(asked);
   const all = { ...results, handover: handover(brief, pickResult, earlier, open) };
   const findings = bySeverity([...earlier, ...all.handover.findings]);
 
@@ -123,11 +152,17 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
     stages: Object.fromEntries(
       stageNames.map((name) => [
         name,
-        { state: stateOf(name, all[name].summary, findings, open), summary: all[name].summary },
+        isAsked(job, name)
+          ? { state: stateOf(name, all[name].summary, findings, open), summary: all[name].summary }
+          : { state: 'not asked', summary: 'Not asked here' },
       ]),
     ) as Record<StageName, StageState>,
     train: powerTrain(job, results, findings),
     details: {
+      suspicions: situationResult.inquiry?.suspicions ?? [],
+      clues: nameplateResult.clues,
+      need: pickResult.need,
+      outlines: outlinesOf(job.school, nameplateResult, pickResult),
       profile: profileResult.points,
       starting: startingResult.comparisons,
       motors: pickResult.motors,
@@ -137,6 +172,12 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
       chosenDrive: pickResult.chosenDrive,
     },
   };
+}
+
+function outlinesOf(school: Job['school'], { outline }: NameplateResult, { chosenMotor }: PickResult): Outlines {
+  const frame = chosenMotor && decodeFrame(chosenMotor.item.frame, chosenMotor.item.school);
+  const fresh = frame && outlineOf(frame, chosenMotor.item.poles);
+  return { old: outline, fresh, misfits: outline && fresh ? misfits(outline, fresh, school) : [] };
 }
 
 function flatten(results: Readonly<Record<string, { readonly values: object }>>): Record<string, AnyValue> {

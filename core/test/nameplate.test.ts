@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
 import { decodeFrame } from '../src/nameplate/frame.ts';
 import { oneDigitAway } from '../src/nameplate/misread-digit.ts';
-import { readPlate } from '../src/nameplate/read-plate.ts';
+import { readPlate } from '../src/nameplate/read/read-plate.ts';
 import plates from './plates.json' with { type: 'json' };
 
 const solved = (nameplate: JobInput['nameplate'], more: JobInput = {}): Solution =>

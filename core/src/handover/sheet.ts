@@ -35,7 +35,15 @@ export interface SelectionSheet {
 const contents: readonly (readonly [string, readonly string[]])[] = [
   [
     'Selection',
-    ['pick.motor', 'pick.drive', 'pick.starter', 'starting.method', 'place.motorEnclosure', 'place.driveHousing'],
+    [
+      'pick.motor',
+      'situation.remedies',
+      'pick.drive',
+      'pick.starter',
+      'starting.method',
+      'place.motorEnclosure',
+      'place.driveHousing',
+    ],
   ],
   [
     'Load and size',
@@ -60,6 +68,12 @@ const contents: readonly (readonly [string, readonly string[]])[] = [
       'nameplate.efficiency',
       'nameplate.lockedRotorCurrentMax',
       'nameplate.shaftHeight',
+      'nameplate.bearingDriveEnd',
+      'nameplate.bearingOppositeEnd',
+      'nameplate.recoveredFrame',
+      'nameplate.recoveredPoles',
+      'nameplate.recoveredPowerLeast',
+      'nameplate.recoveredPowerMost',
     ],
   ],
   ['Supply and start', ['supply.voltage', 'supply.frequency', 'starting.startingCurrent', 'starting.startingDip']],

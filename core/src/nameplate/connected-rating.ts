@@ -38,7 +38,8 @@ function nearest(groups: readonly (readonly Value[])[], target: number | undefin
  * one nearest the supply’s utilization voltage (the highest where no supply is known), and 50/60 Hz data pair by frequency.
  */
 export function connectedRating(given: Inputs['given'], school: School): ConnectedRating {
-  const { nameplate: plate, supply } = given;
+  const { supply } = given;
+  const plate = ratingSet(given);
   const doubts: ConnectedRating['doubts'][number][] = [];
 
   const frequencies = plate.frequency?.flat() ?? [];
@@ -73,6 +74,26 @@ export function connectedRating(given: Inputs['given'], school: School): Connect
     ...(speed ? { speed } : {}),
     ...(voltage ? { voltage } : {}),
     ...(current ? { current } : {}),
+  };
+}
+
+/** The plate’s second rating set where the supply’s frequency is its frequency. What it leaves out is as in the first. */
+export function ratingSet({ nameplate: plate, supply }: Inputs['given']): Inputs['given']['nameplate'] {
+  const wanted = supply.frequency?.value;
+  const second = plate.altFrequency?.value;
+  const first = plate.frequency?.[0]?.[0]?.value;
+  if (wanted === undefined || second === undefined || first === undefined) return plate;
+  if (distance(second, wanted) >= distance(first, wanted)) return plate;
+  return {
+    ...plate,
+    frequency: [[plate.altFrequency as Value]],
+    ...(plate.altPower ? { power: [[plate.altPower]] } : {}),
+    ...(plate.altVoltages ? { voltages: plate.altVoltages } : {}),
+    ...(plate.altCurrents ? { currents: plate.altCurrents } : {}),
+    ...(plate.altSpeed ? { speed: [[plate.altSpeed]] } : {}),
+    ...(plate.altEfficiency ? { efficiency: plate.altEfficiency } : {}),
+    ...(plate.altPowerFactor ? { powerFactor: plate.altPowerFactor } : {}),
+    ...(plate.altServiceFactor ? { serviceFactor: plate.altServiceFactor } : {}),
   };
 }
 

@@ -2,6 +2,7 @@ import type { Catalogue, MotorItem } from '../catalogue.ts';
 import type { LoadResult } from '../load/load.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { PlaceResult } from '../place/place.ts';
+import type { SituationResult } from '../situation/situation.ts';
 import type { ProfileResult } from '../profile/profile.ts';
 import type { StartingResult } from '../starting/starting.ts';
 import type { SupplyResult } from '../supply/supply.ts';
@@ -12,6 +13,7 @@ import { formatQuantity } from '../quantity/format.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 import { buildStarter, type Starter } from './build-starter.ts';
+import type { MotorNeed } from './motor-rules.ts';
 import { rankDrives, type DriveRanking, type RankedDrive } from './rank-drives.ts';
 import { rankMotors, type MotorRanking, type RankedMotor, type Running } from './rank-motors.ts';
 import { requiredPower } from './required-power.ts';
@@ -28,6 +30,8 @@ export interface PickValues {
 }
 
 export interface PickResult extends StageResult<PickValues> {
+  /** What the motor to buy must be, once that is known. */
+  readonly need: MotorNeed | undefined;
   readonly motors: MotorRanking | undefined;
   readonly drives: DriveRanking | undefined;
   readonly starter: Starter | undefined;
@@ -44,6 +48,7 @@ const DEFERRING = ['place.hazardous', 'place.combustible-dust', 'place.submerged
 export function pick(
   brief: Brief,
   catalogue: Catalogue,
+  situation: SituationResult,
   nameplate: NameplateResult,
   load: LoadResult,
   supply: SupplyResult,
@@ -53,8 +58,10 @@ export function pick(
 ): PickResult {
   const { job, given } = brief;
   const { school } = job;
+  const remedy = situation.inquiry?.remedy ?? { order: [] };
   const { findings, missing, flag, need } = notebook('pick');
   const nothing = {
+    need: undefined,
     motors: undefined,
     drives: undefined,
     starter: undefined,
@@ -71,8 +78,9 @@ export function pick(
   }
 
   const keeps = keepsMotor(job);
-  const size = keeps ? undefined : requiredPower(brief, nameplate, load, place);
-  const motors = size && rankSized(size);
+  const size = keeps ? undefined : requiredPower(brief, situation, nameplate, load, place);
+  const wanted = size && needFor(size);
+  const motors = size && wanted && rankSized(size, wanted);
   const chosenMotor = motors && chooseMotor(motors);
   const motor = keeps ? nameplate.motor : chosenMotor && motorOf(chosenMotor);
   const drives = motor && starting.method === 'drive' ? rankForMotor(motor) : undefined;
@@ -122,6 +130,7 @@ export function pick(
     findings,
     missing,
     summary: chosen.filter(Boolean).join(' + '),
+    need: wanted,
     motors,
     drives,
     starter,
@@ -130,34 +139,34 @@ export function pick(
     motor,
   };
 
-  function rankSized(required: Value): MotorRanking | undefined {
+  function needFor(required: Value): MotorNeed | undefined {
     const { motorVoltage, voltage } = supply.values;
     const frequency = supply.values.frequency ?? nameplate.values.frequency;
     const { poles } = load.values;
     if (!motorVoltage || !voltage || !frequency || !poles) return undefined;
     const lowSpeed = brief.points.some((point) => point.flow.value > 0 && point.flow.value < 0.5);
-    const ranking = rankMotors(
-      catalogue.motors,
-      {
-        school,
-        power: required.value,
-        poles: poles.value,
-        frequency: frequency.value,
-        motorVoltage: motorVoltage.value,
-        systemVoltage: voltage.value,
-        enclosures: place.enclosures,
-        frame: job.situation.kind === 'replace' && sameSizeAsPlate(required) ? nameplate.frame : undefined,
-        inverterDuty: starting.method === 'drive' && job.load.torqueKind === 'constant' && lowSpeed,
-      },
-      running(required),
-      job.pick.prefer,
-    );
+    return {
+      school,
+      power: required.value,
+      poles: poles.value,
+      frequency: frequency.value,
+      motorVoltage: motorVoltage.value,
+      systemVoltage: voltage.value,
+      enclosures: remedy.closed ? place.enclosures.filter((code) => code !== 'ODP') : place.enclosures,
+      frame: job.situation.kind === 'replace' && sameSizeAsPlate(required) ? nameplate.frame : undefined,
+      inverterDuty:
+        remedy.inverterDuty === true || (starting.method === 'drive' && job.load.torqueKind === 'constant' && lowSpeed),
+    };
+  }
+
+  function rankSized(required: Value, wantedMotor: MotorNeed): MotorRanking {
+    const ranking = rankMotors(catalogue.motors, wantedMotor, running(required), job.pick.prefer);
     if (ranking.fits.length === 0 && catalogue.motors.length > 0) {
       const nearest = ranking.refused[0];
       flag({
         code: 'pick.no-motor',
         severity: 'stop',
-        message: `No motor in the catalogue fits ${sizeText(required.value, school)}, ${poles.value} poles.${nearest ? ` Nearest: ${nearest.name}, ${nearest.reason}.` : ''}`,
+        message: `No motor in the catalogue fits ${sizeText(required.value, school)}, ${wantedMotor.poles} poles.${nearest ? ` Nearest: ${nearest.name}, ${nearest.reason}.` : ''}`,
         basis: 'Hard rules of the pick',
         clear:
           'Loosen what can be loosened (frame by a transition base, enclosure by a better place) or add a catalogue.',

@@ -1,6 +1,7 @@
 import type { LoadResult } from '../load/load.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { PlaceResult } from '../place/place.ts';
+import type { SituationResult } from '../situation/situation.ts';
 import type { Brief } from '../stage.ts';
 import { nextStandardPower, standardPowerSource } from '../motor/standard-power.ts';
 import { PRACTICE, quantity, type Value } from '../value.ts';
@@ -11,6 +12,7 @@ import { PRACTICE, quantity, type Value } from '../value.ts';
  */
 export function requiredPower(
   { job, practice }: Brief,
+  situation: SituationResult,
   nameplate: NameplateResult,
   load: LoadResult,
   place: PlaceResult,
@@ -23,11 +25,16 @@ export function requiredPower(
     ? (motorPower.value * (1 + practice.sizeMargin.value)) / motorDerate.value
     : standardPower.value;
   const derated = nextStandardPower(needed, job.school);
-  const size = Math.max(standardPower.value, derated ?? 0, plate?.value ?? 0);
+  // An overload that was found, and no measured load to size by: the plate’s own size was too small.
+  const outgrown = plate && situation.inquiry?.remedy.larger && !motorPower;
+  const grown = outgrown ? (nextStandardPower(plate.value * 1.01, job.school) ?? 0) : 0;
+  const size = Math.max(standardPower.value, derated ?? 0, plate?.value ?? 0, grown);
   const how =
-    size === plate?.value
-      ? { source: PRACTICE, note: 'A replacement keeps the plate’s size, so that feet and shaft can match.' }
-      : { source: standardPowerSource(job.school) };
+    outgrown && size === grown
+      ? { source: PRACTICE, note: 'The old motor was overloaded: the next size up, until the load is measured.' }
+      : size === plate?.value
+        ? { source: PRACTICE, note: 'A replacement keeps the plate’s size, so that feet and shaft can match.' }
+        : { source: standardPowerSource(job.school) };
   return quantity(size, 'power', job.school, {
     origin: 'chosen',
     formula: 'P_n \\ge \\dfrac{P\\,(1+m)}{k}',

@@ -57,6 +57,8 @@ const counterparts: Readonly<Record<string, string>> = {
   ft: 'm',
   N: 'lbf',
   kN: 'lbf',
+  kg: 'lb',
+  lb: 'kg',
   lbf: 'N',
   kgf: 'N',
   '°C': '°F',

@@ -11,6 +11,9 @@ export type Dimension =
   | 'length'
   | 'altitude'
   | 'force'
+  | 'mass'
+  | 'resistance'
+  | 'insulation'
   | 'temperature'
   | 'fraction'
   | 'powerFactor'
@@ -41,6 +44,7 @@ interface DimensionUnits {
 
 /** Watts: 550 ft·lbf/s, exact by definition of foot, pound and standard gravity. Some books round it to 746. */
 export const HORSEPOWER = 745.699_871_582_270_2;
+const POUND = 0.453_592_37;
 const POUND_FORCE = 4.448_221_615_260_5;
 const KILOGRAM_FORCE = 9.806_65;
 const FOOT = 0.3048;
@@ -50,6 +54,14 @@ const YEAR = 365 * 24 * HOUR;
 const TURN_PER_MINUTE = (2 * Math.PI) / 60;
 
 const both = (unit: string): Record<School, string> => ({ NEMA: unit, IEC: unit });
+
+const ohms: readonly Unit[] = [
+  { names: ['Ω', 'ohm', 'ohms'], factor: 1 },
+  { names: ['mΩ', 'mohm'], factor: 0.001 },
+  { names: ['kΩ', 'kohm'], factor: 1e3 },
+  { names: ['MΩ', 'Mohm', 'megohm', 'meg'], factor: 1e6 },
+  { names: ['GΩ', 'Gohm', 'gigohm'], factor: 1e9 },
+];
 
 export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
   power: {
@@ -114,6 +126,17 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
       { names: ['mA'], factor: 0.001 },
     ],
   },
+  mass: {
+    si: 'kg',
+    shown: { NEMA: 'lb', IEC: 'kg' },
+    units: [
+      { names: ['kg', 'kgs'], factor: 1 },
+      { names: ['lb', 'lbs', 'pound', 'pounds'], factor: POUND },
+      { names: ['t'], factor: 1000 },
+    ],
+  },
+  resistance: { si: 'Ω', shown: both('Ω'), units: ohms },
+  insulation: { si: 'Ω', shown: both('MΩ'), units: ohms },
   frequency: {
     si: 'Hz',
     shown: both('Hz'),

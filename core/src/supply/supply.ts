@@ -93,7 +93,17 @@ export function supply({ job, given }: Brief, nameplate: NameplateResult): Suppl
     }
     const percent = `${formatNumber(Math.abs(voltageOff) * 100, 2)} %`;
     const torque = formatNumber((voltage.value / winding.value) ** 2 * 100, 2);
-    if (Math.abs(voltageOff) > VOLTAGE_LIMIT) {
+    const usable = new RegExp(`\\b${Math.round(voltage.value)}\\b`).test(job.nameplate.usableAt ?? '');
+    if (Math.abs(voltageOff) > VOLTAGE_LIMIT && usable) {
+      flag({
+        code: 'supply.usable-at',
+        severity: 'caution',
+        message: `The plate allows ${voltage.text} (“usable at ${(job.nameplate.usableAt ?? '').slice(0, 30)}”): torque is about ${torque} % and the current is the one named there.`,
+        basis: MG1_VOLTAGE + '; T ∝ V²',
+        clear: `Set the overload by the current named for ${voltage.text}; do not use the service factor.`,
+        field: 'nameplate.usableAt',
+      });
+    } else if (Math.abs(voltageOff) > VOLTAGE_LIMIT) {
       flag({
         code: 'supply.voltage',
         severity: 'stop',

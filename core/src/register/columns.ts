@@ -1,0 +1,204 @@
+import { checkField } from '../inputs.ts';
+import { quantityFields, type FieldSpec } from '../fields.ts';
+import { issuesOf } from '../job.ts';
+import { readPlate } from '../nameplate/read/read-plate.ts';
+import type { School } from '../quantity/units.ts';
+import {
+  motorStates,
+  registeredMotorSchema,
+  type RegisteredMotor,
+  type RegisteredMotorInput,
+} from './registered-motor.ts';
+
+export interface Column {
+  readonly id: string;
+  readonly title: string;
+  /** Other headings people give it. */
+  readonly also: readonly string[];
+}
+
+const column = (id: string, title: string, ...also: string[]): Column => ({ id, title, also });
+
+/** Every column that an import understands and an export writes, in the order of the plate. */
+export const columns: readonly Column[] = [
+  column('site', 'Site', 'plant', 'works', 'mill'),
+  column('tag', 'Tag', 'id', 'motor', 'equipment', 'asset', 'number', 'no'),
+  column('location', 'Location', 'place', 'area', 'building', 'where'),
+  column('state', 'State', 'status'),
+  column('plate.asRead', 'Plate as read', 'plate', 'nameplate', 'plate text', 'nameplate text', 'text'),
+  column('plate.power', 'Power', 'hp', 'kw', 'horsepower', 'rating', 'output'),
+  column('plate.voltages', 'Volts', 'voltage', 'v', 'voltages'),
+  column('plate.currents', 'Amps', 'current', 'fla', 'a', 'full load amps', 'currents'),
+  column('plate.frequency', 'Frequency', 'hz', 'hertz'),
+  column('plate.speed', 'Speed', 'rpm', 'r/min', 'full load speed'),
+  column('plate.efficiency', 'Efficiency', 'eff', 'nominal efficiency'),
+  column('plate.powerFactor', 'Power factor', 'pf', 'cos phi', 'cosphi', 'cos φ'),
+  column('plate.serviceFactor', 'Service factor', 'sf'),
+  column('plate.codeLetter', 'Code letter', 'code', 'kva code'),
+  column('plate.designLetter', 'Design letter', 'design', 'des'),
+  column('plate.startingCurrentRatio', 'Ist/In', 'ia/in'),
+  column('plate.lockedRotorCurrent', 'Locked-rotor amps', 'lra'),
+  column('plate.frame', 'Frame', 'frame size', 'fr'),
+  column('plate.enclosure', 'Enclosure', 'encl', 'ip'),
+  column('plate.cooling', 'Cooling', 'ic'),
+  column('plate.mounting', 'Mounting', 'im'),
+  column('plate.thermalClass', 'Insulation class', 'ins', 'insulation', 'ins class', 'thermal class'),
+  column('plate.ambient', 'Ambient', 'amb'),
+  column('plate.duty', 'Duty', 'duty type'),
+  column('plate.efficiencyClass', 'Efficiency class', 'ie', 'ie class'),
+  column('plate.connection', 'Connection', 'conn'),
+  column('plate.leads', 'Leads'),
+  column('plate.bearingDriveEnd', 'Bearing, drive end', 'de bearing', 'bearing de'),
+  column(
+    'plate.bearingOppositeEnd',
+    'Bearing, opposite end',
+    'ode bearing',
+    'nde bearing',
+    'bearing nde',
+    'bearing ode',
+  ),
+  column('plate.grease', 'Grease'),
+  column('plate.mass', 'Mass', 'weight', 'wt'),
+  column('plate.inverter', 'On a drive', 'inverter', 'inverter duty', 'vfd'),
+  column('plate.year', 'Year', 'year made', 'built'),
+  column('plate.serial', 'Serial number', 'serial', 's/n', 'sn'),
+  column('plate.model', 'Model', 'type', 'catalog no'),
+  column('note', 'Note', 'notes', 'remark', 'comment'),
+];
+
+/** Column id for each heading of the file, by position; an empty id leaves the column out. */
+export type Mapping = readonly string[];
+
+const fold = (text: string): string =>
+  text
+    .toLowerCase()
+    .replaceAll(/[^a-z0-9φ/]+/g, ' ')
+    .trim();
+const byName = new Map(columns.flatMap(({ id, title, also }) => [title, id, ...also].map((name) => [fold(name), id])));
+
+/** The likely meaning of each heading; each column is used once. `Power (kW)` is power. */
+export function guessMapping(header: readonly string[]): Mapping {
+  const used = new Set<string>();
+  return header.map((heading) => {
+    const name = fold(heading);
+    const id = byName.get(name) ?? byName.get(name.replace(/\s+\S+$/, '')) ?? '';
+    if (id === '' || used.has(id)) return '';
+    used.add(id);
+    return id;
+  });
+}
+
+export interface RowProblem {
+  readonly column: string;
+  readonly message: string;
+}
+
+export type RowReading =
+  | { readonly ok: true; readonly motor: RegisteredMotor }
+  | { readonly ok: false; readonly problems: readonly RowProblem[] };
+
+export interface RowDefaults {
+  readonly site: string;
+  readonly school: School;
+}
+
+const specs = quantityFields.nameplate as Readonly<Record<string, FieldSpec | undefined>>;
+const titles = new Map(columns.map(({ id, title }) => [id, title]));
+
+/** Units that a heading names, put behind bare figures: `Power (kW)`, `Speed rpm`. */
+const headingUnit = (heading: string): string => /\b(kW|hp|rpm|kg|lbs?|°C|Hz)\b/i.exec(heading)?.[1] ?? '';
+
+/**
+ * Reads one row of a table as a motor. Figures are checked as fields are; a plate’s text fills what the other columns
+ * leave open. A cell that begins like a spreadsheet formula is refused.
+ */
+export function readRow(
+  cells: readonly string[],
+  header: readonly string[],
+  mapping: Mapping,
+  defaults: RowDefaults,
+): RowReading {
+  const problems: RowProblem[] = [];
+  const top: Record<string, string> = {};
+  const plate: Record<string, string> = {};
+  mapping.forEach((id, at) => {
+    const cell = (cells[at] ?? '').trim();
+    if (id === '' || cell === '') return;
+    if (/^[=@]|^[+-](?![\d.,\s])/.test(cell)) {
+      problems.push({
+        column: titles.get(id) ?? id,
+        message: `“${cell.slice(0, 30)}” begins like a spreadsheet formula. Put the value itself there.`,
+      });
+      return;
+    }
+    const unit = /^[\d.,/\s-]+$/.test(cell) ? headingUnit(header[at] ?? '') : '';
+    if (id.startsWith('plate.')) plate[id.slice(6)] = unit === '' ? cell : `${cell} ${unit}`;
+    else top[id] = cell;
+  });
+  const school = schoolOf(plate, defaults.school);
+  let fields: Record<string, unknown> = plate;
+  if (plate['asRead'] !== undefined) {
+    const reading = readPlate(plate['asRead']);
+    fields = { ...reading.fields, ...plate };
+  }
+  for (const [name, typed] of Object.entries(fields)) {
+    const spec = specs[name];
+    const wrong = spec && typed !== undefined ? checkField(typed as string, spec, school) : undefined;
+    if (wrong !== undefined) problems.push({ column: titles.get(`plate.${name}`) ?? name, message: wrong });
+  }
+  if (top['state'] !== undefined) {
+    const state = stateOf(top['state']);
+    if (state === undefined)
+      problems.push({
+        column: 'State',
+        message: `“${top['state'].slice(0, 30)}” is none of ${motorStates.join(', ')}.`,
+      });
+    else top['state'] = state;
+  }
+  if (top['tag'] === undefined && Object.keys(plate).length === 0)
+    problems.push({ column: 'Tag', message: 'The row has neither a tag nor a plate.' });
+  if (problems.length > 0) return { ok: false, problems };
+  const input: RegisteredMotorInput = {
+    site: defaults.site,
+    ...top,
+    state: (top['state'] ?? 'in service') as RegisteredMotor['state'],
+    school,
+    plate: fields,
+  };
+  const parsed = registeredMotorSchema.safeParse(input);
+  if (parsed.success) return { ok: true, motor: parsed.data };
+  return {
+    ok: false,
+    problems: issuesOf(parsed.error).map(({ path, message }) => ({ column: titles.get(path) ?? path, message })),
+  };
+}
+
+function schoolOf(plate: Readonly<Record<string, string>>, otherwise: School): School {
+  if (/kw/i.test(plate['power'] ?? '') || /^ie/i.test(plate['efficiencyClass'] ?? '')) return 'IEC';
+  if (/h\.?p/i.test(plate['power'] ?? '') || plate['codeLetter'] || plate['designLetter']) return 'NEMA';
+  return plate['asRead'] === undefined ? otherwise : readPlate(plate['asRead']).school;
+}
+
+const states: readonly (readonly [RegExp, RegisteredMotor['state']])[] = [
+  [/^(in service|running|installed|active|in use|service)$/i, 'in service'],
+  [/^(spare|stock|store|in stock|standby)$/i, 'spare'],
+  [/^((in|out for|under) repair|repair|shop)$/i, 'in repair'],
+  [/^(scrap(ped)?|retired|gone|disposed)$/i, 'scrapped'],
+];
+const stateOf = (text: string): RegisteredMotor['state'] | undefined =>
+  states.find(([pattern]) => pattern.test(text))?.[1];
+
+/** A motor as one row of text, in the order of `columns`. Cells that a spreadsheet would run as a formula are quoted. */
+export function writeRow(motor: RegisteredMotor): string[] {
+  return columns.map(({ id }) => {
+    const [first = '', second] = id.split('.');
+    const cell =
+      second === undefined
+        ? motor[first as 'site' | 'tag' | 'location' | 'state' | 'note']
+        : (motor.plate[second as keyof RegisteredMotor['plate']] ?? '');
+    return harmless(String(cell));
+  });
+}
+
+export const harmless = (cell: string): string =>
+  /^[=+\-@\t\r]/.test(cell) && !/^-?[\d.,]+$/.test(cell) ? `'${cell}` : cell;

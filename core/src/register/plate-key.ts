@@ -1,0 +1,65 @@
+import { quantityFields } from '../fields.ts';
+import type { Plate } from '../job.ts';
+import { decodeFrame } from '../nameplate/frame.ts';
+import { formatNumber } from '../quantity/format.ts';
+import { parseGroups } from '../quantity/parse.ts';
+import type { Dimension, School } from '../quantity/units.ts';
+import { sizeText } from '../motor/standard-power.ts';
+
+/** What a motor is found, sorted and grouped by, read off its plate. SI. */
+export interface PlateKey {
+  readonly power?: number;
+  readonly voltages: readonly number[];
+  readonly currents: readonly number[];
+  readonly frequency?: number;
+  readonly speed?: number;
+  readonly poles?: number;
+  /** Digits of the frame that fix the feet: `254`; empty where the frame does not read. */
+  readonly frameNumber: string;
+  /** One line for lists: `15 hp · 4-pole · 460 V · 254T`. */
+  readonly text: string;
+}
+
+const firstOf = (plate: Plate, name: 'power' | 'frequency' | 'speed', school: School): number | undefined =>
+  listOf(plate, name, quantityFields.nameplate[name].dimension, school)[0];
+
+function listOf(
+  plate: Plate,
+  name: 'power' | 'frequency' | 'speed' | 'voltages' | 'currents',
+  dimension: Dimension,
+  school: School,
+): number[] {
+  const typed = plate[name];
+  if (typed === undefined || typed === '') return [];
+  const parsed = parseGroups(String(typed), dimension, school);
+  return parsed.ok ? parsed.value.flat().map((reading) => reading.si) : [];
+}
+
+/** Reads the few figures of a plate that a register lists. What does not read is left out; never throws. */
+export function plateKey(plate: Plate, school: School): PlateKey {
+  const power = firstOf(plate, 'power', school);
+  const speed = firstOf(plate, 'speed', school);
+  const frequency = firstOf(plate, 'frequency', school) ?? (school === 'NEMA' ? 60 : 50);
+  const voltages = listOf(plate, 'voltages', 'voltage', school);
+  const poles =
+    speed === undefined || speed <= 0 ? undefined : 2 * Math.floor((2 * Math.PI * frequency) / speed + 1e-9);
+  const frame = plate.frame?.trim() ? decodeFrame(plate.frame, school) : undefined;
+  const text = [
+    power === undefined ? '' : sizeText(power, school),
+    poles ? `${poles}-pole` : '',
+    voltages.length > 0 ? `${voltages.map((each) => formatNumber(each)).join('/')}\u00a0V` : '',
+    plate.frame?.trim() ?? '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
+  return {
+    ...(power === undefined ? {} : { power }),
+    ...(speed === undefined ? {} : { speed }),
+    ...(poles ? { poles } : {}),
+    frequency,
+    voltages,
+    currents: listOf(plate, 'currents', 'current', school),
+    frameNumber: frame?.numbers[0] ?? '',
+    text,
+  };
+}

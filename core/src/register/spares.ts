@@ -1,0 +1,38 @@
+import type { MotorNeed } from '../pick/motor-rules.ts';
+import { decodeFrame, sameFeet } from '../nameplate/frame.ts';
+import { sameRating, sizeText } from '../motor/standard-power.ts';
+import { decodeEnclosure } from '../nameplate/enclosure.ts';
+import { plateKey } from './plate-key.ts';
+import type { RegisteredMotor } from './registered-motor.ts';
+
+const isOpenMotor = (text: string | undefined): boolean =>
+  decodeEnclosure(text ?? '').some(({ code }) => code === 'ODP' || /^IP\s?[12]/.test(code) || code.startsWith('WP'));
+
+/** Why a motor on the shelf would not do, in the order the trade checks it; empty where it fits. */
+export function spareMisfits(motor: RegisteredMotor, need: MotorNeed): string[] {
+  const key = plateKey(motor.plate, motor.school);
+  const out: string[] = [];
+  if (key.power === undefined) out.push('its power is not known');
+  else if (!sameRating(key.power, need.power)) out.push(`${sizeText(key.power, motor.school)} is another size`);
+  if (key.poles === undefined) out.push('its speed is not known');
+  else if (key.poles !== need.poles) out.push(`${key.poles} poles, not ${need.poles}`);
+  if (key.frequency !== undefined && Math.abs(key.frequency / need.frequency - 1) > 0.05)
+    out.push(`made for ${key.frequency} Hz`);
+  const suits = key.voltages.some(
+    (voltage) => Math.abs(voltage / need.motorVoltage - 1) < 0.05 || Math.abs(voltage / need.systemVoltage - 1) < 0.05,
+  );
+  if (!suits)
+    out.push(
+      key.voltages.length === 0
+        ? 'its voltage is not known'
+        : `${key.voltages.join('/')} V does not suit ${need.systemVoltage} V`,
+    );
+  if (isOpenMotor(motor.plate.enclosure) && !need.enclosures.includes('ODP'))
+    out.push('an open motor may not stand here');
+  const frame = motor.plate.frame ? decodeFrame(motor.plate.frame, motor.school) : undefined;
+  if (need.frame && !frame) out.push('its frame is not known');
+  else if (need.frame && frame && !sameFeet(frame, need.frame))
+    out.push(`frame ${motor.plate.frame ?? ''}: feet and shaft height do not match`);
+  if (need.inverterDuty && !/inv|part\s*31/i.test(motor.plate.inverter ?? '')) out.push('not proven on a drive');
+  return out;
+}
