@@ -2,6 +2,10 @@ import { emptyJob, solve } from '@pilgrim/core';
 import type { Sql } from 'postgres';
 import { demoCatalogue } from './demo/catalogue.ts';
 import { demoSites } from './demo/jobs.ts';
+import { readPlate } from '@pilgrim/core/nameplate/read/read-plate';
+import { registeredMotorSchema } from '@pilgrim/core/register/registered-motor';
+import { demoMotors } from './demo/motors.ts';
+import { insertMotors } from './store-motors.ts';
 import { storeCatalogue } from './store-catalogue.ts';
 import { insertJob } from './store-jobs.ts';
 
@@ -24,5 +28,9 @@ export async function seedDemo(sql: Sql): Promise<boolean> {
       await insertJob(sql, job, solve(job, catalogue));
     }
   }
+  const motors = demoMotors.map(({ plate, ...motor }) =>
+    registeredMotorSchema.parse({ ...motor, plate: readPlate(plate).fields }),
+  );
+  await insertMotors(sql, motors);
   return true;
 }

@@ -30,7 +30,7 @@ export const valueLabels: Readonly<Record<string, string>> = {
   'nameplate.dutyMeaning': 'Duty',
   'nameplate.thermalLimit': 'Class temperature',
   'nameplate.hotSpot': 'Hot spot at full load',
-  'nameplate.insulationLife': 'Insulation life, × 20 000 h',
+  'nameplate.insulationLife': 'Insulation life at that',
   'nameplate.bearingDriveEnd': 'Bearing, drive end',
   'nameplate.bearingOppositeEnd': 'Bearing, opposite end',
   'nameplate.connection': 'Connection there',
@@ -94,6 +94,13 @@ export const valueLabels: Readonly<Record<string, string>> = {
   'money.extraCapital': 'Extra capital for the drive',
   'money.payback': 'Simple payback',
   'handover.decision': 'Decision',
+};
+
+/** A heading that begins at this value, where a stage has many. */
+export const valueGroups: Readonly<Record<string, string>> = {
+  'nameplate.shaftHeight': 'Mounting, by its frame',
+  'nameplate.enclosureMeaning': 'What its codes mean',
+  'nameplate.recoveredFrame': 'Recovered by measuring',
 };
 
 export const stageTitles = {

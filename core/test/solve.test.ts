@@ -78,7 +78,12 @@ describe('the ways to start', () => {
 
   it('a weak supply rules out direct, and an impossible limit is a stop', () => {
     const limited = (startCurrentLimit: string) =>
-      run({ ...fan, starting: { speedControl: 'no' }, supply: { ...fan.supply, startCurrentLimit } });
+      run({
+        ...fan,
+        situation: { kind: 'starter' },
+        starting: { speedControl: 'no' },
+        supply: { ...fan.supply, startCurrentLimit },
+      });
     expect(limited('600 A').values['starting.method']?.value).toBe('direct');
     expect(limited('200 A').values['starting.method']?.value).toBe('star-delta');
     expect(codes(limited('20 A'))).toContain('starting.none');

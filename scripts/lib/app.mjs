@@ -69,6 +69,7 @@ export async function serve({ port, databaseUrl, quiet = false }) {
       ORIGIN: origin,
       DATABASE_URL: databaseUrl,
       SHUTDOWN_TIMEOUT: '5',
+      BODY_SIZE_LIMIT: '8M', // photographs; JSON has its own, smaller limit in read-json.ts
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
     },
   });

@@ -75,11 +75,12 @@ export function decodePlate(
     values.thermalLimit = winding.limit;
     values.hotSpot = winding.hotSpot;
     values.insulationLife = winding.life;
-    if (winding.hotSpot.value > winding.limit.value + 0.5)
+    // Without the rise on the plate the hot spot is only an upper estimate; the place stage derates for the heat.
+    if (winding.hotSpot.origin === 'derived' && winding.hotSpot.value > winding.limit.value + 0.5)
       flag({
         code: 'nameplate.hot-spot',
         severity: 'caution',
-        message: `At full load the hot spot would reach ${winding.hotSpot.text}, above the ${winding.limit.text} of the class: its life falls to ${formatNumber(winding.life.value, 2)} of normal.`,
+        message: `At full load the hot spot would reach ${winding.hotSpot.text}, above the ${winding.limit.text} of the class: its life falls to about ${winding.life.text}.`,
         basis: `IEC 60085, IEC 60034-1 (recalled from memory); halving per 10 K: ${PRACTICE}`,
         clear: 'Cooler air, a higher thermal class, a lower rise, or less load.',
         field: 'nameplate.thermalClass',

@@ -21,7 +21,7 @@ function riseOf(text: string | undefined): number | undefined {
 
 /**
  * Hot spot of the winding at full load and what it leaves of its life: class limit, ambient + rise + allowance, and
- * 2^((limit − hot spot)/10 K) × 20 000 h. A missing rise is taken as the class’s full rise. Undefined for no class.
+ * 20 000 h × 2^((limit − hot spot)/10 K). A missing rise is taken as the class’s full rise. Undefined for no class.
  */
 export function insulation(
   letter: string | undefined,
@@ -51,12 +51,12 @@ export function insulation(
     source: thermalClasses.source,
     note: typed === undefined ? 'The rise is not on the plate; the full rise of its class stands in.' : undefined,
   });
-  const life = quantity(2 ** ((limit.value - spot) / 10), 'count', school, {
+  const life = quantity(20_000 * 3600 * 2 ** ((limit.value - spot) / 10), 'time', school, {
     origin: 'estimated',
-    formula: 'k = 2^{(\\vartheta_{limit} - \\vartheta)/10\\,\\mathrm{K}}',
+    formula: 'L = 20\\,000\\,\\mathrm{h}\\cdot 2^{(\\vartheta_{limit} - \\vartheta)/10\\,\\mathrm{K}}',
     from: { '\\vartheta_{limit}': limit, '\\vartheta': hotSpot },
     source: PRACTICE,
-    note: 'Times about 20 000 h at full load; half for every 10 K above the class.',
+    note: 'About 20 000 h at the class limit, half for every 10 K above it.',
   });
   return { limit, hotSpot, life };
 }

@@ -82,12 +82,13 @@ const rules: readonly (readonly [MotorRule, Check])[] = [
   ],
 ];
 
-function frameMisfit(item: MotorItem, old: Frame): string | undefined {
-  const frame = frameOf(item);
-  if (!frame || !sameFeet(frame, old)) return `frame ${item.frame}: feet and shaft height do not match the old motor’s`;
-  if (frame.family === 'NEMA' && shortShaft(frame) !== shortShaft(old)) {
-    return `frame ${item.frame}: the ${shortShaft(frame) ? 'short' : 'long'} shaft does not match the old motor’s`;
-  }
+const frameMisfit = (item: MotorItem, old: Frame): string | undefined => mountingMisfit(frameOf(item), item.frame, old);
+
+/** Why a motor of this frame would not stand in place of the old one; undefined where it does. */
+export function mountingMisfit(frame: Frame | undefined, name: string, old: Frame): string | undefined {
+  if (!frame || !sameFeet(frame, old)) return `frame ${name}: feet and shaft height do not match the old motor’s`;
+  if (frame.family === 'NEMA' && shortShaft(frame) !== shortShaft(old))
+    return `frame ${name}: the ${shortShaft(frame) ? 'short' : 'long'} shaft does not match the old motor’s`;
   return undefined;
 }
 

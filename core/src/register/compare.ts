@@ -1,5 +1,5 @@
 import type { Plate } from '../job.ts';
-import { emptyJob, type JobInput } from '../job.ts';
+import { emptyJob } from '../job.ts';
 import { nameplate, type NameplateValues } from '../nameplate/nameplate.ts';
 import { readInputs } from '../inputs.ts';
 import { readPractice } from '../practice.ts';

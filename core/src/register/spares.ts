@@ -1,5 +1,5 @@
-import type { MotorNeed } from '../pick/motor-rules.ts';
-import { decodeFrame, sameFeet } from '../nameplate/frame.ts';
+import { mountingMisfit, type MotorNeed } from '../pick/motor-rules.ts';
+import { decodeFrame } from '../nameplate/frame.ts';
 import { sameRating, sizeText } from '../motor/standard-power.ts';
 import { decodeEnclosure } from '../nameplate/enclosure.ts';
 import { plateKey } from './plate-key.ts';
@@ -31,8 +31,10 @@ export function spareMisfits(motor: RegisteredMotor, need: MotorNeed): string[] 
     out.push('an open motor may not stand here');
   const frame = motor.plate.frame ? decodeFrame(motor.plate.frame, motor.school) : undefined;
   if (need.frame && !frame) out.push('its frame is not known');
-  else if (need.frame && frame && !sameFeet(frame, need.frame))
-    out.push(`frame ${motor.plate.frame ?? ''}: feet and shaft height do not match`);
+  else if (need.frame) {
+    const misfit = mountingMisfit(frame, motor.plate.frame ?? '', need.frame);
+    if (misfit) out.push(misfit);
+  }
   if (need.inverterDuty && !/inv|part\s*31/i.test(motor.plate.inverter ?? '')) out.push('not proven on a drive');
   return out;
 }

@@ -1,10 +1,7 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
-  import Input from 'flowbite-svelte/Input.svelte';
-  import Label from 'flowbite-svelte/Label.svelte';
-  import Select from 'flowbite-svelte/Select.svelte';
   import { onMount } from 'svelte';
-  import ThemeButton from '$lib/components/ThemeButton.svelte';
+  import SiteHeader from '$lib/components/SiteHeader.svelte';
   import { situationOptions } from '$lib/job/sheets';
   import type { PageProps } from './$types';
 
@@ -20,31 +17,25 @@
   ] as const;
   const when = (date: Date): string => date.toISOString().slice(0, 16).replace('T', ' ');
   const problem = (path: string): string | undefined => form?.issues?.find((issue) => issue.path === path)?.message;
-  const look = 'min-h-11 bg-card text-base text-ink border-gray-400! dark:border-gray-500!';
 </script>
 
 <svelte:head><title>Jobs · Pilgrim</title></svelte:head>
 
-<header class="flex flex-wrap items-center gap-4 border-b bg-card px-4 py-2">
-  <a href="/" class="flex items-center gap-2 text-lg font-bold"
-    ><img src="/favicon.svg" alt="" class="size-7" />Pilgrim</a
-  >
-  <p class="grow text-sm text-quiet">Motor, starter and drive selection that shows its working</p>
+<SiteHeader current="jobs" {hydrated}>
   <form method="get" class="flex items-center gap-2" role="search">
-    <Label for="search" class="sr-only">Search jobs and catalogue</Label>
-    <Input
+    <label for="search" class="sr-only">Search jobs and catalogue</label>
+    <input
       id="search"
       name="q"
       type="search"
       maxlength={100}
       value={data.search}
       placeholder="Tag, title, site, catalogue"
-      class={look}
+      class="entry"
     />
     <Button type="submit" color="alternative" class="min-h-11 text-ink!">Search</Button>
   </form>
-  <ThemeButton {hydrated} />
-</header>
+</SiteHeader>
 
 <main id="main" class="mx-auto grid max-w-6xl gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
   <h1 class="sr-only">Jobs</h1>
@@ -103,26 +94,25 @@
     <form method="post" action="?/create" class="space-y-3 rounded-lg border bg-card p-4">
       <h2 class="font-semibold">Start a job</h2>
       <div>
-        <Label for="kind" class="mb-1 text-sm font-normal text-quiet">What is asked</Label>
-        <Select
-          id="kind"
-          name="kind"
-          placeholder=""
-          classes={{ select: look }}
-          items={[...situationOptions]}
-          value={form?.form?.['kind'] ?? 'replace'}
-        />
+        <label for="kind" class="mb-1 block text-sm text-quiet">What is asked</label>
+        <select id="kind" name="kind" class="entry">
+          {#each situationOptions as option (option.value)}
+            <option value={option.value} selected={option.value === (form?.form?.['kind'] ?? 'replace')}
+              >{option.name}</option
+            >
+          {/each}
+        </select>
       </div>
       {#each [['tag', 'Tag', 'P-101'], ['title', 'What it drives', 'Brine pump'], ['site', 'Site', data.sites[0]?.name ?? '']] as const as [name, label, placeholder] (name)}
         <div>
-          <Label for={name} class="mb-1 text-sm font-normal text-quiet">{label}</Label>
-          <Input
+          <label for={name} class="mb-1 block text-sm text-quiet">{label}</label>
+          <input
             id={name}
             {name}
             {placeholder}
             list={name === 'site' ? 'sites' : undefined}
             autocomplete="off"
-            class={look}
+            class="entry"
             value={form?.form?.[name] ?? ''}
             aria-describedby={problem(name) ? `${name}-error` : undefined}
           />
@@ -136,7 +126,7 @@
     </form>
     <form method="post" action="?/import" enctype="multipart/form-data" class="space-y-3 rounded-lg border bg-card p-4">
       <h2 class="font-semibold">Import a job</h2>
-      <Label for="file" class="text-sm font-normal text-quiet">Job file (JSON)</Label>
+      <label for="file" class="mb-1 block text-sm text-quiet">Job file (JSON)</label>
       <input
         id="file"
         name="file"

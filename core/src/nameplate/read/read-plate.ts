@@ -1,5 +1,5 @@
 import { checkField } from '../../inputs.ts';
-import { quantityFields } from '../../fields.ts';
+import { quantityFields, type FieldSpec } from '../../fields.ts';
 import type { School } from '../../quantity/units.ts';
 import { scan, type Scanned } from './scan.ts';
 import type { Label, PlateField, PlateFields, Unit } from './vocabulary.ts';
@@ -370,11 +370,13 @@ class Reader {
   }
 
   #wrong(field: PlateField, school: School): string | undefined {
-    const spec = quantityFields.nameplate[field as keyof typeof quantityFields.nameplate];
+    const spec = specs[field];
     const value = this.fields[field];
     return spec && value !== undefined ? checkField(value, spec, school) : undefined;
   }
 }
+
+const specs: Readonly<Record<string, FieldSpec | undefined>> = quantityFields.nameplate;
 
 const unitOf = (token: Scanned | undefined): Unit | undefined => (token?.kind === 'unit' ? token.unit : undefined);
 

@@ -1,12 +1,12 @@
 <script lang="ts">
   import Checkbox from 'flowbite-svelte/Checkbox.svelte';
-  import type { JobStore } from '$lib/job/job-store.svelte';
+  import type { FieldHost } from '$lib/job/field-host';
   import type { FieldDefinition } from '$lib/job/sheets';
 
-  let { field, store, hydrated }: { field: FieldDefinition; store: JobStore; hydrated: boolean } = $props();
+  let { field, store, hydrated }: { field: FieldDefinition; store: FieldHost; hydrated: boolean } = $props();
 
   const id = $derived(`field-${field.path.replaceAll('.', '-')}`);
-  const echo = $derived(store.solution.fields[field.path]);
+  const echo = $derived(store.echo(field.path));
   const error = $derived(echo?.error);
   const said = $derived(error ? `${id}-error` : undefined);
 

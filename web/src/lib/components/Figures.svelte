@@ -1,37 +1,49 @@
 <script lang="ts">
-  import type { Solution } from '@pilgrim/core';
-  import { valueLabels } from '@pilgrim/core/value-labels';
+  import type { AnyValue, Solution } from '@pilgrim/core';
+  import { valueGroups, valueLabels } from '@pilgrim/core/value-labels';
   import Figure from './Figure.svelte';
 
   let { values, stage, currency }: { values: Solution['values']; stage: string; currency: string } = $props();
 
-  const shown = $derived(
-    Object.keys(valueLabels)
-      .filter((id) => id.startsWith(`${stage}.`))
-      .flatMap((id) => {
-        const value = values[id];
-        return value ? [{ id, label: valueLabels[id] ?? id, value }] : [];
-      }),
-  );
+  const LONG = 28;
+  interface Row {
+    readonly id: string;
+    readonly label: string;
+    readonly value: AnyValue;
+  }
+  const groups = $derived.by(() => {
+    const out: { title: string; rows: Row[] }[] = [{ title: 'What follows', rows: [] }];
+    for (const [id, label] of Object.entries(valueLabels)) {
+      if (!id.startsWith(`${stage}.`)) continue;
+      const title = valueGroups[id];
+      if (title !== undefined) out.push({ title, rows: [] });
+      const value = values[id];
+      if (value) out.at(-1)?.rows.push({ id, label, value });
+    }
+    return out.filter((group) => group.rows.length > 0);
+  });
 </script>
 
-{#if shown.length > 0}
+{#if groups.length > 0}
   <section aria-label="What follows" class="rounded-lg border bg-card">
-    <h2 class="border-b px-4 py-2 text-sm font-semibold text-quiet">What follows</h2>
-    <dl class="divide-y">
-      {#each shown as { id, label, value } (id)}
-        <div class="flex items-baseline gap-3 px-4 py-1.5" data-value={id}>
-          <dt class="min-w-0 grow text-sm text-quiet">{label}</dt>
-          <dd class={value.unit === '' ? 'text-right' : 'text-right whitespace-nowrap'}>
-            <Figure {label} {value} />{#if value.unit === 'currency'}<span class="text-sm text-quiet"
-                >&nbsp;{currency}</span
-              >{/if}
-          </dd>
-          {#if value.unit !== ''}<dd class="w-20 shrink-0 text-right text-sm whitespace-nowrap text-quiet">
-              {value.other ?? ''}
-            </dd>{/if}
-        </div>
-      {/each}
-    </dl>
+    {#each groups as { title, rows } (title)}
+      <h2 class="border-b px-4 py-2 text-sm font-semibold text-quiet not-first:border-t not-first:bg-paper">{title}</h2>
+      <dl class="divide-y">
+        {#each rows as { id, label, value } (id)}
+          {@const long = value.unit === '' && value.text.length > LONG}
+          <div class={`px-4 py-1.5 ${long ? '' : 'flex items-baseline gap-3'}`} data-value={id}>
+            <dt class="min-w-0 grow text-sm text-quiet">{label}</dt>
+            <dd class={long ? '' : value.unit === '' ? 'text-right' : 'text-right whitespace-nowrap'}>
+              <Figure {label} {value} />{#if value.unit === 'currency'}<span class="text-sm text-quiet"
+                  >&nbsp;{currency}</span
+                >{/if}
+            </dd>
+            {#if value.unit !== ''}<dd class="w-20 shrink-0 text-right text-sm whitespace-nowrap text-quiet">
+                {value.other ?? ''}
+              </dd>{/if}
+          </div>
+        {/each}
+      </dl>
+    {/each}
   </section>
 {/if}

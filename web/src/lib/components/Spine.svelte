@@ -5,13 +5,20 @@
 
   let { stages, current, base }: { stages: Solution['stages']; current: StageName; base: string } = $props();
 
-  const marks = { done: '✓', open: '', caution: '△', stop: '■' } as const;
-  const said = { done: 'done', open: 'open', caution: 'with cautions', stop: 'stopped' } as const;
+  const marks = { done: '✓', open: '', caution: '△', stop: '■', 'not asked': '·' } as const;
+  const said = {
+    done: 'done',
+    open: 'open',
+    caution: 'with cautions',
+    stop: 'stopped',
+    'not asked': 'not asked here',
+  } as const;
   const colours = {
     done: 'bg-good-wash text-good',
     open: 'border border-dashed border-quiet',
     caution: 'bg-caution-wash text-caution',
     stop: 'rounded-none! bg-stop-wash text-stop',
+    'not asked': 'text-quiet',
   } as const;
 </script>
 
@@ -32,7 +39,7 @@
             aria-hidden="true">{marks[state]}</span
           >
           <span class="min-w-0">
-            <span class="block text-sm leading-5 font-semibold"
+            <span class={`block text-sm leading-5 ${state === 'not asked' ? 'text-quiet' : 'font-semibold'}`}
               >{stageTitles[name]}<span class="sr-only">, {said[state]}</span></span
             >
             <span class="block truncate text-xs leading-4 text-quiet" title={summary}>{summary || '–'}</span>

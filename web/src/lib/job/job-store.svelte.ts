@@ -1,8 +1,11 @@
 import type { Job, Solution } from '@pilgrim/core';
+import type { FieldEcho } from '@pilgrim/core/inputs';
+import type { PlateReading } from '@pilgrim/core/nameplate/read/read-plate';
+import type { FieldHost, FieldValue } from './field-host';
+import { read, write } from './dotted';
 import { SolverClient } from './solver-client';
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused';
-type FieldValue = string | number | boolean | undefined;
 
 /** A stored document that got in first. */
 interface Rival {
@@ -21,7 +24,7 @@ const RETRY_AFTER = [1000, 2000, 4000, 8000, 15_000];
 const UNDO_DEPTH = 200;
 
 /** The open job: document, live solution, and saving that survives a lost connection and a rival. Computes nothing itself. */
-export class JobStore {
+export class JobStore implements FieldHost {
   document = $state<Job>() as Job;
   solution = $state.raw() as Solution;
   revision = $state(0);
@@ -76,6 +79,10 @@ export class JobStore {
     return read(this.document, path) as FieldValue;
   }
 
+  echo(path: string): FieldEcho | undefined {
+    return this.solution.fields[path];
+  }
+
   set(path: string, value: FieldValue): void {
     const before = read(this.document, path);
     const next = value === '' ? emptyOf(before, path) : value;
@@ -112,9 +119,7 @@ export class JobStore {
     this.#changed();
   }
 
-  async readPlate(
-    text: string,
-  ): Promise<{ fields: Record<string, string>; ignored: readonly string[]; school: 'NEMA' | 'IEC' }> {
+  readPlate(text: string): Promise<PlateReading> {
     return this.#solver.readPlate(text);
   }
 
@@ -257,20 +262,6 @@ export class JobStore {
       return undefined;
     }
   }
-}
-
-type Tree = Record<string, unknown>;
-
-function read(root: object, path: string): unknown {
-  return path.split('.').reduce<unknown>((at, key) => (at as Tree | undefined)?.[key], root);
-}
-
-function write(root: object, path: string, value: unknown): void {
-  const keys = path.split('.');
-  const last = keys.pop() ?? '';
-  const parent = keys.reduce<unknown>((at, key) => (at as Tree)[key], root) as Tree;
-  if (value === undefined) Reflect.deleteProperty(parent, last);
-  else parent[last] = value;
 }
 
 /** Clearing an optional field removes it; the job’s own texts stay as empty text. */

@@ -15,6 +15,8 @@ export interface FieldDefinition {
   readonly placeholder?: string;
   readonly options?: readonly Option[];
   readonly wide?: boolean;
+  /** Fields of one group fold away together under this title. */
+  readonly group?: string;
   readonly show?: (job: Job) => boolean;
 }
 
@@ -40,6 +42,8 @@ const select = (path: string, label: string, options: readonly Option[]): FieldD
   wide: options.some((option) => option.name.length > LONG_OPTION),
 });
 const check = (path: string, label: string): FieldDefinition => ({ path, label, kind: 'check', wide: true });
+const grouped = (group: string, ...fields: FieldDefinition[]): FieldDefinition[] =>
+  fields.map((field) => ({ ...field, group }));
 const when = (field: FieldDefinition, show: (job: Job) => boolean): FieldDefinition => ({ ...field, show });
 const named = (...values: readonly string[]): Option[] =>
   values.map((value) => ({ value, name: (value[0] ?? '').toUpperCase() + value.slice(1) }));
@@ -53,11 +57,77 @@ export const situationOptions: readonly Option[] = [
 ];
 
 const replacing = (job: Job): boolean => job.situation.kind === 'replace';
+const buying = (job: Job): boolean => job.situation.kind === 'replace' || job.situation.kind === 'new';
+const starting = (job: Job): boolean => job.situation.kind !== 'energy';
+const unreadable = (job: Job): boolean => job.nameplate.unreadable;
 
 interface SheetDefinition {
   readonly lead: string;
   readonly fields: readonly FieldDefinition[];
 }
+
+/** A plate in the order it is read; what a situation has no use for is not asked. */
+export const plateFields: readonly FieldDefinition[] = [
+  text('nameplate.power', 'Power', '15 hp or 11 kW'),
+  text('nameplate.voltages', 'Volts', '230/460'),
+  text('nameplate.currents', 'Amps, same order', '38/19'),
+  text('nameplate.frequency', 'Frequency', '60 Hz'),
+  text('nameplate.speed', 'Full-load speed', '1770 rpm'),
+  text('nameplate.efficiency', 'Efficiency', '92.4 %'),
+  text('nameplate.powerFactor', 'Power factor', '0.83'),
+  when(text('nameplate.serviceFactor', 'Service factor', '1.15'), starting),
+  when(text('nameplate.codeLetter', 'Code letter', 'G'), starting),
+  when(text('nameplate.designLetter', 'Design letter', 'B'), starting),
+  when(text('nameplate.startingCurrentRatio', 'Ist/In', '7.2'), starting),
+  when(text('nameplate.frame', 'Frame', '254T or 132M'), buying),
+  when(text('nameplate.enclosure', 'Enclosure', 'TEFC or IP55'), buying),
+  text('nameplate.thermalClass', 'Insulation class', 'F'),
+  text('nameplate.ambient', 'Ambient on plate', '40 °C'),
+  text('nameplate.duty', 'Duty', 'CONT or S1'),
+  ...grouped(
+    'More from the plate',
+    text('nameplate.connection', 'Connection', 'Δ/Y or YY/Y'),
+    text('nameplate.leads', 'Leads brought out', '9'),
+    text('nameplate.lockedRotorCurrent', 'Locked-rotor current', '116 A'),
+    text('nameplate.usableAt', 'Usable at', '208 V 41 A'),
+    text('nameplate.serviceFactorAmps', 'Service-factor amps', '43.7/21.9'),
+    text('nameplate.inverter', 'On a drive', 'Inverter duty CT 10:1'),
+    text('nameplate.efficiencyClass', 'Efficiency class', 'IE3 or premium'),
+    text('nameplate.rise', 'Temperature rise', '80 K'),
+    text('nameplate.thermalProtection', 'Thermal protection', 'PTC'),
+    text('nameplate.cooling', 'Cooling', 'IC411'),
+    text('nameplate.mounting', 'Mounting', 'IM B3'),
+    text('nameplate.bearingDriveEnd', 'Bearing, drive end', '6309-2Z/C3'),
+    text('nameplate.bearingOppositeEnd', 'Bearing, opposite end', '6207-2Z/C3'),
+    text('nameplate.grease', 'Grease', 'Polyurea'),
+    text('nameplate.mass', 'Mass', '203 lb'),
+    text('nameplate.year', 'Year of make', '2014'),
+    text('nameplate.serial', 'Serial number'),
+    text('nameplate.model', 'Model'),
+  ),
+  ...grouped(
+    'Second rating set, 50 Hz beside 60 Hz',
+    text('nameplate.altFrequency', 'Frequency', '50 Hz'),
+    text('nameplate.altPower', 'Power', '12.5 hp'),
+    text('nameplate.altVoltages', 'Volts', '190/380'),
+    text('nameplate.altCurrents', 'Amps', '39/19.5'),
+    text('nameplate.altSpeed', 'Full-load speed', '1465 rpm'),
+    text('nameplate.altEfficiency', 'Efficiency', '91 %'),
+    text('nameplate.altPowerFactor', 'Power factor', '0.84'),
+    text('nameplate.altServiceFactor', 'Service factor', '1.0'),
+    text('nameplate.altFrame', 'Second frame'),
+  ),
+  ...grouped(
+    'The plate is missing or cannot be read',
+    check('nameplate.unreadable', 'Recover what can be recovered by measuring'),
+    when(text('nameplate.measuredShaftHeight', 'Floor to shaft centre', '6.25 in or 160 mm'), unreadable),
+    when(text('nameplate.measuredShaftDiameter', 'Shaft diameter', '1.625 in or 42 mm'), unreadable),
+    when(text('nameplate.measuredNoLoadSpeed', 'Speed without load', '1798 rpm'), unreadable),
+    when(text('nameplate.measuredNoLoadCurrent', 'Current without load', '8.2 A'), unreadable),
+    when(text('nameplate.measuredResistance', 'Resistance between two leads', '0.85 Ω'), unreadable),
+    when(text('nameplate.measuredSlots', 'Stator slots', '36'), unreadable),
+  ),
+];
 
 /** What each stage asks, in the order a person reads it off plate, machine or drawing. */
 export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
@@ -67,7 +137,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
       select('situation.kind', 'Situation', situationOptions),
       text('tag', 'Tag', 'P-101'),
       { ...text('title', 'Title', 'What it drives'), wide: true },
-      when(text('situation.life', 'How long the old motor lived', '3 years'), replacing),
+      when(text('situation.life', 'Life of the old motor', '3 years'), replacing),
       when(
         select(
           'situation.failureMode',
@@ -80,7 +150,23 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         area('situation.changed', 'What changed before it failed', 'New belt, washed down, drive added …'),
         replacing,
       ),
-      when(check('situation.explained', 'The cause was found and removed'), replacing),
+      ...grouped(
+        'What was measured and seen',
+        when(
+          select('situation.coupledBy', 'Drives its load by', [
+            { value: 'coupling', name: 'Coupling' },
+            { value: 'belt', name: 'Belt' },
+            { value: 'gear', name: 'Gear' },
+          ]),
+          replacing,
+        ),
+        when(text('situation.startsPerHour', 'Starts an hour', '4'), replacing),
+        when(text('situation.runningCurrent', 'Running current', '36 A'), replacing),
+        when(text('situation.phaseVoltages', 'Three line voltages', '478/462/481 V'), replacing),
+        when(text('situation.insulationResistance', 'Insulation resistance', '150 MΩ'), replacing),
+        when(check('situation.onDrive', 'It ran on a variable-frequency drive'), replacing),
+        when(check('situation.explained', 'The cause was found and removed, outside this list'), replacing),
+      ),
       text('site', 'Site', ''),
       select('school', 'Rules and units', [
         { value: 'NEMA', name: 'NEMA/NEC, 60 Hz' },
@@ -95,24 +181,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
   },
   nameplate: {
     lead: 'Type it as it stands on the plate, or paste the whole plate.',
-    fields: [
-      text('nameplate.power', 'Power', '15 hp or 11 kW'),
-      text('nameplate.voltages', 'Volts', '230/460'),
-      text('nameplate.currents', 'Amps, same order', '38/19'),
-      text('nameplate.frequency', 'Frequency', '60 Hz'),
-      text('nameplate.speed', 'Full-load speed', '1770 rpm'),
-      text('nameplate.efficiency', 'Efficiency', '92.4 %'),
-      text('nameplate.powerFactor', 'Power factor', '0.83'),
-      text('nameplate.serviceFactor', 'Service factor', '1.15'),
-      text('nameplate.codeLetter', 'Code letter', 'G'),
-      text('nameplate.designLetter', 'Design letter', 'B'),
-      text('nameplate.startingCurrentRatio', 'Ist/In', '7.2'),
-      text('nameplate.frame', 'Frame', '254T or 132M'),
-      text('nameplate.enclosure', 'Enclosure', 'TEFC or IP55'),
-      text('nameplate.thermalClass', 'Insulation class', 'F'),
-      text('nameplate.ambient', 'Ambient on plate', '40 °C'),
-      text('nameplate.duty', 'Duty', 'CONT or S1'),
-    ],
+    fields: plateFields,
   },
   load: {
     lead: 'Torque first. Type what you measured, where you measured it.',

@@ -23,11 +23,9 @@ export class SolverClient {
     });
   }
 
-  readPlate(
-    text: string,
-  ): Promise<{ fields: Record<string, string>; ignored: readonly string[]; school: 'NEMA' | 'IEC' }> {
+  readPlate(text: string): Promise<PlateReading> {
     return new Promise((done) => {
-      this.#plates.push((reading) => done({ ...reading, fields: reading.fields as Record<string, string> }));
+      this.#plates.push(done);
       this.#post({ kind: 'plate', text });
     });
   }

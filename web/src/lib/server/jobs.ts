@@ -1,4 +1,4 @@
-import { ENGINE, solve, type Job, type Solution } from '@pilgrim/core';
+import { ENGINE, jobSchema, solve, type Job, type Solution } from '@pilgrim/core';
 import { insertJob, snapshot, updateJob, type JobState } from '@pilgrim/db/store-jobs';
 import { error } from '@sveltejs/kit';
 import { currentCatalogue } from './catalogue';
@@ -83,7 +83,9 @@ export async function loadJob(id: string): Promise<StoredJob> {
   if (!row) error(404, 'There is no such job.');
   const { engine, ...job } = row;
   if (engine === ENGINE) return job;
-  return { ...job, result: JSON.stringify(snapshot(await solveNow(JSON.parse(job.document) as Job))) };
+  // The document may be of an earlier version as well: fields that were added since get their defaults.
+  const document = jobSchema.parse(JSON.parse(job.document));
+  return { ...job, document: JSON.stringify(document), result: JSON.stringify(snapshot(await solveNow(document))) };
 }
 
 export async function solveNow(job: Job): Promise<Solution> {
@@ -94,7 +96,7 @@ export async function solveNow(job: Job): Promise<Solution> {
 /** The document and its full solution, for sheets and exports. */
 export async function loadSolved(id: string): Promise<{ job: Job; solution: Solution; revision: number }> {
   const stored = await loadJob(id);
-  const job = JSON.parse(stored.document) as Job;
+  const job = jobSchema.parse(JSON.parse(stored.document));
   return { job, solution: await solveNow(job), revision: stored.revision };
 }
 

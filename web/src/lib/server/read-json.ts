@@ -6,19 +6,27 @@ import { z } from 'zod';
 export const refuse = (status: 400 | 409 | 413 | 422, issues: readonly { path: string; message: string }[]): Response =>
   json({ issues }, { status });
 
+const MOST_BYTES = 524_288;
+
 type Read<T> = { readonly value: T } | { readonly refusal: Response };
 
 /** Reads a request body as JSON of a given shape; half a file, a wrong shape or hostile text is refused, never thrown. */
 export async function readJson<T>(request: Request, schema: z.ZodType<T>): Promise<Read<T>> {
+  const tooLarge = {
+    refusal: refuse(413, [{ path: '', message: 'The file is too large; a job is well under 500 kB.' }]),
+  };
+  if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES) return tooLarge;
   let body: unknown;
   try {
-    body = JSON.parse(await request.text()) as unknown;
+    const text = await request.text();
+    if (text.length > MOST_BYTES) return tooLarge;
+    body = JSON.parse(text) as unknown;
   } catch (cause) {
-    const tooLarge = cause instanceof Error && 'status' in cause && cause.status === 413;
+    if (cause instanceof Error && 'status' in cause && cause.status === 413) return tooLarge;
     return {
-      refusal: tooLarge
-        ? refuse(413, [{ path: '', message: 'The file is too large; a job is well under 500 kB.' }])
-        : refuse(400, [{ path: '', message: 'This is not complete JSON. Export a job to see what one looks like.' }]),
+      refusal: refuse(400, [
+        { path: '', message: 'This is not complete JSON. Export a job to see what one looks like.' },
+      ]),
     };
   }
   const parsed = schema.safeParse(withoutNulls(body));

@@ -5,14 +5,18 @@
   import { onMount } from 'svelte';
   import Cautions from '$lib/components/Cautions.svelte';
   import ConflictDialog from '$lib/components/ConflictDialog.svelte';
-  import Field from '$lib/components/Field.svelte';
+  import CluesPanel from '$lib/components/CluesPanel.svelte';
+  import FieldGrid from '$lib/components/FieldGrid.svelte';
   import Figures from '$lib/components/Figures.svelte';
   import Findings from '$lib/components/Findings.svelte';
+  import InquiryPanel from '$lib/components/InquiryPanel.svelte';
+  import MotorOutline from '$lib/components/MotorOutline.svelte';
   import PickPanel from '$lib/components/PickPanel.svelte';
   import PlateText from '$lib/components/PlateText.svelte';
   import ProfileChart from '$lib/components/ProfileChart.svelte';
   import ProfilePanel from '$lib/components/ProfilePanel.svelte';
   import SaveNotice from '$lib/components/SaveNotice.svelte';
+  import SparesPanel from '$lib/components/SparesPanel.svelte';
   import Spine from '$lib/components/Spine.svelte';
   import StartingPanel from '$lib/components/StartingPanel.svelte';
   import ThemeButton from '$lib/components/ThemeButton.svelte';
@@ -31,7 +35,8 @@
   const base = $derived(`/jobs/${store.id}`);
   const stage = $derived((params.stage ?? 'situation') as StageName);
   const sheet = $derived(sheets[stage]);
-  const fields = $derived(sheet.fields.filter((field) => field.show?.(store.document) ?? true));
+  const asked = $derived(store.solution.stages[stage].state !== 'not asked');
+  const outlines = $derived(store.solution.details.outlines);
   const next = $derived(stageNames[stageNames.indexOf(stage) + 1]);
   const name = $derived([store.document.tag, store.document.title].filter(Boolean).join(' ') || 'Untitled job');
 
@@ -92,20 +97,47 @@
   <main id="main" class="min-w-0 p-4" onfocusin={() => store.warm()}>
     <h1 class="text-xl font-bold">{stageTitles[stage]}</h1>
     <p class="mb-4 text-quiet">{sheet.lead}</p>
+    {#if !asked}
+      <p class="mb-4 rounded-lg border bg-card px-4 py-2 text-sm" data-testid="not-asked">
+        Not asked for “{store.solution.values['situation.kind']?.text ?? ''}”. What was typed here is kept, and counts
+        again when the situation changes.
+      </p>
+    {/if}
     <div class="grid grid-cols-[minmax(0,1fr)] items-start gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <div>
         {#key stage}
-          {#if stage === 'nameplate'}<PlateText {store} {hydrated} />{/if}
-          <div class="grid gap-3 sm:grid-cols-2 lg:grid-cols-1 xl:grid-cols-2">
-            {#each fields as field (field.path)}<Field {field} {store} {hydrated} />{/each}
-          </div>
+          {#if stage === 'nameplate'}<PlateText
+              {store}
+              {hydrated}
+              reader={(text: string) => store.readPlate(text)}
+            />{/if}
+          <FieldGrid fields={sheet.fields} document={store.document} {store} {hydrated} />
         {/key}
         {#if stage === 'profile'}<ProfilePanel {store} {hydrated} />{/if}
       </div>
-      <Figures values={store.solution.values} {stage} currency={store.document.currency} />
+      {#if stage === 'nameplate' && (outlines.old || store.solution.details.clues.length > 0)}
+        <div class="space-y-4">
+          <Figures values={store.solution.values} {stage} currency={store.document.currency} />
+          <CluesPanel clues={store.solution.details.clues} />
+          <MotorOutline {...outlines} school={store.document.school} />
+        </div>
+      {:else}
+        <Figures values={store.solution.values} {stage} currency={store.document.currency} />
+      {/if}
+      {#if stage === 'situation'}<InquiryPanel
+          suspicions={store.solution.details.suspicions}
+          {store}
+          {hydrated}
+          {base}
+        />{/if}
       {#if stage === 'profile'}<ProfileChart steps={store.solution.details.profile} />{/if}
       {#if stage === 'starting'}<StartingPanel solution={store.solution} />{/if}
-      {#if stage === 'pick'}<div class="min-w-0 lg:col-span-2"><PickPanel {store} {hydrated} /></div>{/if}
+      {#if stage === 'pick'}<div class="min-w-0 space-y-4 lg:col-span-2">
+          <SparesPanel {store} />{#if outlines.old && outlines.fresh}<MotorOutline
+              {...outlines}
+              school={store.document.school}
+            />{/if}<PickPanel {store} {hydrated} />
+        </div>{/if}
       {#if stage === 'protection' || stage === 'handover'}<div class="lg:col-span-2"><Cautions /></div>{/if}
     </div>
     <p class="mt-6 flex flex-wrap gap-3">

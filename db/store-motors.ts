@@ -1,0 +1,55 @@
+import { plateKey } from '@pilgrim/core/register/plate-key';
+import type { RegisteredMotor } from '@pilgrim/core/register/registered-motor';
+import type { Sql } from 'postgres';
+
+const ROWS = 500;
+
+/** A motor as a row: the columns that lists search and sort by, and the whole document. */
+function rowOf(sql: Sql, motor: RegisteredMotor) {
+  const key = plateKey(motor.plate, motor.school);
+  return {
+    site: motor.site,
+    tag: motor.tag,
+    location: motor.location,
+    state: motor.state,
+    document: sql.json(motor),
+    power_w: key.power ?? null,
+    poles: key.poles ?? null,
+    speed: key.speed ?? null,
+    frame_number: key.frameNumber,
+    plate_text: key.text,
+  };
+}
+
+/** Stores motors in one go, all or none, and returns how many. */
+export async function insertMotors(sql: Sql, motors: readonly RegisteredMotor[], importId?: string): Promise<number> {
+  await sql.begin(async (transaction) => {
+    const scoped = transaction as unknown as Sql;
+    for (let at = 0; at < motors.length; at += ROWS) {
+      const rows = motors
+        .slice(at, at + ROWS)
+        .map((motor) => ({ ...rowOf(scoped, motor), import_id: importId ?? null }));
+      await scoped`insert into motors ${scoped(rows)}`;
+    }
+  });
+  return motors.length;
+}
+
+export async function insertMotor(sql: Sql, motor: RegisteredMotor): Promise<string> {
+  const [row] = await sql<{ id: string }[]>`insert into motors ${sql(rowOf(sql, motor))} returning id`;
+  if (!row) throw new Error('the new motor was not stored');
+  return row.id;
+}
+
+/** Saves over `base`. Undefined where somebody else saved first or the motor is gone. */
+export async function updateMotor(
+  sql: Sql,
+  id: string,
+  base: number,
+  motor: RegisteredMotor,
+): Promise<number | undefined> {
+  const [row] = await sql<{ revision: number }[]>`
+    update motors set ${sql(rowOf(sql, motor))}, revision = revision + 1, updated_at = now()
+    where id = ${id} and revision = ${base} returning revision`;
+  return row?.revision;
+}

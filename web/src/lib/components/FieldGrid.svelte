@@ -1,0 +1,34 @@
+<script lang="ts">
+  import type { Job } from '@pilgrim/core';
+  import type { FieldHost } from '$lib/job/field-host';
+  import type { FieldDefinition } from '$lib/job/sheets';
+  import Field from './Field.svelte';
+
+  interface Props {
+    fields: readonly FieldDefinition[];
+    document: Job;
+    store: FieldHost;
+    hydrated: boolean;
+  }
+  let { fields, document, store, hydrated }: Props = $props();
+
+  const shown = $derived(fields.filter((field) => field.show?.(document) ?? true));
+  const main = $derived(shown.filter((field) => field.group === undefined));
+  const groups = $derived([...new Set(shown.flatMap((field) => field.group ?? []))]);
+  const of = (group: string): FieldDefinition[] => shown.filter((field) => field.group === group);
+  const filled = (group: string): boolean =>
+    of(group).some(({ path }) => ![undefined, '', false].includes(store.get(path) as string | boolean | undefined));
+  const look = 'grid gap-3 sm:grid-cols-2 lg:grid-cols-1 xl:grid-cols-2';
+</script>
+
+<div class={look}>
+  {#each main as field (field.path)}<Field {field} {store} {hydrated} />{/each}
+</div>
+{#each groups as group (group)}
+  <details class="mt-3 rounded-lg border bg-card" open={filled(group)}>
+    <summary class="min-h-11 cursor-pointer px-3 py-2.5 text-sm font-semibold text-quiet">{group}</summary>
+    <div class={`${look} p-3 pt-0`}>
+      {#each of(group) as field (field.path)}<Field {field} {store} {hydrated} />{/each}
+    </div>
+  </details>
+{/each}

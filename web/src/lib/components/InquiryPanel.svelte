@@ -1,0 +1,65 @@
+<script lang="ts">
+  import type { Suspicion } from '@pilgrim/core/situation/inquiry';
+  import { fieldName } from '$lib/job/sheets';
+  import type { FieldHost } from '$lib/job/field-host';
+
+  let {
+    suspicions,
+    store,
+    hydrated,
+    base,
+  }: { suspicions: readonly Suspicion[]; store: FieldHost; hydrated: boolean; base: string } = $props();
+
+  const href = (field: string): string => `${base}/${field.split('.')[0] ?? ''}#field-${field.replaceAll('.', '-')}`;
+  const marks = { 'speaks for it': '△', 'speaks against it': '✓', nothing: '·' } as const;
+  const colours = { 'speaks for it': 'text-caution', 'speaks against it': 'text-good', nothing: 'text-quiet' } as const;
+  const verdicts = [
+    ['open', 'Open'],
+    ['found', 'Found'],
+    ['cleared', 'Cleared'],
+  ] as const;
+</script>
+
+{#if suspicions.length > 0}
+  <section class="rounded-lg border bg-card lg:col-span-2" aria-label="Causes to check">
+    <h2 class="border-b px-4 py-2 text-sm font-semibold text-quiet">
+      Causes to check before it is replaced · what a found cause changes goes into the selection
+    </h2>
+    <ul class="divide-y">
+      {#each suspicions as each (each.id)}
+        <li class="grid gap-x-4 gap-y-1 px-4 py-2 md:grid-cols-[minmax(0,1fr)_auto]" data-cause={each.id}>
+          <div class="min-w-0">
+            <p class="font-semibold">{each.name}</p>
+            <p class={`text-sm ${colours[each.reading]}`}>
+              {marks[each.reading]}
+              {each.reading === 'nothing'
+                ? `To check: ${each.proof.toLowerCase()}.`
+                : `${each.evidence}, ${each.reading}.`}
+              {#if each.reading === 'nothing'}
+                <a class="text-sea underline" href={href(each.field)}>{fieldName(each.field)}</a>
+              {/if}
+            </p>
+            <p class="text-sm text-quiet">
+              {each.verdict === 'found' ? 'Goes into the order: ' : 'If found: '}{each.order.join('; ')}.
+            </p>
+          </div>
+          <fieldset class="flex items-start gap-1" disabled={!hydrated}>
+            <legend class="sr-only">{each.name}</legend>
+            {#each verdicts as [verdict, label] (verdict)}
+              <label
+                class={`flex min-h-11 cursor-pointer items-center gap-1.5 rounded-lg border px-2.5 text-sm ${each.verdict === verdict ? (verdict === 'found' ? 'border-caution bg-caution-wash' : 'border-sea bg-wash') : ''}`}
+              >
+                <input
+                  type="radio"
+                  name={`cause-${each.id}`}
+                  checked={each.verdict === verdict}
+                  onchange={() => store.set(`situation.causes.${each.id}`, verdict === 'open' ? undefined : verdict)}
+                />{label}</label
+              >
+            {/each}
+          </fieldset>
+        </li>
+      {/each}
+    </ul>
+  </section>
+{/if}

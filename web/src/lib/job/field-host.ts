@@ -1,0 +1,12 @@
+import type { FieldEcho } from '@pilgrim/core/inputs';
+
+export type FieldValue = string | number | boolean | undefined;
+
+/** A document whose fields are typed into: a job, or a registered motor. Paths are those of the job document. */
+export interface FieldHost {
+  get(path: string): FieldValue;
+  set(path: string, value: FieldValue): void;
+  setMany(values: Readonly<Record<string, FieldValue>>): void;
+  /** How what was typed was understood. */
+  echo(path: string): FieldEcho | undefined;
+}

@@ -1,0 +1,41 @@
+import { registeredMotorSchema, motorStates } from '@pilgrim/core/register/registered-motor';
+import { issuesOf } from '@pilgrim/core';
+import { fail, redirect } from '@sveltejs/kit';
+import { createMotor, listMotors, motorOrders, type MotorQuery } from '$lib/server/motors';
+import { listSites } from '$lib/server/jobs';
+import type { Actions, PageServerLoad } from './$types';
+
+const LONGEST = 120;
+const groupings = ['none', 'size', 'frame', 'site'] as const;
+
+export const load: PageServerLoad = async ({ url }) => {
+  const asked = (name: string): string =>
+    (url.searchParams.get(name) ?? '').replaceAll('\u0000', '').trim().slice(0, LONGEST);
+  const oneOf = <T extends string>(name: string, known: readonly T[], otherwise: T): T =>
+    known.find((each) => each === asked(name)) ?? otherwise;
+  const group = oneOf('group', groupings, 'none');
+  const order = group === 'none' ? oneOf('order', motorOrders, 'tag') : group;
+  const query: MotorQuery = {
+    search: asked('q'),
+    state: oneOf('state', ['', ...motorStates], ''),
+    site: asked('site'),
+    order,
+  };
+  return { query, group, ...(await listMotors(query)) };
+};
+
+export const actions: Actions = {
+  create: async ({ request }) => {
+    const form = await request.formData();
+    const value = (name: string): string => {
+      const typed = form.get(name);
+      return typeof typed === 'string' ? typed.replaceAll('\u0000', '').trim() : '';
+    };
+    const site = value('site');
+    const school = (await listSites()).find((each) => each.name === site)?.school ?? 'NEMA';
+    const parsed = registeredMotorSchema.safeParse({ tag: value('tag'), site, school });
+    if (!parsed.success)
+      return fail(422, { tag: value('tag'), site, message: issuesOf(parsed.error)[0]?.message ?? '' });
+    redirect(303, `/motors/${await createMotor(parsed.data)}`);
+  },
+};

@@ -1,0 +1,220 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import Button from 'flowbite-svelte/Button.svelte';
+  import { onMount } from 'svelte';
+  import { sizeText } from '@pilgrim/core/motor/standard-power';
+  import SiteHeader from '$lib/components/SiteHeader.svelte';
+  import type { PageProps } from './$types';
+
+  let { data, form }: PageProps = $props();
+
+  let hydrated = $state(false);
+  onMount(() => void (hydrated = true));
+
+  type Motor = (typeof data.motors)[number];
+  const states = ['in service', 'spare', 'in repair', 'scrapped'] as const;
+  const marks = { 'in service': '●', spare: '◆', 'in repair': '△', scrapped: '✕' } as const;
+  const colours = {
+    'in service': 'text-quiet',
+    spare: 'text-good',
+    'in repair': 'text-caution',
+    scrapped: 'text-quiet line-through',
+  } as const;
+  let chosen = $state<string[]>([]);
+
+  const keyOf = (motor: Motor): string => {
+    if (data.group === 'size') {
+      if (motor.power === null) return 'Size not known';
+      const size = sizeText(motor.power, motor.plateText.includes('kW') ? 'IEC' : 'NEMA');
+      return `${size}, ${motor.poles ?? '?'} poles`;
+    }
+    if (data.group === 'frame') return motor.frameNumber === '' ? 'Frame not known' : `Frame ${motor.frameNumber}`;
+    if (data.group === 'site') return motor.site || 'No site';
+    return '';
+  };
+  const groups = $derived(
+    data.motors.reduce<{ title: string; motors: Motor[] }[]>((out, motor) => {
+      const title = keyOf(motor);
+      const last = out.find((each) => each.title === title);
+      if (last) last.motors.push(motor);
+      else out.push({ title, motors: [motor] });
+      return out;
+    }, []),
+  );
+  const head = 'px-3 py-1.5 font-normal';
+</script>
+
+<svelte:head><title>Motors · Pilgrim</title></svelte:head>
+
+<SiteHeader current="motors" {hydrated}>
+  <Button href="/motors/import" color="alternative" class="min-h-11 text-ink!">Import</Button>
+</SiteHeader>
+
+<main id="main" class="mx-auto grid max-w-7xl gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_17rem]">
+  <div class="min-w-0">
+    <h1 class="text-xl font-bold">Motors</h1>
+    <form method="get" class="mt-3 flex flex-wrap items-end gap-3" role="search" data-sveltekit-keepfocus>
+      <div class="min-w-44 grow">
+        <label for="q" class="mb-1 block text-sm text-quiet">Search</label>
+        <input
+          id="q"
+          name="q"
+          class="entry"
+          type="search"
+          maxlength={100}
+          value={data.query.search}
+          placeholder="Tag, place, plate, serial number"
+        />
+      </div>
+      <div>
+        <label for="state" class="mb-1 block text-sm text-quiet">State</label>
+        <select id="state" name="state" class="entry" onchange={(event) => event.currentTarget.form?.requestSubmit()}>
+          <option value="">all</option>
+          {#each states as state (state)}<option selected={state === data.query.state}>{state}</option>{/each}
+        </select>
+      </div>
+      <div>
+        <label for="site" class="mb-1 block text-sm text-quiet">Site</label>
+        <select id="site" name="site" class="entry" onchange={(event) => event.currentTarget.form?.requestSubmit()}>
+          <option value="">all</option>
+          {#each data.sites as site (site)}<option selected={site === data.query.site}>{site}</option>{/each}
+        </select>
+      </div>
+      <div>
+        <label for="order" class="mb-1 block text-sm text-quiet">Sort by</label>
+        <select id="order" name="order" class="entry" onchange={(event) => event.currentTarget.form?.requestSubmit()}>
+          {#each ['tag', 'site', 'size', 'frame', 'changed'] as order (order)}<option
+              selected={order === data.query.order}>{order}</option
+            >{/each}
+        </select>
+      </div>
+      <div>
+        <label for="group" class="mb-1 block text-sm text-quiet">Group by</label>
+        <select id="group" name="group" class="entry" onchange={(event) => event.currentTarget.form?.requestSubmit()}>
+          {#each ['none', 'size', 'frame', 'site'] as group (group)}<option selected={group === data.group}
+              >{group}</option
+            >{/each}
+        </select>
+      </div>
+      <Button type="submit" color="alternative" class="min-h-11 text-ink!">Search</Button>
+    </form>
+    <p class="mt-3 text-sm text-quiet" role="status" data-testid="motor-count">
+      {data.total}
+      {data.total === 1 ? 'motor' : 'motors'}{data.total > data.motors.length
+        ? `, the first ${data.motors.length} shown; search or filter for the others`
+        : ''}
+    </p>
+    {#if data.motors.length === 0}
+      <p class="mt-2 rounded-lg border bg-card p-6">
+        {data.query.search || data.query.state || data.query.site
+          ? 'No motor matches. Search less, or choose another state or site.'
+          : 'No motor yet. Add one on the right, or import a list.'}
+      </p>
+    {/if}
+    {#each groups as { title, motors } (title)}
+      <section class="relative mt-2 overflow-x-auto rounded-lg border bg-card" aria-label={title || 'Motors'}>
+        <table class="w-full text-sm">
+          {#if title}<caption class="border-b px-4 py-2 text-left font-semibold"
+              >{title} <span class="font-normal text-quiet">· {motors.length}</span></caption
+            >{/if}
+          <thead>
+            <tr class="text-left text-quiet">
+              <th scope="col" class={head}><span class="sr-only">Compare</span></th>
+              <th scope="col" class={head}>Tag</th>
+              <th scope="col" class={head}>Plate</th>
+              <th scope="col" class={head}>Where</th>
+              <th scope="col" class={head}>State</th>
+            </tr>
+          </thead>
+          <tbody>
+            {#each motors as motor (motor.id)}
+              <tr class="border-t hover:bg-wash" data-motor={motor.tag}>
+                <td class="w-10 px-3"
+                  ><input
+                    type="checkbox"
+                    class="size-5"
+                    aria-label={`Compare ${motor.tag || 'motor'}`}
+                    disabled={!hydrated || (chosen.length === 2 && !chosen.includes(motor.id))}
+                    checked={chosen.includes(motor.id)}
+                    onchange={() =>
+                      (chosen = chosen.includes(motor.id)
+                        ? chosen.filter((each) => each !== motor.id)
+                        : [...chosen, motor.id])}
+                  /></td
+                >
+                <th scope="row" class="max-w-44 truncate px-3 text-left font-semibold"
+                  ><a class="block py-2.5 text-sea underline" href={`/motors/${motor.id}`}>{motor.tag || 'no tag'}</a
+                  ></th
+                >
+                <td class="px-3">{motor.plateText || '–'}</td>
+                <td class="max-w-64 truncate px-3 text-quiet" title={`${motor.site}, ${motor.location}`}
+                  >{[motor.location, motor.site].filter(Boolean).join(', ')}</td
+                >
+                <td class={`px-3 whitespace-nowrap ${colours[motor.state]}`}
+                  >{marks[motor.state]} {motor.state}{motor.photos > 0 ? ` · ${motor.photos} ⌷` : ''}</td
+                >
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </section>
+    {/each}
+  </div>
+
+  <aside class="space-y-4">
+    <form method="post" action="?/create" class="space-y-3 rounded-lg border bg-card p-4">
+      <h2 class="font-semibold">Add a motor</h2>
+      <div>
+        <label for="tag" class="mb-1 block text-sm text-quiet">Tag</label>
+        <input
+          id="tag"
+          name="tag"
+          class="entry"
+          autocomplete="off"
+          placeholder="P-101"
+          value={form?.tag ?? ''}
+          aria-describedby={form?.message ? 'tag-error' : undefined}
+        />
+        {#if form?.message}<p id="tag-error" class="mt-1 text-sm text-stop">{form.message}</p>{/if}
+      </div>
+      <div>
+        <label for="new-site" class="mb-1 block text-sm text-quiet">Site</label>
+        <input
+          id="new-site"
+          name="site"
+          class="entry"
+          autocomplete="off"
+          list="sites"
+          value={form?.site ?? data.query.site}
+        />
+        <datalist id="sites"
+          >{#each data.sites as site (site)}<option value={site}></option>{/each}</datalist
+        >
+      </div>
+      <Button type="submit" class="min-h-11 w-full">Add</Button>
+    </form>
+    <div class="rounded-lg border bg-card p-4">
+      <h2 class="font-semibold">Compare two plates</h2>
+      <p class="mt-1 text-sm text-quiet">Tick two motors in the list, or paste two plates.</p>
+      <Button
+        color="alternative"
+        class="mt-2 min-h-11 w-full text-ink!"
+        disabled={!hydrated}
+        onclick={() => goto(`/motors/compare?${chosen.map((id, at) => `${at === 0 ? 'a' : 'b'}=${id}`).join('&')}`)}
+        >Compare{chosen.length > 0 ? ` ${chosen.length} of 2` : ''}</Button
+      >
+    </div>
+    <div class="rounded-lg border bg-card p-4">
+      <h2 class="font-semibold">Export the register</h2>
+      <p class="mt-2 flex gap-2">
+        {#each ['csv', 'xlsx', 'json'] as format (format)}
+          <a
+            class="flex min-h-11 grow items-center justify-center rounded-lg border text-sea uppercase hover:bg-wash"
+            href={`/motors/export.${format}`}
+            download>{format}</a
+          >
+        {/each}
+      </p>
+    </div>
+  </aside>
+</main>

@@ -1,0 +1,33 @@
+import { emptyJob } from '@pilgrim/core';
+import { redirect } from '@sveltejs/kit';
+import { createJob, listSites } from '$lib/server/jobs';
+import { loadMotor, removeMotor } from '$lib/server/motors';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = ({ params }) => loadMotor(params.id);
+
+const kinds = ['replace', 'drive', 'starter', 'energy'] as const;
+
+export const actions: Actions = {
+  /** Starts a job from this motor: its plate, site and rules go along. */
+  job: async ({ params, request }) => {
+    const { motor } = await loadMotor(params.id);
+    const asked = (await request.formData()).get('kind');
+    const kind = kinds.find((each) => each === asked) ?? 'replace';
+    const site = (await listSites()).find((each) => each.name === motor.site);
+    const job = emptyJob({
+      tag: motor.tag,
+      title: motor.location,
+      site: motor.site,
+      school: motor.school,
+      ...(site ? { paper: site.paper, currency: site.currency } : {}),
+      situation: { kind },
+      nameplate: motor.plate,
+    });
+    redirect(303, `/jobs/${await createJob(job)}/situation`);
+  },
+  remove: async ({ params }) => {
+    await removeMotor(params.id);
+    redirect(303, '/motors');
+  },
+};

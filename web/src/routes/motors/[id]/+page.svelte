@@ -1,0 +1,256 @@
+<script lang="ts">
+  import { invalidateAll } from '$app/navigation';
+  import Button from 'flowbite-svelte/Button.svelte';
+  import { onMount, untrack } from 'svelte';
+  import { motorEvents, motorStates } from '@pilgrim/core/register/registered-motor';
+  import FieldGrid from '$lib/components/FieldGrid.svelte';
+  import Figures from '$lib/components/Figures.svelte';
+  import MotorOutline from '$lib/components/MotorOutline.svelte';
+  import PlateText from '$lib/components/PlateText.svelte';
+  import SiteHeader from '$lib/components/SiteHeader.svelte';
+  import WorkingCard from '$lib/components/WorkingCard.svelte';
+  import { plateFields } from '$lib/job/sheets';
+  import { MotorStore } from '$lib/register/motor-store.svelte';
+  import type { PageProps } from './$types';
+
+  let { data }: PageProps = $props();
+
+  let hydrated = $state(false);
+  onMount(() => void (hydrated = true));
+
+  const store = untrack(() => new MotorStore(data.id, data.revision, data.motor));
+  const values = $derived(
+    Object.fromEntries(Object.entries(store.decoded.values).map(([name, value]) => [`nameplate.${name}`, value])),
+  );
+  let date = $state(new Date().toISOString().slice(0, 10));
+  let event = $state<(typeof motorEvents)[number]>('installed');
+  let note = $state('');
+  let photoProblem = $state('');
+
+  function addEvent(): void {
+    store.motor.history.push({ date, event, note });
+    store.motor.history.sort((a, b) => b.date.localeCompare(a.date));
+    store.state = 'changed';
+    note = '';
+  }
+  function removeEvent(index: number): void {
+    store.motor.history.splice(index, 1);
+    store.state = 'changed';
+  }
+
+  async function addPhoto(input: HTMLInputElement): Promise<void> {
+    const file = input.files?.[0];
+    if (!file) return;
+    photoProblem = '';
+    const response = await fetch(`/api/motors/${data.id}/photos`, { method: 'POST', body: file }).catch(
+      () => undefined,
+    );
+    if (response?.ok) await invalidateAll();
+    else {
+      const answer = (await response?.json().catch(() => undefined)) as { issues?: { message: string }[] } | undefined;
+      photoProblem = answer?.issues?.[0]?.message ?? 'The picture could not be sent. Is it larger than 8 MB?';
+    }
+    input.value = '';
+  }
+  async function removePhoto(id: string): Promise<void> {
+    await fetch(`/api/motors/${data.id}/photos/${id}`, { method: 'DELETE' });
+    await invalidateAll();
+  }
+
+  const texts = [
+    ['tag', 'Tag', 60],
+    ['site', 'Site', 120],
+    ['location', 'Location', 120],
+  ] as const;
+</script>
+
+<svelte:head><title>{store.motor.tag || 'Motor'} · Pilgrim</title></svelte:head>
+<svelte:window
+  onbeforeunload={(leaving: BeforeUnloadEvent) => {
+    if (store.state === 'changed') leaving.preventDefault();
+  }}
+/>
+
+<SiteHeader current="motors" {hydrated}>
+  <p class="text-sm text-quiet" role="status" data-save={store.state}>
+    {{ saved: `Saved · rev ${store.revision}`, changed: 'Not saved yet', saving: 'Saving …' }[store.state]}
+  </p>
+  <Button class="min-h-11" disabled={!hydrated || store.state !== 'changed'} onclick={() => store.save()}>Save</Button>
+</SiteHeader>
+
+<main id="main" class="mx-auto max-w-7xl p-4">
+  <h1 class="truncate text-xl font-bold" title={store.motor.tag}>{store.motor.tag || 'Motor without a tag'}</h1>
+  {#if store.problem}<p class="mt-2 rounded-lg border border-caution bg-caution-wash p-3 text-sm" role="alert">
+      {store.problem}
+    </p>{/if}
+  <div class="mt-3 grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_18rem]">
+    <section aria-label="Motor and plate" class="min-w-0">
+      <div class="mb-4 grid gap-3 sm:grid-cols-2">
+        {#each texts as [name, label, most] (name)}
+          <div>
+            <label for={name} class="mb-1 block text-sm text-quiet">{label}</label>
+            <input
+              id={name}
+              class="entry"
+              maxlength={most}
+              autocomplete="off"
+              bind:value={() => store.motor[name], (value: string) => store.set(name, value)}
+            />
+          </div>
+        {/each}
+        <div>
+          <label for="state" class="mb-1 block text-sm text-quiet">State</label>
+          <select
+            id="state"
+            class="entry"
+            disabled={!hydrated}
+            bind:value={() => store.motor.state, (value: string) => store.set('state', value)}
+          >
+            {#each motorStates as state (state)}<option>{state}</option>{/each}
+          </select>
+        </div>
+      </div>
+      <PlateText {store} {hydrated} reader={(text: string) => store.readPlate(text)} />
+      <FieldGrid fields={plateFields} document={store.document} {store} {hydrated} />
+    </section>
+
+    <div class="min-w-0 space-y-4">
+      <Figures {values} stage="nameplate" currency="" />
+      <MotorOutline old={store.decoded.outline} school={store.motor.school} />
+    </div>
+
+    <aside class="space-y-4">
+      <form method="post" action="?/job" class="rounded-lg border bg-card p-4">
+        <h2 class="font-semibold">Start a job from this motor</h2>
+        <label for="kind" class="mt-2 mb-1 block text-sm text-quiet">What is asked</label>
+        <select id="kind" name="kind" class="entry">
+          <option value="replace">Replace it, it failed</option>
+          <option value="drive">Put a drive on it</option>
+          <option value="starter">Change its starter</option>
+          <option value="energy">Energy study</option>
+        </select>
+        <Button type="submit" class="mt-3 min-h-11 w-full" disabled={!hydrated || store.state !== 'saved'}
+          >{store.state === 'saved' ? 'Start' : 'Save first'}</Button
+        >
+      </form>
+
+      {#if store.decoded.findings.length > 0}
+        <section aria-label="What the plate raises" class="space-y-2">
+          {#each store.decoded.findings as finding (finding.code)}
+            <p
+              class={`rounded-lg border border-s-4 bg-card p-3 text-sm ${finding.severity === 'note' ? 'border-s-sea' : 'border-s-caution'}`}
+              data-finding={finding.code}
+            >
+              {finding.message} <span class="block text-xs text-quiet">{finding.basis}</span>
+            </p>
+          {/each}
+        </section>
+      {/if}
+
+      <section class="rounded-lg border bg-card p-4" aria-label="Photographs">
+        <h2 class="font-semibold">Photographs</h2>
+        <ul class="mt-2 grid grid-cols-2 gap-2">
+          {#each data.photos as photo, index (photo.id)}
+            <li>
+              <a href={`/api/motors/${data.id}/photos/${photo.id}`}
+                ><img
+                  src={`/api/motors/${data.id}/photos/${photo.id}`}
+                  alt={`Motor ${store.motor.tag}, picture ${index + 1}`}
+                  width={photo.width}
+                  height={photo.height}
+                  loading="lazy"
+                  class="h-24 w-full rounded border object-cover"
+                /></a
+              >
+              <button
+                type="button"
+                class="min-h-7 text-sm text-sea underline"
+                disabled={!hydrated}
+                onclick={() => removePhoto(photo.id)}>Remove picture {index + 1}</button
+              >
+            </li>
+          {:else}
+            <li class="col-span-2 text-sm text-quiet">None yet.</li>
+          {/each}
+        </ul>
+        <label for="photo" class="mt-2 mb-1 block text-sm text-quiet">Add a picture, JPEG, PNG or WebP to 8 MB</label>
+        <input
+          id="photo"
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          class="block min-h-11 w-full text-sm"
+          disabled={!hydrated}
+          aria-describedby={photoProblem ? 'photo-error' : undefined}
+          onchange={(changed) => addPhoto(changed.currentTarget)}
+        />
+        {#if photoProblem}<p id="photo-error" class="text-sm text-stop" role="alert">{photoProblem}</p>{/if}
+      </section>
+
+      <section class="rounded-lg border bg-card p-4" aria-label="History">
+        <h2 class="font-semibold">History</h2>
+        <ul class="mt-2 space-y-1 text-sm">
+          {#each store.motor.history as entry, index (index)}
+            <li class="flex gap-2">
+              <span class="shrink-0 text-quiet">{entry.date}</span><span class="grow"
+                >{entry.event}{entry.note ? `: ${entry.note}` : ''}</span
+              ><button
+                type="button"
+                class="min-h-7 px-1 text-quiet hover:text-stop"
+                aria-label={`Remove ${entry.event} of ${entry.date}`}
+                disabled={!hydrated}
+                onclick={() => removeEvent(index)}>✕</button
+              >
+            </li>
+          {:else}
+            <li class="text-quiet">Nothing recorded.</li>
+          {/each}
+        </ul>
+        <div class="mt-2 space-y-2">
+          <div class="grid grid-cols-2 gap-2">
+            <input type="date" class="entry" aria-label="Date of the event" bind:value={date} />
+            <select class="entry" aria-label="What happened" bind:value={event}>
+              {#each motorEvents as each (each)}<option>{each}</option>{/each}
+            </select>
+          </div>
+          <input
+            class="entry"
+            aria-label="Note on the event"
+            maxlength={500}
+            placeholder="What was found or done"
+            bind:value={note}
+          />
+          <Button
+            color="alternative"
+            class="min-h-11 w-full text-ink!"
+            disabled={!hydrated || date === ''}
+            onclick={addEvent}>Add to the history</Button
+          >
+        </div>
+      </section>
+
+      <div>
+        <label for="note" class="mb-1 block text-sm text-quiet">Note</label>
+        <textarea
+          id="note"
+          class="entry"
+          rows={3}
+          maxlength={2000}
+          bind:value={() => store.motor.note, (value: string) => store.set('note', value)}></textarea>
+      </div>
+      <form
+        method="post"
+        action="?/remove"
+        onsubmit={(leaving) => {
+          if (!confirm(`Remove ${store.motor.tag || 'this motor'} with its pictures and history?`))
+            leaving.preventDefault();
+          else store.state = 'saved';
+        }}
+      >
+        <button type="submit" class="min-h-11 text-sm text-stop underline" disabled={!hydrated}
+          >Remove this motor</button
+        >
+      </form>
+    </aside>
+  </div>
+</main>
+<WorkingCard />
