@@ -6,21 +6,32 @@ import { oneDigitAway } from '../src/nameplate/misread-digit.ts';
 import { readPlate } from '../src/nameplate/read/read-plate.ts';
 import plates from './plates.json' with { type: 'json' };
 
+/** A plate and what was worked out from it by hand; `why` says how. */
+interface PlateCase {
+  readonly text: string;
+  readonly why: string;
+  readonly volts?: string;
+  readonly hz?: string;
+  readonly values: Readonly<Record<string, number>>;
+  /** Parts of the words that must come out. */
+  readonly texts?: Readonly<Record<string, string>>;
+  readonly codes?: readonly string[];
+}
+
 const solved = (nameplate: JobInput['nameplate'], more: JobInput = {}): Solution =>
   solve(emptyJob({ situation: { kind: 'starter' }, nameplate, ...more }), emptyCatalogue);
 const codes = (solution: Solution): string[] => solution.findings.map((finding) => finding.code);
 const finding = (solution: Solution, code: string) => solution.findings.find((each) => each.code === code);
 
 describe('plates as text, with hand-worked answers', () => {
-  it.each(plates)('$text', ({ text, volts, values }) => {
+  it.each(plates as readonly PlateCase[])('$text', ({ text, volts, hz, values, texts = {}, codes: expected = [] }) => {
     const plate = readPlate(text);
-    const solution = solved(plate.fields, {
-      school: plate.school,
-      supply: volts === undefined ? {} : { voltage: volts },
-    });
-    for (const [id, expected] of Object.entries(values)) {
-      expect(Number(solution.values[id]?.value) / expected, id).toBeCloseTo(1, 2.9);
-    }
+    const supply = { ...(volts ? { voltage: volts } : {}), ...(hz ? { frequency: hz } : {}) };
+    const solution = solved(plate.fields, { school: plate.school, supply });
+    for (const [id, value] of Object.entries(values))
+      expect(Number(solution.values[id]?.value) / value, id).toBeCloseTo(1, 2.9);
+    for (const [id, part] of Object.entries(texts)) expect(solution.values[id]?.text, id).toContain(part);
+    expect(codes(solution)).toEqual(expect.arrayContaining([...expected]));
     expect(plate.ignored).toEqual([]);
     expect(plate.fields.asRead).toBe(text);
   });

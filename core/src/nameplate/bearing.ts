@@ -12,8 +12,9 @@ export interface Bearing {
 const kinds: readonly (readonly [RegExp, string])[] = [
   [/^(NU|NJ|NUP|N)$/, 'cylindrical roller'],
   [/^7/, 'angular-contact ball'],
-  [/^2[0-4]/, 'spherical roller'],
-  [/^3[0-3]/, 'tapered roller'],
+  [/^2[0-4]\d{3}$/, 'spherical roller'],
+  [/^3[0-3]\d{3}$/, 'tapered roller'],
+  [/^[12][23]\d{2}$/, 'self-aligning ball'],
   [/^6/, 'deep-groove ball'],
 ];
 
@@ -24,8 +25,8 @@ const smallBores: Readonly<Record<string, number>> = { '00': 10, '01': 12, '02':
  * in mm (00, 01, 02, 03 are 10, 12, 15, 17). ISO 15 and ISO 104 practice, from memory. Undefined where it reads as none.
  */
 export function decodeBearing(text: string): Bearing | undefined {
-  const clean = text.toUpperCase().replaceAll(/\s+/g, '');
-  const match = /^(NUP|NU|NJ|N|SS)?(\d{3,5})(.*)$/.exec(clean);
+  const clean = text.toUpperCase().trim();
+  const match = /^(NUP|NU|NJ|N|SS)?\s*([23][0-4]\d{3}|\d{3,4})(.*)$/.exec(clean);
   if (!match) return undefined;
   const [, prefix = '', number = '', rest = ''] = match;
   const kind = kinds.find(([pattern]) => pattern.test(prefix) || (prefix === '' && pattern.test(number)))?.[1];

@@ -1,5 +1,5 @@
 import type { School } from '../quantity/units.ts';
-import { frameSuffixes, iecFrames, nemaFramesEnclosed, nemaFramesOpen } from '../tables/index.ts';
+import { frameSuffixes, iecDimensions, iecFrames, nemaFramesEnclosed, nemaFramesOpen } from '../tables/index.ts';
 import { standardHorsepower } from '../motor/standard-power.ts';
 import { quantity, wording, type Value } from '../value.ts';
 
@@ -56,7 +56,7 @@ const IEC_ONLY = /^(S|M|L)[ABCDXYZ]?$/;
 
 function familyOf(number: string, suffix: string, school: School): School {
   if (/^(T|U|TS|US|TC|TSC|TD|TZ|TCZ|JM|JP|C|CZ|Y|Z|H|HP|LP)/.test(suffix)) return 'NEMA';
-  const iecNumbers = new Set(iecFrames.rows.map((row) => /^\d+/.exec(String(row['frame']))?.[0]));
+  const iecNumbers = new Set(iecDimensions.rows.map((row) => String(row['h'])));
   return iecNumbers.has(number) && (IEC_ONLY.test(suffix) || school === 'IEC') ? 'IEC' : 'NEMA';
 }
 

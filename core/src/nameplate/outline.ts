@@ -1,4 +1,3 @@
-import { formatNumber } from '../quantity/format.ts';
 import type { School } from '../quantity/units.ts';
 import { iecDimensions, nemaDimensions } from '../tables/index.ts';
 import type { Table } from '../tables/table.ts';
@@ -127,7 +126,7 @@ const SLACK = 0.0008;
 /** Where the replacement would not stand on the old feet or take the old coupling, in the job’s units. */
 export function misfits(old: Outline, fresh: Outline, school: School): Misfit[] {
   const show = (value: number): string =>
-    school === 'NEMA' ? `${formatNumber(value / INCH, 4)} in` : `${formatNumber(value / MM, 3)} mm`;
+    school === 'NEMA' ? `${Number((value / INCH).toFixed(3))} in` : `${Number((value / MM).toFixed(1))} mm`;
   const out: Misfit[] = [];
   const compare = (what: Misfit['what'], a: number | undefined, b: number | undefined): void => {
     if (a === undefined || b === undefined || Math.abs(a - b) <= SLACK) return;

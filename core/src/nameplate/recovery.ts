@@ -65,7 +65,7 @@ export function recover({ job, given }: Brief, flag: Flag): Recovery {
   const measured = given.nameplate;
   const clues: Clue[] = [];
   const frequency = given.supply.frequency?.value ?? (school === 'NEMA' ? 60 : 50);
-  const voltage = given.supply.voltage?.value;
+  const voltage = given.supply.voltage && utilizationVoltage(given.supply.voltage.value);
 
   const frames = framesMatching();
   const poles = poleCount();

@@ -120,7 +120,12 @@ export function comparePlates(first: Side, second: Side): Comparison {
     `Design ${x} and ${y} start and slip differently: check starting torque, breaker and, for C and D, the load they were chosen for.`,
     'caution',
   ]);
-  letters('frame', 'Frame', () => ['See the mounting below.', 'caution']);
+  letters('frame', 'Frame', (x, y) => [
+    /\dTS|\dUS/.test(y) && !/\dTS|\dUS/.test(x)
+      ? 'A short shaft: for a coupling only, never for belts. See the mounting below.'
+      : 'See the mounting below.',
+    'caution',
+  ]);
   letters('enclosure', 'Enclosure', (x, y) =>
     isExplosionProtected(x) || isExplosionProtected(y)
       ? ['Explosion protection is involved: stop; a competent person decides.', 'stop']

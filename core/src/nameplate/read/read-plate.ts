@@ -308,7 +308,8 @@ class Reader {
       );
       return;
     }
-    const written = unit === 'r/min' ? `${value.replaceAll(/(\d),(\d{3})(?!\d)/g, '$1$2')} r/min` : `${value} ${unit}`;
+    const written =
+      unit === 'r/min' ? `${value.replaceAll(/(\d)[.,](\d{3})(?!\d)/g, '$1$2')} r/min` : `${value} ${unit}`;
     const { field, note } = this.#put(unitFields[unit], written);
     this.#understood(at, field, note);
     this.#understood(side, field, note ?? (side === sides[0] ? undefined : 'stands on the other side of its unit'));
@@ -346,6 +347,10 @@ class Reader {
   /** A bare figure may give itself away by its size; it is taken, and marked as in doubt. */
   #guess(token: Scanned): void {
     if (token.kind === 'unit' || token.kind === 'label') return void this.#marks.set(token, { state: 'understood' });
+    if (token.kind === 'word' && /^[ABEFH]$/.test(token.text) && this.fields.thermalClass === undefined) {
+      this.fields.thermalClass = token.text;
+      return void this.#marks.set(token, { state: 'doubtful', field: 'thermalClass', note: 'a bare letter' });
+    }
     if (token.kind !== 'number') return;
     const number = Number(token.value.replace(',', '.'));
     const found: [PlateField, string] | undefined =

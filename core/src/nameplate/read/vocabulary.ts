@@ -83,8 +83,8 @@ const code = (field: PlateField | 'nothing', pattern: string): readonly [PlateFi
   new RegExp(`(?:${pattern})${LAST}`, 'iyu'),
 ];
 
-const BEARING = String.raw`(?:N[UJP]P?|N|SS)?\s?(?:6[0-4]\d{2,3}|7[2-4]\d{2,3}|[23][0-3]\d{2,3}|(?<=N[UJP]?P?\s?)\d{3,4})(?:\s?[-/. ]?\s?(?:2?Z{1,2}|2?RS[HLRD12]*|LLU|DDU|VV|C[2-5]|J[136]?|E[CM]*[JPM]*|BE[CPJMY]*|MC?|L))*`;
-const NEMA_FRAME = String.raw`L?\d{2,3}(?:\/\d{1,3})?(?:TS|TC|TSC|TD|TCZ|TZ|TY|TCY|TDZ|UC|US|UZ|UY|T|U)|(?:42|48|56)(?:CZ?|HC?|HCZ?|J|Y|Z)|\d{3}(?:JM|JP|HP|LP)[HV]?`;
+const BEARING = String.raw`(?:(?:NUP|N[UJ]?)\s?\d{3,4}|6[0-4]\d{2}|7[2-4]\d{2}|[23][0-3]\d{2,3})(?:\s?[-/. ]?\s?(?:2?Z{1,2}|2?RS[HLRD12]*|LLU|DDU|VV|C[2-5]|J[136]?|E[CM]*[JPM]*|BE[CPJMY]*|MC?|L))*`;
+const NEMA_FRAME = String.raw`L?\d{2,3}(?:\/\d{1,3})?(?:TS|TC|TSC|TD|TCZ|TZ|TY|TCY|TDZ|UC|US|UZ|UY|T|U)|(?:42|48|56)(?:CZ?|HC?|HCZ?|J|Y|Z)|(?:14[35]|18[24]|21[35]|25[46]|28[46]|32[46]|36[45]|40[45]|44[4579])(?:JM|JP|HP|LP)[HV]?`;
 const IEC_FRAME = String.raw`(?:56|63|71|80|90|100|112|132|160|180|200|225|250|280|315|355|400)(?:S|M|L)[ABCX]?[1-8]?`;
 
 /** Figures that say what they are by their form. */
@@ -117,7 +117,7 @@ export const codes: readonly (readonly [PlateField | 'nothing', RegExp])[] = [
   code('frame', `${NEMA_FRAME}|${IEC_FRAME}`),
   code(
     'nothing',
-    String.raw`(?:iec|en|din|nema|mg|csa|ul|ce|vde)\s*[-/]?\s*(?:60034(?:[-\s]\d+)*|mg\s?-?\s?1)?|3\s?~\s?(?:mot(?:or)?\.?)?|(?:ac\s+)?(?:induction\s+)?motor|ac|rated|made|max|at|rating|tefv`,
+    String.raw`(?:iec|en|din|nema|mg|csa|ul|ce|vde)\s*[-/]?\s*(?:60034(?:[-\s]\d+)*|mg\s?-?\s?1)?|3\s?~\s?(?:mot(?:or)?\.?)?|(?:ac\s+)?(?:induction\s+)?motor|ac|rated|made|max|at|rating|[pui]n`,
   ),
 ];
 

@@ -41,15 +41,15 @@
   const back = $derived(Math.max(0, ...all.map((each) => mm(each.along * 1.35 + each.height * 0.35))));
   const tall = $derived(Math.max(0, ...all.map((each) => mm(each.height * 1.95))));
   const wide = $derived(Math.max(0, ...all.map((each) => mm(Math.max(each.across * 1.15, each.height * 1.9)))));
-  const gap = $derived(tall * 0.42);
+  const gap = $derived(tall * 0.6);
   const margin = $derived(tall * 0.22);
   const width = $derived(back + shaftEnd + gap + wide + 2 * margin);
-  const height = $derived(tall + 2 * margin);
+  const size = $derived(Math.max(width, tall * 2.2) / 40);
+  const height = $derived(tall + 1.6 * margin + size * 2);
   const floor = $derived(margin + tall);
   /** Where the front foot hole stands in the side view. */
   const front = $derived(margin + back);
   const middle = $derived(margin + back + shaftEnd + gap + wide / 2);
-  const size = $derived(Math.max(width, height * 1.6) / 40);
 
   const show = (metres: number): string =>
     school === 'NEMA' ? `${Number((metres / 0.0254).toFixed(3))} in` : `${Number(mm(metres).toFixed(1))} mm`;
@@ -107,7 +107,7 @@
           stroke-width={size / 6}
           stroke-dasharray={over ? `${size / 1.6} ${size / 3}` : undefined}
         >
-          <rect x={tail} y={floor - h - body} width={nose - h * 0.12 - tail} height={body * 2} rx={h * 0.08} />
+          <rect x={tail} y={floor - h - body} width={nose - tail} height={body * 2} rx={h * 0.08} />
           <path d={`M ${rear - h * 0.12} ${floor} V ${floor - h * 0.1} H ${front + h * 0.12} V ${floor} Z`} />
           <rect x={nose} y={floor - h - mm(each.diameter) / 2} width={mm(each.shaft)} height={mm(each.diameter)} />
           <line x1={front} x2={front} y1={floor - h * 0.18} y2={floor + h * 0.06} />
