@@ -21,7 +21,11 @@ describe('two versions of a job', () => {
 
   it('merge by what was chosen, with nothing left over', () => {
     const merged = merge(mine, theirs, (path) => (path === 'title' || path === 'nameplate.frame' ? 'theirs' : 'mine'));
-    expect(merged).toEqual({ ...mine, title: 'Theirs', nameplate: { unreadable: false, power: '15 hp', frame: '254T' } });
+    expect(merged).toEqual({
+      ...mine,
+      title: 'Theirs',
+      nameplate: { unreadable: false, power: '15 hp', frame: '254T' },
+    });
     expect(merge(mine, theirs, () => 'mine')).toEqual(mine);
     expect(merge(mine, theirs, () => 'theirs')).toEqual(theirs);
   });

@@ -1,3 +1,4 @@
+import { utilizationVoltage } from './connected-rating.ts';
 import { standardHorsepower } from '../motor/standard-power.ts';
 import { formatNumber, formatQuantity } from '../quantity/format.ts';
 import { iecDimensions, iecFrames, nemaDimensions, nemaFramesEnclosed, nemaFramesOpen } from '../tables/index.ts';

@@ -64,27 +64,29 @@ function decode(content: Uint8Array): { text: string; note?: string } {
 }
 
 /** Unpacks once only to count, so that a small file cannot grow into a huge one unseen. */
-function unpackedSize(content: Uint8Array): number {
+function checkUnpackedSize(content: Uint8Array): void {
   let size = 0;
+  let damaged = false;
   const unzip = new Unzip((file) => {
     file.ondata = (error, data) => {
-      if (error) throw new Refused('The workbook is damaged. Save it again and choose it once more.');
-      size += data.length;
-      if (size > limits.unpacked)
-        throw new Refused('The workbook unpacks to far more than a list of motors. It is not read.');
+      damaged ||= error !== null;
+      size += error === null ? data.length : 0;
     };
     file.start();
   });
   unzip.register(UnzipInflate);
   const STEP = 65_536;
-  for (let at = 0; at < content.length; at += STEP)
+  for (let at = 0; at < content.length; at += STEP) {
     unzip.push(content.subarray(at, at + STEP), at + STEP >= content.length);
-  return size;
+    if (size > limits.unpacked)
+      throw new Refused('The workbook unpacks to far more than a list of motors. It is not read.');
+    if (damaged) throw new Refused('The workbook is damaged. Save it again and choose it once more.');
+  }
 }
 
 async function readWorkbook(content: Uint8Array): Promise<Raw> {
   try {
-    unpackedSize(content);
+    checkUnpackedSize(content);
     const sheet = await readSheet(content.slice().buffer);
     if (sheet.length > limits.rows + 1) throw tooMany();
     const rows = sheet.map((row) =>
