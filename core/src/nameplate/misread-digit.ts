@@ -6,6 +6,8 @@ export interface Suspect {
   /** Mismatch of the plate if this figure read `value`. */
   readonly mismatchAt: (value: number) => number;
   readonly plausible: (value: number) => boolean;
+  /** How odd this figure would be beside the rest of the plate; decides between readings that mend it equally. */
+  readonly oddness?: (value: number) => number;
 }
 
 export interface Misreading {
@@ -33,10 +35,13 @@ export function oneDigitAway(digits: string): string[] {
 
 /** The single misread digit that would best mend a plate, if one brings it within 2 %. */
 export function misreadDigit(suspects: readonly Suspect[]): Misreading | undefined {
-  const candidates = suspects.flatMap(({ name, field, digits, mismatchAt, plausible }) =>
+  const candidates = suspects.flatMap(({ name, field, digits, mismatchAt, plausible, oddness }) =>
     oneDigitAway(digits)
       .filter((likely) => plausible(Number(likely)))
-      .map((likely) => ({ name, field, read: digits, likely, remaining: Math.abs(mismatchAt(Number(likely))) })),
+      .map((likely) => {
+        const remaining = Math.abs(mismatchAt(Number(likely)));
+        return { name, field, read: digits, likely, remaining, rank: remaining + (oddness?.(Number(likely)) ?? 0) };
+      }),
   );
-  return candidates.filter((each) => each.remaining < 0.02).toSorted((a, b) => a.remaining - b.remaining)[0];
+  return candidates.filter((each) => each.remaining < 0.02).toSorted((a, b) => a.rank - b.rank)[0];
 }

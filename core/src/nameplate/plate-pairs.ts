@@ -11,6 +11,7 @@ import { misreadDigit, oneDigitAway, type Misreading, type Suspect } from './mis
 type Flag = ReturnType<typeof notebook>['flag'];
 
 const RATIO_LIMIT = 0.05;
+const PLATE_VOLTAGES = [115, 190, 200, 208, 220, 230, 240, 380, 400, 415, 440, 460, 480, 500, 575, 600, 660, 690];
 const digits = (value: number): string => String(Number(value.toPrecision(4)));
 export const fits = (likely: Misreading | undefined): string =>
   likely
@@ -19,6 +20,7 @@ export const fits = (likely: Misreading | undefined): string =>
 
 /** Same power at every voltage: V·I must be equal for each pair the plate prints. */
 export function checkVoltageRatio(given: Inputs['given'], flag: Flag): void {
+  const power = given.nameplate.power?.[0]?.[0]?.value;
   const voltages = given.nameplate.voltages ?? [];
   const currents = given.nameplate.currents ?? [];
   const vs = voltages.flat();
@@ -31,16 +33,23 @@ export function checkVoltageRatio(given: Inputs['given'], flag: Flag): void {
   // Small currents are printed to two figures; rounding alone may be off by half a unit of the last.
   const rounding = 0.5 * (lastPlace(i1.value) / i1.value + lastPlace(i2.value) / i2.value);
   if (Math.abs(now) <= RATIO_LIMIT + rounding) return;
+  /** η·cos φ of standard motors lies about 0.77; what is far from it is odd. */
+  const odd = (voltAmperes: number): number =>
+    power === undefined ? 0 : 0.1 * Math.abs(Math.log(power / (Math.sqrt(3) * voltAmperes) / 0.77));
+  const current = (value: number, volts: number, at: Suspect['mismatchAt']): Suspect => ({
+    ...suspect('Current', 'nameplate.currents', value, at),
+    oddness: (v) => odd(v * volts),
+  });
   const suspect = (name: string, field: string, value: number, at: Suspect['mismatchAt']): Suspect => ({
     name,
     field,
     digits: digits(value),
     mismatchAt: at,
-    plausible: (v) => v > 0,
+    plausible: (v) => (name === 'Voltage' ? PLATE_VOLTAGES.includes(v) : v > 0),
   });
   const likely = misreadDigit([
-    suspect('Current', 'nameplate.currents', i1.value, (v) => off(v1.value, v2.value, v, i2.value)),
-    suspect('Current', 'nameplate.currents', i2.value, (v) => off(v1.value, v2.value, i1.value, v)),
+    current(i1.value, v1.value, (v) => off(v1.value, v2.value, v, i2.value)),
+    current(i2.value, v2.value, (v) => off(v1.value, v2.value, i1.value, v)),
     suspect('Voltage', 'nameplate.voltages', v1.value, (v) => off(v, v2.value, i1.value, i2.value)),
     suspect('Voltage', 'nameplate.voltages', v2.value, (v) => off(v1.value, v, i1.value, i2.value)),
   ]);

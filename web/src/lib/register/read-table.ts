@@ -65,12 +65,11 @@ function decode(content: Uint8Array): { text: string; note?: string } {
 
 /** Unpacks once only to count, so that a small file cannot grow into a huge one unseen. */
 function checkUnpackedSize(content: Uint8Array): void {
-  let size = 0;
-  let damaged = false;
+  const found = { size: 0, damaged: false };
   const unzip = new Unzip((file) => {
     file.ondata = (error, data) => {
-      damaged ||= error !== null;
-      size += error === null ? data.length : 0;
+      if (error) found.damaged = true;
+      else found.size += data.length;
     };
     file.start();
   });
@@ -78,9 +77,9 @@ function checkUnpackedSize(content: Uint8Array): void {
   const STEP = 65_536;
   for (let at = 0; at < content.length; at += STEP) {
     unzip.push(content.subarray(at, at + STEP), at + STEP >= content.length);
-    if (size > limits.unpacked)
+    if (found.size > limits.unpacked)
       throw new Refused('The workbook unpacks to far more than a list of motors. It is not read.');
-    if (damaged) throw new Refused('The workbook is damaged. Save it again and choose it once more.');
+    if (found.damaged) throw new Refused('The workbook is damaged. Save it again and choose it once more.');
   }
 }
 

@@ -15,7 +15,6 @@ export async function readJson<T>(request: Request, schema: z.ZodType<T>): Promi
   const tooLarge = {
     refusal: refuse(413, [{ path: '', message: 'The file is too large; a job is well under 500 kB.' }]),
   };
-  if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES) return tooLarge;
   let body: unknown;
   try {
     const text = await request.text();

@@ -1,0 +1,155 @@
+import { expect, test, type Page } from '@playwright/test';
+import { accessible, field, figure, visit } from './app.ts';
+
+// One red pixel, the smallest PNG there is.
+const PIXEL = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg==',
+  'base64',
+);
+const list = (rows: readonly string[]): string => ['Tag,Location,HP,Volts,Amps,RPM,Frame,Status', ...rows].join('\n');
+const choose = (page: Page, name: string, content: string | Buffer): Promise<void> =>
+  page.setInputFiles('#file', { name, mimeType: 'text/csv', buffer: Buffer.from(content) });
+
+test('the register: add, photograph, history, save, start a job, search and group', async ({ page }) => {
+  await visit(page, '/motors');
+  await expect(page.getByTestId('motor-count')).toContainText('motors');
+  await accessible(page);
+  await page.getByLabel('Tag', { exact: true }).fill('T-400-M');
+  await page.getByRole('complementary').getByLabel('Site').fill('Fenhallow Board Mill');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.waitForURL(/\/motors\/[0-9a-f-]{36}/);
+  await page.waitForSelector('html[data-hydrated]');
+  await field(page, 'nameplate.asRead').fill('HP 20 RPM 1765 V 460 A 24.5 HZ 60 FR 256T TEFC');
+  await page.getByRole('button', { name: 'Read into the fields' }).click();
+  await expect(figure(page, 'nameplate.shaftHeight')).toHaveText('6.25\u00a0in');
+  await page.getByLabel('State').selectOption('spare');
+  await page.getByLabel('Note on the event').fill('From the closed line');
+  await page.getByRole('button', { name: 'Add to the history' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.locator('[data-save="saved"]')).toContainText('rev 2');
+
+  await page.setInputFiles('#photo', { name: 'plate.png', mimeType: 'image/png', buffer: PIXEL });
+  await expect(page.getByRole('img', { name: 'picture 1' })).toBeVisible();
+  await page.setInputFiles('#photo', { name: 'plate.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(page.getByRole('alert')).toContainText('not a picture that can be read');
+  await accessible(page);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'History' })).toContainText('From the closed line');
+
+  const motor = page.url();
+  await page.waitForSelector('html[data-hydrated]');
+  await page.getByLabel('What is asked').selectOption('drive');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.waitForURL(/\/jobs\//);
+  await expect(page.locator('[data-stage="nameplate"]')).toContainText('20 hp');
+
+  await visit(page, '/motors?q=256T&state=spare&group=frame');
+  await expect(page.getByRole('region', { name: 'Frame 256' })).toContainText('T-400-M');
+  await visit(page, motor.replace(/^https?:\/\/[^/]+/, ''));
+  page.once('dialog', (dialog) => void dialog.accept());
+  await page.getByRole('button', { name: 'Remove this motor' }).click();
+  await page.waitForURL(/\/motors$/);
+  await expect(page.getByText('T-400-M')).toBeHidden();
+});
+
+test('two motors are compared in plain words', async ({ page }) => {
+  await visit(page, '/motors');
+  await page.getByLabel('Compare P-214-M').check();
+  await page.getByLabel('Compare S-018').check();
+  await page.getByRole('button', { name: 'Compare 2 of 2' }).click();
+  await page.waitForURL(/compare/);
+  await expect(page.locator('[data-difference="Code letter"]')).toContainText('check starter and breaker');
+  await expect(page.locator('[data-difference="Frame"]')).toContainText('never for belts');
+  await expect(page.getByTestId('mounting')).toContainText('does not drop in');
+  await accessible(page);
+  await page.getByLabel('Motor that would take its place').fill('');
+  await expect(page.getByText('Paste a plate on each side')).toBeVisible();
+});
+
+test('a list is imported: columns mapped, good rows taken, bad rows handed back', async ({ page }) => {
+  await visit(page, '/motors/import');
+  await choose(
+    page,
+    'motors.csv',
+    list([
+      'I-1,Hall 1,15,460,19,1770,254T,spare',
+      'I-2,Hall 2,lots,460,19,1770,254T,spare',
+      '=1+1,Hall,5,460,7,1745,184T,spare',
+    ]),
+  );
+  await expect(page.getByTestId('checked')).toContainText('1 good');
+  await expect(page.getByRole('region', { name: 'Rows not taken' })).toContainText('row 3');
+  await expect(page.getByRole('region', { name: 'Rows not taken' })).toContainText('spreadsheet formula');
+  await accessible(page);
+  await page.getByLabel('HP', { exact: true }).selectOption('');
+  await expect(page.getByTestId('checked')).toContainText('2 good');
+  await page.getByLabel('HP', { exact: true }).selectOption({ label: 'Power' });
+  await expect(page.getByTestId('checked')).toContainText('1 good');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the other rows' }).click();
+  expect((await download).suggestedFilename()).toBe('rows-not-taken.csv');
+  await page.getByRole('button', { name: 'Take the 1 good rows' }).click();
+  await expect(page.getByTestId('outcome')).toContainText('1 motors are in the register');
+  await visit(page, '/motors?q=I-1');
+  await expect(page.locator('[data-motor="I-1"]')).toContainText('254T');
+});
+
+test('5 000 rows come in with progress, and a cancelled import leaves nothing behind', async ({ page }) => {
+  const rows = Array.from(
+    { length: 5000 },
+    (_, at) => `BULK-${at},Hall ${at % 40},${[5, 10, 15, 20][at % 4]},460,19,1770,254T,spare`,
+  );
+  await visit(page, '/motors/import');
+  await choose(page, 'many.csv', list(rows));
+  await expect(page.getByTestId('checked')).toContainText('5000 good', { timeout: 30_000 });
+  await page.getByRole('button', { name: 'Take the 5000 good rows' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByTestId('outcome')).toContainText('Cancelled', { timeout: 30_000 });
+  await visit(page, '/motors?q=BULK-');
+  await expect(page.getByTestId('motor-count')).toHaveText('0 motors');
+
+  await visit(page, '/motors/import');
+  await choose(page, 'many.csv', list(rows));
+  await page.getByRole('button', { name: 'Take the 5000 good rows' }).click({ timeout: 30_000 });
+  await expect(page.getByTestId('busy')).toContainText('Storing motors');
+  await expect(page.getByTestId('outcome')).toContainText('5000 motors are in the register', { timeout: 60_000 });
+  await visit(page, '/motors?q=BULK-&group=size');
+  await expect(page.getByTestId('motor-count')).toContainText('5000 motors, the first 1000 shown');
+});
+
+test('a hostile file is refused in words and the page goes on working', async ({ page }) => {
+  await visit(page, '/motors/import');
+  await choose(page, 'rows.csv', `Tag\n${'P\n'.repeat(2_000_000)}`);
+  await expect(page.getByRole('alert')).toContainText('more than 50,000 rows', { timeout: 30_000 });
+  await choose(page, 'picture.csv', PIXEL);
+  await expect(page.getByRole('alert')).toContainText('not a table of text');
+  await choose(page, 'good.csv', list(['H-1,Hall,15,460,19,1770,254T,spare']));
+  await expect(page.getByTestId('checked')).toContainText('1 good');
+});
+
+test('the register is exported, and its API refuses what it should', async ({ request }) => {
+  const csv = await (await request.get('/motors/export.csv')).text();
+  expect(csv).toContain('P-214-M');
+  expect(csv.split('\n')[0]).toContain('Plate as read');
+  const xlsx = await (await request.get('/motors/export.xlsx')).body();
+  expect(xlsx.subarray(0, 2).toString()).toBe('PK');
+  const { motors } = (await (await request.get('/motors/export.json')).json()) as { motors: unknown[] };
+  expect(motors.length).toBeGreaterThan(10);
+  expect((await request.get('/motors/export.exe')).status()).toBe(404);
+
+  const made = (await (await request.post('/api/motors', { data: { tag: 'API-1' } })).json()) as { id: string };
+  const at = `/api/motors/${made.id}`;
+  expect((await request.post('/api/motors', { data: { tag: 5 } })).status()).toBe(422);
+  expect((await request.post('/api/motors', { data: Buffer.from('{"tag":') })).status()).toBe(400);
+  expect((await request.post('/api/motors', { data: Buffer.from(`{"note":"${'x'.repeat(600_000)}"}`) })).status()).toBe(
+    413,
+  );
+  expect((await request.put(at, { data: { base: 1, motor: { tag: 'API-2' } } })).status()).toBe(200);
+  expect((await request.put(at, { data: { base: 1, motor: { tag: 'API-3' } } })).status()).toBe(409);
+  expect((await request.post(`${at}/photos`, { data: Buffer.alloc(0) })).status()).toBe(422);
+  expect((await request.post(`${at}/photos`, { data: Buffer.alloc(8_100_000) })).status()).toBe(422);
+  expect((await request.post('/api/motors/batch', { data: { importId: 'x', motors: [] } })).status()).toBe(422);
+  expect((await request.get('/api/motors/nothing')).status()).toBe(404);
+  expect((await request.delete(at)).status()).toBe(204);
+  expect((await request.get(at)).status()).toBe(404);
+});
