@@ -2,17 +2,17 @@ import { plateKey } from '@pilgrim/core/register/plate-key';
 import type { RegisteredMotor } from '@pilgrim/core/register/registered-motor';
 import type { Sql } from 'postgres';
 
-const ROWS = 500;
+const ROWS = 1000;
 
 /** A motor as a row: the columns that lists search and sort by, and the whole document. */
-function rowOf(sql: Sql, motor: RegisteredMotor) {
+function rowOf(motor: RegisteredMotor) {
   const key = plateKey(motor.plate, motor.school);
   return {
     site: motor.site,
     tag: motor.tag,
     location: motor.location,
     state: motor.state,
-    document: sql.json(motor),
+    document: motor,
     power_w: key.power ?? null,
     poles: key.poles ?? null,
     speed: key.speed ?? null,
@@ -24,19 +24,24 @@ function rowOf(sql: Sql, motor: RegisteredMotor) {
 /** Stores motors in one go, all or none, and returns how many. */
 export async function insertMotors(sql: Sql, motors: readonly RegisteredMotor[], importId?: string): Promise<number> {
   await sql.begin(async (transaction) => {
-    const scoped = transaction as unknown as Sql;
     for (let at = 0; at < motors.length; at += ROWS) {
-      const rows = motors
-        .slice(at, at + ROWS)
-        .map((motor) => ({ ...rowOf(scoped, motor), import_id: importId ?? null }));
-      await scoped`insert into motors ${scoped(rows)}`;
+      // One parameter for many rows: far quicker than one for every cell.
+      const rows = motors.slice(at, at + ROWS).map((motor) => rowOf(motor));
+      await transaction`
+        insert into motors (site, tag, location, state, document, power_w, poles, speed, frame_number, plate_text, import_id)
+        select site, tag, location, state, document, power_w, poles, speed, frame_number, plate_text, ${importId ?? null}::uuid
+        from json_to_recordset(${JSON.stringify(rows)}::text::json) as row (site text, tag text, location text,
+          state text, document jsonb, power_w double precision, poles smallint, speed double precision, frame_number text,
+          plate_text text)`;
     }
   });
   return motors.length;
 }
 
+const columnsOf = (sql: Sql, motor: RegisteredMotor) => ({ ...rowOf(motor), document: sql.json(motor) });
+
 export async function insertMotor(sql: Sql, motor: RegisteredMotor): Promise<string> {
-  const [row] = await sql<{ id: string }[]>`insert into motors ${sql(rowOf(sql, motor))} returning id`;
+  const [row] = await sql<{ id: string }[]>`insert into motors ${sql(columnsOf(sql, motor))} returning id`;
   if (!row) throw new Error('the new motor was not stored');
   return row.id;
 }
@@ -49,7 +54,7 @@ export async function updateMotor(
   motor: RegisteredMotor,
 ): Promise<number | undefined> {
   const [row] = await sql<{ revision: number }[]>`
-    update motors set ${sql(rowOf(sql, motor))}, revision = revision + 1, updated_at = now()
+    update motors set ${sql(columnsOf(sql, motor))}, revision = revision + 1, updated_at = now()
     where id = ${id} and revision = ${base} returning revision`;
   return row?.revision;
 }

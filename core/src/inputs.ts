@@ -36,14 +36,12 @@ const believable = (si: number, spec: FieldSpec, school: School): string | undef
 const asGiven = (reading: Reading, spec: FieldSpec, school: School): Value =>
   quantity(reading.si, spec.dimension, school, { origin: 'given', source: 'typed in this job' });
 
-/** Reads one typed field into groups of values; a single quantity is one group of one. */
-function readField(
-  typed: string | number,
-  spec: FieldSpec,
-  school: School,
-): Parsed<{ groups: Groups; unit: Unit; read: string }> {
+type ReadingGroups = readonly (readonly Reading[])[];
+
+/** Reads one typed field; a single quantity is one group of one. Every figure is believable. */
+function readFigures(typed: string | number, spec: FieldSpec, school: School): Parsed<ReadingGroups> {
   const text = String(typed);
-  let groups: readonly (readonly Reading[])[];
+  let groups: ReadingGroups;
   if (spec.list) {
     const parsed = parseGroups(text, spec.dimension, school);
     if (!parsed.ok) return parsed;
@@ -53,17 +51,30 @@ function readField(
     if (!parsed.ok) return parsed;
     groups = [[parsed.value]];
   }
-  const readings = groups.flat();
-  for (const { si } of readings) {
-    const wrong = believable(si, spec, school);
-    if (wrong) return { ok: false, message: `“${text.slice(0, 40)}” ${wrong}` };
+  for (const group of groups) {
+    for (const { si } of group) {
+      const wrong = believable(si, spec, school);
+      if (wrong) return { ok: false, message: `“${text.slice(0, 40)}” ${wrong}` };
+    }
   }
-  const first = readings[0];
+  return groups[0]?.[0] ? { ok: true, value: groups } : { ok: false, message: `Write it like ${spec.example}.` };
+}
+
+/** The figures of a field as values, with the unit they were typed in. */
+function readField(
+  typed: string | number,
+  spec: FieldSpec,
+  school: School,
+): Parsed<{ groups: Groups; unit: Unit; read: string }> {
+  const figures = readFigures(typed, spec, school);
+  if (!figures.ok) return figures;
+  const readings = figures.value.flat();
+  const [first] = readings;
   if (!first) return { ok: false, message: `Write it like ${spec.example}.` };
   return {
     ok: true,
     value: {
-      groups: groups.map((group) => group.map((reading) => asGiven(reading, spec, school))),
+      groups: figures.value.map((group) => group.map((reading) => asGiven(reading, spec, school))),
       unit: first.unit,
       read: readings.map((reading) => formatQuantity(reading.si, spec.dimension, school)).join(' / '),
     },
@@ -72,7 +83,7 @@ function readField(
 
 /** What is wrong with a typed quantity and what would be right; undefined where it reads well. */
 export function checkField(typed: string | number, spec: FieldSpec, school: School): string | undefined {
-  const result = readField(typed, spec, school);
+  const result = readFigures(typed, spec, school);
   return result.ok ? undefined : result.message;
 }
 

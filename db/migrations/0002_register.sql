@@ -22,8 +22,6 @@ create table motors (
 );
 
 create index motors_by_size on motors (power_w, poles);
-create index motors_by_place on motors (site, tag);
-create index motors_by_import on motors (import_id) where import_id is not null;
 
 create table motor_photos (
   id uuid primary key default gen_random_uuid(),

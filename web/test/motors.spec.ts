@@ -90,6 +90,10 @@ test('a list is imported: columns mapped, good rows taken, bad rows handed back'
   expect((await download).suggestedFilename()).toBe('rows-not-taken.csv');
   await page.getByRole('button', { name: 'Take the 1 good rows' }).click();
   await expect(page.getByTestId('outcome')).toContainText('1 motors are in the register');
+  const exported = await (await page.request.get('/motors/export.xlsx')).body();
+  await visit(page, '/motors/import');
+  await page.setInputFiles('#file', { name: 'motors.xlsx', mimeType: 'application/zip', buffer: exported });
+  await expect(page.getByTestId('checked')).toContainText(/✓ \d+ good$/);
   await visit(page, '/motors?q=I-1');
   await expect(page.locator('[data-motor="I-1"]')).toContainText('254T');
 });

@@ -17,32 +17,49 @@ export interface Frame {
 const NEMA_SOURCE = 'NEMA MG 1 4.2 (recalled from memory)';
 const IEC_SOURCE = 'IEC 60072-1: the frame number is the shaft height in mm (recalled from memory)';
 
+interface FrameCode {
+  readonly code: string;
+  readonly numbers: readonly string[];
+  readonly suffix: string;
+  readonly family: School;
+  /** Shaft height, m. */
+  readonly height: number;
+}
+
+/** The parts of a frame’s name, without working; for lists of many motors. Undefined if it reads as no frame. */
+export function readFrame(text: string, school: School): FrameCode | undefined {
+  const code = text.toUpperCase().replaceAll(/\s|FRAME|FR\.?|IEC/g, '');
+  const match = /^(\d{2,3})(?:\/(\d{1,3}))?([A-Z]{0,6})\d?$/.exec(code);
+  if (!match) return undefined;
+  const [, first = '', second, suffix = ''] = match;
+  const family = familyOf(first, suffix, school);
+  const number = Number(first);
+  const height =
+    family === 'IEC' ? number / 1000 : (first.length === 2 ? number / 16 : Math.floor(number / 10) / 4) * INCH;
+  if (height < 0.03 || height > 0.72) return undefined;
+  const numbers = second === undefined ? [first] : [first, first.slice(0, first.length - second.length) + second];
+  return { code, numbers, suffix, family, height };
+}
+
 /**
  * Decodes a frame such as `254T`, `143/5T`, `56C`, `132M`, `IEC 132S`. NEMA: two digits are sixteenths of an inch,
  * three digits hold quarter inches in the first two. IEC: the number is millimetres. Undefined if it reads as neither.
  * A bare three-digit number is taken as the job’s school writes it.
  */
 export function decodeFrame(text: string, school: School): Frame | undefined {
-  const clean = text.toUpperCase().replaceAll(/\s|FRAME|FR\.?|IEC/g, '');
-  const match = /^(\d{2,3})(?:\/(\d{1,3}))?([A-Z]{0,6})\d?$/.exec(clean);
-  if (!match) return undefined;
-  const [, first = '', second, suffix = ''] = match;
-  const family = familyOf(first, suffix, school);
-  const numbers = second === undefined ? [first] : [first, first.slice(0, first.length - second.length) + second];
-  const number = Number(first);
-  const height =
-    family === 'IEC' ? number / 1000 : (first.length === 2 ? number / 16 : Math.floor(number / 10) / 4) * INCH;
-  if (height < 0.03 || height > 0.72) return undefined;
+  const frame = readFrame(text, school);
+  if (!frame) return undefined;
+  const { code, numbers, suffix, family, height } = frame;
   const meaning = suffixMeaning(suffix, family);
   return {
     shaftHeight: quantity(height, 'length', family, {
       formula:
         family === 'IEC'
           ? 'H = \\text{frame number}'
-          : first.length === 2
+          : numbers[0]?.length === 2
             ? 'D = \\dfrac{\\text{number}}{16}'
             : 'D = \\dfrac{\\text{first two digits}}{4}',
-      from: { frame: wording(clean, { origin: 'given', source: 'typed in this job' }) },
+      from: { frame: wording(code, { origin: 'given', source: 'typed in this job' }) },
       source: family === 'IEC' ? IEC_SOURCE : NEMA_SOURCE,
     }),
     numbers,
@@ -54,9 +71,10 @@ export function decodeFrame(text: string, school: School): Frame | undefined {
 
 const IEC_ONLY = /^(S|M|L)[ABCDXYZ]?$/;
 
+const iecNumbers = new Set(iecDimensions.rows.map((row) => String(row['h'])));
+
 function familyOf(number: string, suffix: string, school: School): School {
   if (/^(T|U|TS|US|TC|TSC|TD|TZ|TCZ|JM|JP|C|CZ|Y|Z|H|HP|LP)/.test(suffix)) return 'NEMA';
-  const iecNumbers = new Set(iecDimensions.rows.map((row) => String(row['h'])));
   return iecNumbers.has(number) && (IEC_ONLY.test(suffix) || school === 'IEC') ? 'IEC' : 'NEMA';
 }
 

@@ -102,39 +102,66 @@ export interface RowDefaults {
   readonly school: School;
 }
 
+/** Lists repeat their figures; each is judged once. */
+const verdicts = new Map<string, string | undefined>();
+const MOST_VERDICTS = 10_000;
+function wrongWith(name: string, typed: string | number, school: School): string | undefined {
+  const spec = specs[name];
+  if (!spec) return undefined;
+  const key = `${school}|${name}|${typed}`;
+  if (!verdicts.has(key)) {
+    if (verdicts.size >= MOST_VERDICTS) verdicts.clear();
+    verdicts.set(key, checkField(typed, spec, school));
+  }
+  return verdicts.get(key);
+}
+
 const specs = quantityFields.nameplate as Readonly<Record<string, FieldSpec | undefined>>;
 const titles = new Map(columns.map(({ id, title }) => [id, title]));
 
 /** Units that a heading names, put behind bare figures: `Power (kW)`, `Speed rpm`. */
 const headingUnit = (heading: string): string => /\b(kW|hp|rpm|kg|lbs?|°C|Hz)\b/i.exec(heading)?.[1] ?? '';
 
+interface Cell {
+  readonly at: number;
+  readonly id: string;
+  /** Name of the plate field, empty for the motor’s own columns. */
+  readonly plate: string;
+  readonly unit: string;
+}
+
 /**
- * Reads one row of a table as a motor. Figures are checked as fields are; a plate’s text fills what the other columns
+ * Reads rows of a table as motors. Figures are checked as fields are; a plate’s text fills what the other columns
  * leave open. A cell that begins like a spreadsheet formula is refused.
  */
-export function readRow(
-  cells: readonly string[],
+export function rowReader(
   header: readonly string[],
   mapping: Mapping,
   defaults: RowDefaults,
-): RowReading {
+): (cells: readonly string[]) => RowReading {
+  const cells = mapping.flatMap((id, at): Cell[] =>
+    id === ''
+      ? []
+      : [{ at, id, plate: id.startsWith('plate.') ? id.slice(6) : '', unit: headingUnit(header[at] ?? '') }],
+  );
+  return (row) => readRow(row, cells, defaults);
+}
+
+function readRow(row: readonly string[], cells: readonly Cell[], defaults: RowDefaults): RowReading {
   const problems: RowProblem[] = [];
   const top: Record<string, string> = {};
   const plate: Record<string, string> = {};
-  mapping.forEach((id, at) => {
-    const cell = (cells[at] ?? '').trim();
-    if (id === '' || cell === '') return;
+  for (const { at, id, plate: name, unit } of cells) {
+    const cell = row[at]?.trim() ?? '';
+    if (cell === '') continue;
     if (/^[=@]|^[+-](?![\d.,\s])/.test(cell)) {
       problems.push({
         column: titles.get(id) ?? id,
         message: `“${cell.slice(0, 30)}” begins like a spreadsheet formula. Put the value itself there.`,
       });
-      return;
-    }
-    const unit = /^[\d.,/\s-]+$/.test(cell) ? headingUnit(header[at] ?? '') : '';
-    if (id.startsWith('plate.')) plate[id.slice(6)] = unit === '' ? cell : `${cell} ${unit}`;
-    else top[id] = cell;
-  });
+    } else if (name === '') top[id] = cell;
+    else plate[name] = unit !== '' && /^[\d.,/\s-]+$/.test(cell) ? `${cell} ${unit}` : cell;
+  }
   const school = schoolOf(plate, defaults.school);
   let fields: Record<string, unknown> = plate;
   if (plate['asRead'] !== undefined) {
@@ -142,8 +169,7 @@ export function readRow(
     fields = { ...reading.fields, ...plate };
   }
   for (const [name, typed] of Object.entries(fields)) {
-    const spec = specs[name];
-    const wrong = spec && typed !== undefined ? checkField(typed as string, spec, school) : undefined;
+    const wrong = typed === undefined ? undefined : wrongWith(name, typed as string, school);
     if (wrong !== undefined) problems.push({ column: titles.get(`plate.${name}`) ?? name, message: wrong });
   }
   if (top['state'] !== undefined) {

@@ -1,7 +1,6 @@
 import { quantityFields } from '../fields.ts';
 import type { Plate } from '../job.ts';
-import { decodeFrame } from '../nameplate/frame.ts';
-import { formatNumber } from '../quantity/format.ts';
+import { readFrame } from '../nameplate/frame.ts';
 import { parseGroups } from '../quantity/parse.ts';
 import type { Dimension, School } from '../quantity/units.ts';
 import { sizeText } from '../motor/standard-power.ts';
@@ -10,7 +9,6 @@ import { sizeText } from '../motor/standard-power.ts';
 export interface PlateKey {
   readonly power?: number;
   readonly voltages: readonly number[];
-  readonly currents: readonly number[];
   readonly frequency?: number;
   readonly speed?: number;
   readonly poles?: number;
@@ -25,7 +23,7 @@ const firstOf = (plate: Plate, name: 'power' | 'frequency' | 'speed', school: Sc
 
 function listOf(
   plate: Plate,
-  name: 'power' | 'frequency' | 'speed' | 'voltages' | 'currents',
+  name: 'power' | 'frequency' | 'speed' | 'voltages',
   dimension: Dimension,
   school: School,
 ): number[] {
@@ -37,17 +35,31 @@ function listOf(
 
 /** Reads the few figures of a plate that a register lists. What does not read is left out; never throws. */
 export function plateKey(plate: Plate, school: School): PlateKey {
+  const typed = [school, plate.power, plate.speed, plate.frequency, plate.voltages, plate.frame].join('|');
+  const known = keys.get(typed);
+  if (known) return known;
+  const key = readKey(plate, school);
+  if (keys.size >= MOST_KEYS) keys.clear();
+  keys.set(typed, key);
+  return key;
+}
+
+/** A plant has many motors of few kinds; the same plate is read once. */
+const keys = new Map<string, PlateKey>();
+const MOST_KEYS = 5000;
+
+function readKey(plate: Plate, school: School): PlateKey {
   const power = firstOf(plate, 'power', school);
   const speed = firstOf(plate, 'speed', school);
   const frequency = firstOf(plate, 'frequency', school) ?? (school === 'NEMA' ? 60 : 50);
   const voltages = listOf(plate, 'voltages', 'voltage', school);
   const poles =
     speed === undefined || speed <= 0 ? undefined : 2 * Math.floor((2 * Math.PI * frequency) / speed + 1e-9);
-  const frame = plate.frame?.trim() ? decodeFrame(plate.frame, school) : undefined;
+  const frame = plate.frame?.trim() ? readFrame(plate.frame, school) : undefined;
   const text = [
     power === undefined ? '' : sizeText(power, school),
     poles ? `${poles}-pole` : '',
-    voltages.length > 0 ? `${voltages.map((each) => formatNumber(each)).join('/')}\u00a0V` : '',
+    voltages.length > 0 ? `${voltages.map((each) => Math.round(each)).join('/')}\u00a0V` : '',
     plate.frame?.trim() ?? '',
   ]
     .filter(Boolean)
@@ -58,7 +70,6 @@ export function plateKey(plate: Plate, school: School): PlateKey {
     ...(poles ? { poles } : {}),
     frequency,
     voltages,
-    currents: listOf(plate, 'currents', 'current', school),
     frameNumber: frame?.numbers[0] ?? '',
     text,
   };

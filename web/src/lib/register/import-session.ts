@@ -1,4 +1,10 @@
-import { guessMapping, readRow, type Mapping, type RowDefaults, type RowProblem } from '@pilgrim/core/register/columns';
+import {
+  guessMapping,
+  rowReader,
+  type Mapping,
+  type RowDefaults,
+  type RowProblem,
+} from '@pilgrim/core/register/columns';
 import type { RegisteredMotor } from '@pilgrim/core/register/registered-motor';
 import Papa from 'papaparse';
 import { readTable, type Table } from './read-table';
@@ -42,6 +48,7 @@ export class ImportSession {
     cancelled: () => boolean = () => false,
   ): Promise<Checked | undefined> {
     const { header, rows } = this.table;
+    const readRow = rowReader(header, mapping, defaults);
     const good: RegisteredMotor[] = [];
     const bad: BadRow[] = [];
     for (let at = 0; at < rows.length; at++) {
@@ -50,7 +57,7 @@ export class ImportSession {
         await pause();
         if (cancelled()) return undefined;
       }
-      const reading = readRow(rows[at] ?? [], header, mapping, defaults);
+      const reading = readRow(rows[at] ?? []);
       if (reading.ok) good.push(reading.motor);
       else bad.push({ row: at + 2, problems: reading.problems });
     }

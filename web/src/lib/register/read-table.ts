@@ -102,7 +102,10 @@ async function readWorkbook(content: Uint8Array): Promise<Raw> {
     return { rows, notes: ['The first sheet of the workbook was read; formulas count by their last result.'] };
   } catch (cause) {
     if (cause instanceof Refused) throw cause;
-    throw new Refused('The workbook cannot be read. Save it as .xlsx or as CSV and choose it again.');
+    const place = /row \d+, col \d+/.exec(cause instanceof Error ? cause.message : '')?.[0];
+    throw new Refused(
+      `The workbook cannot be read${place ? ` at ${place.replace('col', 'column')}` : ''}. Save it as .xlsx or as CSV and choose it again.`,
+    );
   }
 }
 

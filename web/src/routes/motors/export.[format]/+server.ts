@@ -1,8 +1,8 @@
 import { columns, writeRow } from '@pilgrim/core/register/columns';
 import { error } from '@sveltejs/kit';
 import Papa from 'papaparse';
-import writeXlsxFile from 'write-excel-file/node';
 import { allMotors } from '$lib/server/motors';
+import { workbook } from '$lib/server/workbook';
 import type { RequestHandler } from './$types';
 
 const attach = (body: BodyInit, type: string, format: string): Response =>
@@ -21,8 +21,7 @@ export const GET: RequestHandler = async ({ params }) => {
       // With a byte order mark, so that spreadsheets read it as UTF-8.
       return attach(`\ufeff${Papa.unparse([header, ...motors.map(writeRow)])}`, 'text/csv; charset=utf-8', 'csv');
     case 'xlsx': {
-      const rows = [header, ...motors.map(writeRow)].map((row) => row.map((value) => ({ type: String, value })));
-      const file = await writeXlsxFile(rows, {}).toBuffer();
+      const file = await workbook([header, ...motors.map(writeRow)]);
       return attach(new Uint8Array(file), 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', 'xlsx');
     }
     default:
