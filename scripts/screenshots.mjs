@@ -8,9 +8,22 @@ import { freePort, startDatabase } from './lib/postgres.mjs';
 import { root } from './lib/root.mjs';
 
 const folder = `${root}/docs/screenshots`;
+const MOTORS = [
+  'Tag,Location,HP,Volts,Amps,RPM,Frame,Status,Paint',
+  'AG-1,Broke chest,15,230/460,38/19,1770,254T,running,blue',
+  'AG-2,Broke chest,15,460,19,1770,254T,spare,blue',
+  'CV-7,Bale hall,7-1/2 hp,460,ten,1745,213T,running,grey',
+  'CV-8,Bale hall,10,460,13,17550,215T,lost,grey',
+].join('\n');
 const views = [
   { name: 'home', path: '/' },
   { name: 'nameplate', tag: 'P-214', path: '/nameplate', open: 'nameplate.ratedTorque' },
+  { name: 'inquiry', tag: 'P-214', path: '/situation', show: '[data-cause]' },
+  { name: 'plate-words', tag: 'P-214', path: '/nameplate', press: 'Read into the fields' },
+  { name: 'motors', path: '/motors' },
+  { name: 'motor', path: '/motors', follow: 'P-214-M' },
+  { name: 'compare', path: '/motors', compare: ['P-214-M', 'S-018'] },
+  { name: 'import', path: '/motors/import', file: MOTORS },
   { name: 'load', tag: 'BL-402', path: '/load' },
   { name: 'profile-dark', tag: 'HF-031', path: '/profile', dark: true },
   { name: 'starting', tag: 'KA-2', path: '/starting' },
@@ -20,13 +33,32 @@ const views = [
   { name: 'tablet', tag: 'P-214', path: '/protection', width: 768, height: 1024 },
 ];
 
-async function shoot(browser, origin, { name, tag, path, open, dark, width = 1280, height = 800 }) {
+async function shoot(browser, origin, view) {
+  const { name, tag, path, open, dark, width = 1280, height = 800 } = view;
   const page = await browser.newPage({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light' });
   await page.goto(origin);
   const base = tag ? await page.getByRole('link', { name: tag }).first().getAttribute('href') : '';
   await page.goto(origin + base + path);
   await page.waitForSelector('html[data-hydrated]');
   if (path === '/profile') await page.waitForSelector('[data-drawn="true"] svg');
+  if (view.show) await page.locator(view.show).first().scrollIntoViewIfNeeded();
+  if (view.press) {
+    await page.getByRole('button', { name: view.press }).click();
+    await page.waitForSelector('[data-token]');
+  }
+  if (view.follow) {
+    await page.getByRole('link', { name: view.follow }).click();
+    await page.waitForSelector('[data-outline]');
+  }
+  if (view.compare) {
+    for (const each of view.compare) await page.getByLabel(`Compare ${each}`).check();
+    await page.getByRole('button', { name: 'Compare 2 of 2' }).click();
+    await page.waitForSelector('[data-difference]');
+  }
+  if (view.file) {
+    await page.setInputFiles('#file', { name: 'motors.csv', mimeType: 'text/csv', buffer: Buffer.from(view.file) });
+    await page.waitForSelector('[data-testid="checked"]');
+  }
   if (open) {
     await page.locator(`[data-value="${open}"] button`).click();
     await page.waitForSelector('[role="dialog"] math');

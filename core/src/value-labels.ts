@@ -20,6 +20,12 @@ export const valueLabels: Readonly<Record<string, string>> = {
   'nameplate.serviceFactor': 'Service factor',
   'nameplate.lockedRotorCurrentMin': 'Locked-rotor current, least',
   'nameplate.lockedRotorCurrentMax': 'Locked-rotor current, most',
+  'nameplate.designMeaning': 'Design',
+  'nameplate.lockedRotorTorqueMin': 'Starting torque, at least',
+  'nameplate.pullUpTorqueMin': 'Pull-up torque, at least',
+  'nameplate.breakdownTorqueMin': 'Breakdown torque, at least',
+  'nameplate.voltageZone': 'On this supply',
+  'nameplate.standardFrame': 'Standard frame for it',
   'nameplate.shaftHeight': 'Shaft height',
   'nameplate.frameSuffix': 'Frame suffix',
   'nameplate.feetAcross': 'Feet across',
@@ -98,7 +104,7 @@ export const valueLabels: Readonly<Record<string, string>> = {
 
 /** A heading that begins at this value, where a stage has many. */
 export const valueGroups: Readonly<Record<string, string>> = {
-  'nameplate.shaftHeight': 'Mounting, by its frame',
+  'nameplate.standardFrame': 'Mounting, by its frame',
   'nameplate.enclosureMeaning': 'What its codes mean',
   'nameplate.recoveredFrame': 'Recovered by measuring',
 };

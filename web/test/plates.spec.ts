@@ -52,10 +52,11 @@ test('an early failure is inquired into, and what is found reaches the pick and 
   await fill(page, { 'situation.life': '2 years' });
   await field(page, 'situation.failureMode').selectOption('bearing');
   await expect(finding(page, 'situation.early-failure')).toContainText('still unexplained');
-  await page.getByText('What was measured and seen').click();
+  await page.locator('[data-cause="drive-currents"]').getByRole('link').click();
+  await expect(field(page, 'situation.onDrive')).toBeFocused();
   await field(page, 'situation.onDrive').check();
   const cause = page.locator('[data-cause="drive-currents"]');
-  await expect(cause).toContainText('it ran on a drive, speaks for it');
+  await expect(cause).toContainText('it ran on a drive (speaks for it)');
   await accessible(page);
   await cause.getByLabel('Found').check();
   await expect(finding(page, 'situation.early-failure')).toBeHidden();

@@ -63,7 +63,7 @@ export function connectedRating(given: Inputs['given'], school: School): Connect
   const [g, i] = nearest(groups, supply.voltage && utilizationVoltage(supply.voltage.value));
   const voltage = groups[g]?.[i];
   const currents = plate.currents ?? [];
-  const current = pairedCurrent(groups, currents, g, i);
+  const current = pairedCurrent(groups, currents, g, i, plate.power?.flat().length ?? 1);
   if (currents.length > 0 && groups.length > 0 && !current) doubts.push('pairing');
 
   return {
@@ -103,11 +103,14 @@ function pairedCurrent(
   currents: readonly (readonly Value[])[],
   g: number,
   i: number,
+  ratings: number,
 ): Value | undefined {
   if (currents.length === voltages.length) {
     const group = currents[g] ?? [];
     return group.length === voltages[g]?.length ? group[i] : group.at(-1);
   }
+  // A two-speed plate prints a current for each power at one voltage; the first is in force, like the first power.
+  if (voltages.flat().length === 1 && ratings > 1 && currents.flat().length === ratings) return currents.flat()[0];
   const flat = currents.flat();
   const index = voltages.slice(0, g).reduce((sum, group) => sum + group.length, i);
   return flat.length === voltages.flat().length ? flat[index] : undefined;

@@ -1,7 +1,7 @@
 import type { EfficiencyClass } from '../motor/efficiency-class.ts';
 import { classEfficiency, classesOf } from '../motor/efficiency-class.ts';
 import { formatNumber } from '../quantity/format.ts';
-import { motorEnclosures, windingWithstand } from '../tables/index.ts';
+import { motorEnclosures, voltageZones, windingWithstand } from '../tables/index.ts';
 import type { notebook } from '../stage.ts';
 import { type Brief } from '../stage.ts';
 import { PRACTICE, wording, type Value } from '../value.ts';
@@ -9,8 +9,11 @@ import { atOtherFrequency } from './alternate-frequency.ts';
 import { decodeBearing, thickenerOf, type Bearing } from './bearing.ts';
 import { leastClass } from './class-in-year.ts';
 import { connectionAt } from './connection.ts';
+import { utilizationVoltage } from './connected-rating.ts';
 import { decodeDuty, decodeEnclosure } from './enclosure.ts';
 import { insulation } from './insulation.ts';
+import { designValues, type DesignValues } from './design-letter.ts';
+import { standardFrame } from './frame.ts';
 import { inverterStatement, type InverterStatement } from './inverter.ts';
 
 /** The year up to which laws and plate habits are known to this engine; the core has no clock. */
@@ -27,7 +30,9 @@ export interface PlateFacts {
   readonly open: boolean;
 }
 
-export interface DecodedValues {
+export interface DecodedValues extends DesignValues {
+  readonly standardFrame?: Value<string>;
+  readonly voltageZone?: Value<string>;
   readonly enclosureMeaning?: Value<string>;
   readonly dutyMeaning?: Value<string>;
   readonly thermalLimit?: Value;
@@ -61,7 +66,16 @@ export function decodePlate(
   const { school } = job;
   const said = (text: string, source: string): Value<string> => wording(text, { origin: 'recalled', source });
   const year = yearOf(plate.year);
-  const values: { -readonly [Name in keyof DecodedValues]: DecodedValues[Name] } = {};
+  const values: { -readonly [Name in keyof DecodedValues]: DecodedValues[Name] } = designValues(
+    plate.designLetter,
+    facts.power?.value,
+    facts.poles?.value,
+    school,
+  );
+  const usual = facts.power && facts.poles && standardFrame(facts.power.value, facts.poles.value, facts.open, school);
+  if (usual) values.standardFrame = said(usual, school === 'NEMA' ? 'MG 1 Part 13' : 'EN 50347');
+  readZone();
+  readServiceFactor();
 
   const housing = decodeEnclosure([plate.enclosure, plate.cooling].filter(Boolean).join(' '));
   if (housing.length > 0)
@@ -104,6 +118,35 @@ export function decodePlate(
     if (other) values.otherFrequency = other;
   }
   return { values, inverter };
+
+  /** How far the supply’s utilization voltage is from rated: zone A for good, zone B to survive. */
+  function readZone(): void {
+    const system = given.supply.voltage;
+    if (!system || !facts.voltage) return;
+    const off = utilizationVoltage(system.value) / facts.voltage.value - 1;
+    const zone = voltageZones.rows.find(
+      (row) => Math.abs(off) <= (voltageZones.number(row, 'voltage') ?? 0) / 100 + 1e-9,
+    );
+    const percent = `${off < 0 ? '−' : '+'}${formatNumber(Math.abs(off) * 100, 2)} %`;
+    const words = { A: 'may run there for good', B: 'must run, not for good' }[String(zone?.['zone'])];
+    values.voltageZone = said(
+      zone && words ? `zone ${String(zone['zone'])}, ${percent}: ${words}` : `outside both zones, ${percent}`,
+      `${voltageZones.source}; ±10 % by MG 1 12.44`,
+    );
+  }
+
+  function readServiceFactor(): void {
+    const factor = given.nameplate.serviceFactor;
+    if (!factor || factor.value <= 1 || job.situation.kind !== 'drive') return;
+    flag({
+      code: 'nameplate.service-factor',
+      severity: 'note',
+      message: `The service factor ${factor.text} is spent by the extra heat of a drive: the motor is held to 1.0 on it.`,
+      basis: PRACTICE,
+      clear: 'Do not load it above its rated power.',
+      field: 'nameplate.serviceFactor',
+    });
+  }
 
   function readDuty(): void {
     if (!plate.duty?.trim()) return;

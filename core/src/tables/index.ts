@@ -27,6 +27,12 @@ import nemaDimensionsFile from './data/nema-frame-dimensions.json' with { type: 
 import motorEnclosuresFile from './data/motor-enclosures.json' with { type: 'json' };
 import windingWithstandFile from './data/mg1-part-30-31-voltage.json' with { type: 'json' };
 import startsAllowedFile from './data/mg10-starts.json' with { type: 'json' };
+import designCBreakdownTorqueFile from './data/mg1-design-c-breakdown-torque.json' with { type: 'json' };
+import designCLockedRotorTorqueFile from './data/mg1-design-c-locked-rotor-torque.json' with { type: 'json' };
+import designCPullUpTorqueFile from './data/mg1-design-c-pull-up-torque.json' with { type: 'json' };
+import designDFile from './data/mg1-design-d.json' with { type: 'json' };
+import pullUpTorqueFile from './data/mg1-pull-up-torque.json' with { type: 'json' };
+import voltageZonesFile from './data/iec-60034-1-voltage-zones.json' with { type: 'json' };
 import { openTable } from './table.ts';
 
 export const ampacity = openTable(ampacityFile);
@@ -57,3 +63,9 @@ export const nemaDimensions = openTable(nemaDimensionsFile);
 export const motorEnclosures = openTable(motorEnclosuresFile);
 export const windingWithstand = openTable(windingWithstandFile);
 export const startsAllowed = openTable(startsAllowedFile);
+export const designCBreakdownTorque = openTable(designCBreakdownTorqueFile);
+export const designCLockedRotorTorque = openTable(designCLockedRotorTorqueFile);
+export const designCPullUpTorque = openTable(designCPullUpTorqueFile);
+export const designD = openTable(designDFile);
+export const pullUpTorque = openTable(pullUpTorqueFile);
+export const voltageZones = openTable(voltageZonesFile);

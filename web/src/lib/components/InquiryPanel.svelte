@@ -34,7 +34,7 @@
               {marks[each.reading]}
               {each.reading === 'nothing'
                 ? `To check: ${each.proof.toLowerCase()}.`
-                : `${each.evidence}, ${each.reading}.`}
+                : `${each.evidence} (${each.reading}).`}
               {#if each.reading === 'nothing'}
                 <a class="text-sea underline" href={href(each.field)}>{fieldName(each.field)}</a>
               {/if}

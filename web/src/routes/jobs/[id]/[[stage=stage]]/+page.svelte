@@ -43,7 +43,9 @@
   // A finding’s link leads to the very field.
   afterNavigate(({ to }) => {
     const target = to?.url.hash.slice(1);
-    if (target) document.getElementById(target)?.focus();
+    const entry = target ? document.getElementById(target) : null;
+    entry?.closest('details')?.setAttribute('open', '');
+    entry?.focus();
   });
 
   function onkeydown(event: KeyboardEvent): void {

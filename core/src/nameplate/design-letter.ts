@@ -1,0 +1,80 @@
+import { standardHorsepower } from '../motor/standard-power.ts';
+import type { School } from '../quantity/units.ts';
+import {
+  breakdownTorque,
+  designCBreakdownTorque,
+  designCLockedRotorTorque,
+  designCPullUpTorque,
+  designD,
+  lockedRotorTorque,
+  pullUpTorque,
+} from '../tables/index.ts';
+import { cellValue, type Table } from '../tables/table.ts';
+import { wording, type Value } from '../value.ts';
+
+export interface DesignValues {
+  readonly designMeaning?: Value<string>;
+  /** Least torques the design guarantees, of rated. */
+  readonly lockedRotorTorqueMin?: Value;
+  readonly pullUpTorqueMin?: Value;
+  readonly breakdownTorqueMin?: Value;
+}
+
+const nema: Readonly<Record<string, string>> = {
+  A: 'normal torque, locked-rotor current not limited',
+  B: 'normal torque and current: the usual motor',
+  C: 'high starting torque, for loads that start full',
+  D: 'very high starting torque and 5 % slip or more, for presses and hoists',
+};
+const iec: Readonly<Record<string, string>> = {
+  N: 'normal torque, started direct',
+  NY: 'normal torque, started star-delta',
+  NE: 'normal torque, started direct, more locked-rotor current for its efficiency',
+  NEY: 'normal torque, started star-delta, more locked-rotor current for its efficiency',
+  H: 'high torque, started direct',
+  HY: 'high torque, started star-delta',
+  HE: 'high torque, started direct, more locked-rotor current for its efficiency',
+};
+
+type Torques = readonly [lockedRotor: Table | undefined, pullUp: Table | undefined, breakdown: Table | undefined];
+const normal: Torques = [lockedRotorTorque, pullUpTorque, breakdownTorque];
+const tables: Readonly<Record<string, Torques>> = {
+  A: normal,
+  B: normal,
+  C: [designCLockedRotorTorque, designCPullUpTorque, designCBreakdownTorque],
+};
+
+/**
+ * What the design letter promises: MG 1 12.38 to 12.40 for A, B, C and D by size and poles (recalled tables); in words
+ * for the IEC 60034-12 designs, whose tables Pilgrim does not have.
+ */
+export function designValues(
+  letter: string | undefined,
+  power: number | undefined,
+  poles: number | undefined,
+  school: School,
+): DesignValues {
+  const design = letter?.trim().toUpperCase() ?? '';
+  const words = nema[design] ?? iec[design];
+  if (words === undefined) return {};
+  const designMeaning = wording(`${design}: ${words}`, {
+    origin: 'recalled',
+    source: design in nema ? 'MG 1 1.19' : 'IEC 60034-12',
+  });
+  const hp = power === undefined ? undefined : standardHorsepower(power);
+  if (hp === undefined || poles === undefined) return { designMeaning };
+  const share = (table: Table | undefined): Value | undefined =>
+    table && cellValue(table, table.row(hp), `rpm${7200 / poles}`, 'fraction', school, 0.01);
+  const [locked, pullUp, breakdown] = (tables[design] ?? []).map(share);
+  const fromD =
+    design === 'D' && hp <= 150 && [4, 6, 8].includes(poles)
+      ? cellValue(designD, designD.rows[0], 'locked_rotor_torque', 'fraction', school, 0.01)
+      : undefined;
+  const lockedRotorTorqueMin = locked ?? fromD;
+  return {
+    designMeaning,
+    ...(lockedRotorTorqueMin ? { lockedRotorTorqueMin } : {}),
+    ...(pullUp ? { pullUpTorqueMin: pullUp } : {}),
+    ...(breakdown ? { breakdownTorqueMin: breakdown } : {}),
+  };
+}
