@@ -8,6 +8,8 @@ import { freePort, startDatabase } from './lib/postgres.mjs';
 import { root } from './lib/root.mjs';
 
 const folder = `${root}/docs/screenshots`;
+const PLATE =
+  'HP 30 RPM I770 V 230/460 A 71/35.5 HZ 60 PH 3 SF 1.15 CODE G DES B EFF 93.6 PF 84 FR 286T TEFC INS F AMB 40 CONT ROTSAFE 6311-2Z/C3';
 const MOTORS = [
   'Tag,Location,HP,Volts,Amps,RPM,Frame,Status,Paint',
   'AG-1,Broke chest,15,230/460,38/19,1770,254T,running,blue',
@@ -19,7 +21,7 @@ const views = [
   { name: 'home', path: '/' },
   { name: 'nameplate', tag: 'P-214', path: '/nameplate', open: 'nameplate.ratedTorque' },
   { name: 'inquiry', tag: 'P-214', path: '/situation', show: '[data-cause]' },
-  { name: 'plate-words', tag: 'P-214', path: '/nameplate', press: 'Read into the fields' },
+  { name: 'plate-words', tag: 'P-214', path: '/nameplate', plate: PLATE },
   { name: 'motors', path: '/motors' },
   { name: 'motor', path: '/motors', follow: 'P-214-M' },
   { name: 'compare', path: '/motors', compare: ['P-214-M', 'S-018'] },
@@ -40,11 +42,13 @@ async function shoot(browser, origin, view) {
   const base = tag ? await page.getByRole('link', { name: tag }).first().getAttribute('href') : '';
   await page.goto(origin + base + path);
   await page.waitForSelector('html[data-hydrated]');
+  if (path === '/pick') await page.waitForSelector('[data-spares]:not([data-spares="?"])');
   if (path === '/profile') await page.waitForSelector('[data-drawn="true"] svg');
   if (view.show) await page.locator(view.show).first().scrollIntoViewIfNeeded();
-  if (view.press) {
-    await page.getByRole('button', { name: view.press }).click();
-    await page.waitForSelector('[data-token]');
+  if (view.plate) {
+    await page.getByLabel('Whole plate as text').fill(view.plate);
+    await page.getByRole('button', { name: 'Read into the fields' }).click();
+    await page.locator('[data-token="doubtful"]').first().click();
   }
   if (view.follow) {
     await page.getByRole('link', { name: view.follow }).click();

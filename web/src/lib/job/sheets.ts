@@ -33,7 +33,7 @@ const area = (path: string, label: string, placeholder = ''): FieldDefinition =>
   placeholder,
   wide: true,
 });
-const LONG_OPTION = 16;
+const LONG_OPTION = 13;
 const select = (path: string, label: string, options: readonly Option[]): FieldDefinition => ({
   path,
   label,
