@@ -52,6 +52,15 @@ describe('enclosure, cooling and duty codes', () => {
       expect(isExplosionProtected(text), text).toBe(true);
     for (const text of ['TEFC', 'IP55', 'ODP', 'extended shaft']) expect(isExplosionProtected(text), text).toBe(false);
   });
+  it('stops and picks nothing where the plate is explosion-protected', () => {
+    const solution = solved({
+      situation: { kind: 'replace' },
+      nameplate: readPlate('HP 15 RPM 1770 V 460 A 19 HZ 60 FR 254T TEXP').fields,
+      supply: { voltage: '480 V', frequency: '60 Hz' },
+    });
+    expect(solution.findings[0]).toMatchObject({ code: 'nameplate.explosion-protected', severity: 'stop' });
+    expect(solution.details.need).toBeUndefined();
+  });
   it('lets only S1 and CONT be continuous', () => {
     expect(decodeDuty('S1')?.continuous).toBe(true);
     expect(decodeDuty('CONT')?.continuous).toBe(true);

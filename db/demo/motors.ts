@@ -1,7 +1,7 @@
 /** Motors of the two invented places, for the register. */
 import type { RegisteredMotorInput } from '@pilgrim/core/register/registered-motor';
 
-/** A motor of the demo by the text of its plate; the seed reads it as a person’s paste would be read. */
+/** A motor of the demo by the text of its plate; it is read as a pasted plate would be. */
 export interface DemoMotor extends Omit<RegisteredMotorInput, 'plate'> {
   readonly plate: string;
 }

@@ -10,7 +10,7 @@ import { decodeBearing, thickenerOf, type Bearing } from './bearing.ts';
 import { leastClass } from './class-in-year.ts';
 import { connectionAt } from './connection.ts';
 import { utilizationVoltage } from './connected-rating.ts';
-import { decodeDuty, decodeEnclosure } from './enclosure.ts';
+import { decodeDuty, decodeEnclosure, isExplosionProtected } from './enclosure.ts';
 import { insulation } from './insulation.ts';
 import { designValues, type DesignValues } from './design-letter.ts';
 import { standardFrame } from './frame.ts';
@@ -83,6 +83,7 @@ export function decodePlate(
       housing.map((fact) => `${fact.code}: ${[fact.meaning, fact.also].filter(Boolean).join('; ')}`).join('. '),
       motorEnclosures.source,
     );
+  checkExplosionProtection();
   readDuty();
   const winding = insulation(plate.thermalClass, plate.rise, given.place.ambient ?? given.nameplate.ambient, school);
   if (winding) {
@@ -118,6 +119,20 @@ export function decodePlate(
     if (other) values.otherFrequency = other;
   }
   return { values, inverter };
+
+  function checkExplosionProtection(): void {
+    const said = [plate.enclosure, plate.model].filter(Boolean).join(' ');
+    if (job.situation.kind === 'new' || !isExplosionProtected(said)) return;
+    flag({
+      code: 'nameplate.explosion-protected',
+      severity: 'stop',
+      message:
+        'The motor on the plate is explosion-protected. Its replacement, starter or drive is a matter of certification.',
+      basis: 'NEC 500 to 506, IEC 60079 series',
+      clear: 'Have a competent person for hazardous areas select it; Pilgrim does not.',
+      field: 'nameplate.enclosure',
+    });
+  }
 
   /** How far the supply’s utilization voltage is from rated: zone A for good, zone B to survive. */
   function readZone(): void {

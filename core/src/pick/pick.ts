@@ -42,7 +42,13 @@ export interface PickResult extends StageResult<PickValues> {
 }
 
 const FROM_CATALOGUE = 'catalogue';
-const DEFERRING = ['place.hazardous', 'place.combustible-dust', 'place.submerged', 'supply.single-phase'];
+const DEFERRING = [
+  'nameplate.explosion-protected',
+  'place.hazardous',
+  'place.combustible-dust',
+  'place.submerged',
+  'supply.single-phase',
+];
 
 /** Motors, drives and starters from the catalogue: what fits, ranked with reasons, and why the rest do not. */
 export function pick(
@@ -70,7 +76,7 @@ export function pick(
   };
 
   if (
-    [...place.findings, ...supply.findings].some(
+    [...nameplate.findings, ...place.findings, ...supply.findings].some(
       (finding) => finding.severity === 'stop' && DEFERRING.includes(finding.code),
     )
   ) {
