@@ -70,7 +70,7 @@ describe('what is taken', () => {
     )(['P-3', 'HP 20 RPM 1765 V 460 A 24.5 FR 256T', '256TC']);
     expect(row).toMatchObject({ ok: true, motor: { plate: { power: '20 hp', frame: '256TC', speed: '1765 r/min' } } });
   });
-  it('what an export writes an import reads back, in CSV and in XLSX', async () => {
+  it('what an export writes an import reads back, in CSV, XLSX and JSON', async () => {
     const text = fc.string({ maxLength: 30 }).map((each) =>
       each
         .replaceAll(/[^\w .,/-]/g, '')
@@ -85,13 +85,25 @@ describe('what is taken', () => {
       fc.asyncProperty(many, async (rows) => {
         const motors = rows.map((row) => motor('HP 15 RPM 1770 V 230/460 A 38/19 FR 254T', row));
         const table = [columns.map((column) => column.title), ...motors.map(writeRow)];
-        for (const content of [bytes(Papa.unparse(table)), new Uint8Array(await workbook(table))]) {
+        const formats = [
+          bytes(Papa.unparse(table)),
+          new Uint8Array(await workbook(table)),
+          bytes(JSON.stringify({ motors })),
+        ];
+        for (const content of formats) {
           const session = await ImportSession.open(content, 'motors');
           expect((await session.check(session.mapping, { site: '', school: 'NEMA' }))?.good).toEqual(motors);
         }
       }),
       { numRuns: 15 },
     );
+  });
+  it('keeps the history of motors that come as JSON, and hands back those that are none', async () => {
+    const kept = motor('HP 15', { tag: 'J-1', history: [{ date: '2024-05-01', event: 'installed' }] });
+    const session = await ImportSession.open(bytes(JSON.stringify([kept, { tag: 7 }, 'motor'])), 'motors.json');
+    const checked = await session.check(session.mapping, defaults);
+    expect(checked?.good).toEqual([kept]);
+    expect(checked?.bad.map(({ problems }) => problems[0]?.column)).toEqual(['Tag', 'Whole motor as JSON']);
   });
   it('can be cancelled on the way', async () => {
     const session = await ImportSession.open(
@@ -124,6 +136,8 @@ describe('what is refused', () => {
     ['headings alone', bytes('Tag,Power\n'), 'no rows under them'],
     ['a picture', Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1, 0, 2]), 'not a table of text'],
     ['an old workbook', Uint8Array.from([0xd0, 0xcf, 0x11, 0xe0]), 'old .xls'],
+    ['half a JSON file', bytes('{"motors": [{"tag": '), 'not complete JSON'],
+    ['JSON of something else', bytes('{"jobs": []}'), 'no list of motors'],
     ['half a workbook', Uint8Array.from([0x50, 0x4b, 3, 4, 1, 2, 3]), 'cannot be read'],
     ['far too many columns', bytes(`${'a,'.repeat(300)}\n${'1,'.repeat(300)}\n`), 'more than 200 columns'],
   ])('%s', async (_, content, words) => {

@@ -19,7 +19,10 @@ export interface Column {
 
 const column = (id: string, title: string, ...also: string[]): Column => ({ id, title, also });
 
-/** Every column that an import understands and an export writes, in the order of the plate. */
+/** A column that holds whole motors, as the JSON export writes them. */
+export const WHOLE_MOTOR = column('motor', 'Whole motor as JSON', 'motor json', 'json');
+
+/** Every column that an export writes and an import understands, in the order of the plate. */
 export const columns: readonly Column[] = [
   column('site', 'Site', 'plant', 'works', 'mill'),
   column('tag', 'Tag', 'id', 'motor', 'equipment', 'asset', 'number', 'no'),
@@ -74,7 +77,9 @@ const fold = (text: string): string =>
     .toLowerCase()
     .replaceAll(/[^a-z0-9φ/]+/g, ' ')
     .trim();
-const byName = new Map(columns.flatMap(({ id, title, also }) => [title, id, ...also].map((name) => [fold(name), id])));
+const byName = new Map(
+  [WHOLE_MOTOR, ...columns].flatMap(({ id, title, also }) => [title, id, ...also].map((name) => [fold(name), id])),
+);
 
 /** The likely meaning of each heading; each column is used once. `Power (kW)` is power. */
 export function guessMapping(header: readonly string[]): Mapping {
@@ -117,7 +122,7 @@ function wrongWith(name: string, typed: string | number, school: School): string
 }
 
 const specs = quantityFields.nameplate as Readonly<Record<string, FieldSpec | undefined>>;
-const titles = new Map(columns.map(({ id, title }) => [id, title]));
+const titles = new Map([WHOLE_MOTOR, ...columns].map(({ id, title }) => [id, title]));
 
 /** Units that a heading names, put behind bare figures: `Power (kW)`, `Speed rpm`. */
 const headingUnit = (heading: string): string => /\b(kW|hp|rpm|kg|lbs?|°C|Hz)\b/i.exec(heading)?.[1] ?? '';
@@ -139,12 +144,37 @@ export function rowReader(
   mapping: Mapping,
   defaults: RowDefaults,
 ): (cells: readonly string[]) => RowReading {
+  const whole = mapping.indexOf(WHOLE_MOTOR.id);
+  if (whole >= 0) return (row) => readWhole(row[whole] ?? '');
   const cells = mapping.flatMap((id, at): Cell[] =>
     id === ''
       ? []
       : [{ at, id, plate: id.startsWith('plate.') ? id.slice(6) : '', unit: headingUnit(header[at] ?? '') }],
   );
   return (row) => readRow(row, cells, defaults);
+}
+
+function readWhole(text: string): RowReading {
+  const refuse = (message: string): RowReading => ({ ok: false, problems: [{ column: WHOLE_MOTOR.title, message }] });
+  let content: unknown;
+  try {
+    content = JSON.parse(text);
+  } catch {
+    return refuse('This is not complete JSON. Export a motor to see what one looks like.');
+  }
+  return checked(content);
+}
+
+function checked(content: unknown): RowReading {
+  const parsed = registeredMotorSchema.safeParse(content);
+  if (parsed.success) return { ok: true, motor: parsed.data };
+  return {
+    ok: false,
+    problems: issuesOf(parsed.error).map(({ path, message }) => ({
+      column: titles.get(path) ?? (path || WHOLE_MOTOR.title),
+      message,
+    })),
+  };
 }
 
 function readRow(row: readonly string[], cells: readonly Cell[], defaults: RowDefaults): RowReading {
@@ -191,12 +221,7 @@ function readRow(row: readonly string[], cells: readonly Cell[], defaults: RowDe
     school,
     plate: fields,
   };
-  const parsed = registeredMotorSchema.safeParse(input);
-  if (parsed.success) return { ok: true, motor: parsed.data };
-  return {
-    ok: false,
-    problems: issuesOf(parsed.error).map(({ path, message }) => ({ column: titles.get(path) ?? path, message })),
-  };
+  return checked(input);
 }
 
 function schoolOf(plate: Readonly<Record<string, string>>, otherwise: School): School {

@@ -1,3 +1,4 @@
+import { WHOLE_MOTOR } from '@pilgrim/core/register/columns';
 import { Unzip, UnzipInflate } from 'fflate';
 import Papa from 'papaparse';
 import { readSheet } from 'read-excel-file/universal';
@@ -15,7 +16,10 @@ export interface Table {
 /** The file cannot be taken; the message says why and what would be right. */
 export class Refused extends Error {}
 
-/** Reads a CSV or XLSX file as a table of text. The first row that is not empty holds the headings. */
+/**
+ * Reads a CSV or XLSX file as a table of text; the first row that is not empty holds the headings. A register exported
+ * as JSON becomes a table of one column with a motor a row.
+ */
 export async function readTable(content: Uint8Array, name: string): Promise<Table> {
   if (content.length === 0) throw new Refused('The file is empty.');
   if (content.length > limits.bytes)
@@ -25,8 +29,12 @@ export async function readTable(content: Uint8Array, name: string): Promise<Tabl
   const zip = content[0] === 0x50 && content[1] === 0x4b;
   if (content[0] === 0xd0 && content[1] === 0xcf)
     throw new Refused('This is an old .xls workbook. Save it as .xlsx or as CSV and choose it again.');
-  const read = zip ? await readWorkbook(content) : readText(content, name);
-  return tidy(read.rows, read.notes);
+  if (zip) return tidy(await readWorkbook(content));
+  const { text, note } = decode(content);
+  if (text.includes('\u0000')) throw new Refused(`“${name}” is not a table of text. Choose a CSV, XLSX or JSON file.`);
+  return /^\ufeff?\s*[[{]/.test(text)
+    ? readJson(text)
+    : tidy({ rows: readText(text), notes: note === undefined ? [] : [note] });
 }
 
 interface Raw {
@@ -39,15 +47,29 @@ const tooMany = (): Refused =>
     `The file has more than ${limits.rows.toLocaleString('en')} rows; no site has that many motors. Split it.`,
   );
 
-function readText(content: Uint8Array, name: string): Raw {
-  const { text, note } = decode(content);
-  if (text.includes('\u0000')) throw new Refused(`“${name}” is not a table of text. Choose a CSV or XLSX file.`);
+function readText(text: string): string[][] {
   // One row more than is taken: enough to know that there are too many.
   const { data: rows } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', preview: limits.rows + 2 });
   if (rows.length > limits.rows + 1) throw tooMany();
   if (rows.some((row) => row.length > limits.columns))
     throw new Refused(`The file has more than ${limits.columns} columns. Is it a list of motors?`);
-  return { rows, notes: note === undefined ? [] : [note] };
+  return rows;
+}
+
+function readJson(text: string): Table {
+  let content: unknown;
+  try {
+    content = JSON.parse(text.replace(/^\ufeff/, ''));
+  } catch {
+    throw new Refused(
+      'This is not complete JSON. Export the register to see what it looks like; the file may be cut short.',
+    );
+  }
+  const motors = Array.isArray(content) ? content : (content as { motors?: unknown }).motors;
+  if (!Array.isArray(motors) || motors.length === 0)
+    throw new Refused('This JSON holds no list of motors. Export the register to see what one looks like.');
+  if (motors.length > limits.rows) throw tooMany();
+  return { header: [WHOLE_MOTOR.title], rows: motors.map((motor) => [JSON.stringify(motor)]), notes: [] };
 }
 
 function decode(content: Uint8Array): { text: string; note?: string } {
@@ -109,7 +131,7 @@ async function readWorkbook(content: Uint8Array): Promise<Raw> {
   }
 }
 
-function tidy(rows: Raw['rows'], notes: readonly string[]): Table {
+function tidy({ rows, notes }: Raw): Table {
   const filled = rows.filter((row) => row.some((cell) => cell.trim() !== ''));
   const [first, ...rest] = filled;
   if (!first) throw new Refused('The file holds no rows.');

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { columns } from '@pilgrim/core/register/columns';
+  import { columns, WHOLE_MOTOR } from '@pilgrim/core/register/columns';
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount } from 'svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
@@ -108,8 +108,8 @@
   <div>
     <h1 class="text-xl font-bold">Import motors</h1>
     <p class="text-quiet">
-      CSV or XLSX, one motor a row, headings in the first row. A column may hold whole plates as text. Good rows are
-      taken, the others come back with what is wrong.
+      CSV or XLSX, one motor a row, headings in the first row; or the JSON of an export. A column may hold whole plates
+      as text. Good rows are taken, the others come back with what is wrong.
     </p>
   </div>
 
@@ -119,7 +119,7 @@
       <input
         id="file"
         type="file"
-        accept=".csv,.tsv,.txt,.xlsx"
+        accept=".csv,.tsv,.txt,.xlsx,.json"
         class="block min-h-11 w-full text-sm"
         disabled={!hydrated || busy !== ''}
         onchange={(event) => choose(event.currentTarget)}
@@ -184,7 +184,9 @@
                   onchange={(event) => remap(at, event.currentTarget.value)}
                 >
                   <option value="">leave out</option>
-                  {#each columns as column (column.id)}<option value={column.id}>{column.title}</option>{/each}
+                  {#each [WHOLE_MOTOR, ...columns] as column (column.id)}<option value={column.id}
+                      >{column.title}</option
+                    >{/each}
                 </select>
               </th>
             {/each}
