@@ -28,6 +28,19 @@ export const failureModes = [
   'shaft',
   'unknown',
 ] as const;
+export const loadWays = [
+  'torque',
+  'force',
+  'input power',
+  'current',
+  'slip',
+  'fan',
+  'pump',
+  'displacement pump',
+  'conveyor',
+  'hoist',
+  'mixer',
+] as const;
 export const waterLevels = ['dry', 'drip', 'hose', 'washdown', 'submerged'] as const;
 export const dustLevels = ['clean', 'dirty', 'conductive', 'combustible'] as const;
 export const controls = ['none', 'damper', 'inlet vane', 'throttle', 'bypass'] as const;
@@ -100,7 +113,10 @@ export const jobSchema = z.strictObject({
     .strictObject({
       machine: z.enum(['fan', 'pump', 'other']).default('other'),
       torqueKind: z.enum(['constant', 'variable']).default('constant'),
-      way: z.enum(['torque', 'force']).default('torque').describe('Typed torque, or force times radius'),
+      way: z
+        .enum(loadWays)
+        .default('torque')
+        .describe('How the load is known: measured, measured on the motor, or from the machine'),
       ...typedFields(quantityFields.load),
     })
     .prefault({}),

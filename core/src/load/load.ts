@@ -4,6 +4,7 @@ import { synchronousSpeed } from '../motor/typical.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, type Value } from '../value.ts';
+import { loadField, onMotor, ways } from './ways.ts';
 
 export interface LoadValues {
   /** At the driven shaft. */
@@ -49,6 +50,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       note: 'Fans and pumps break away easily; constant-torque machines need at least their running torque.',
     });
 
+  const motorSpeed = speedAtMotor();
   const torque = torqueAtShaft();
   const motorTorque =
     torque &&
@@ -57,7 +59,6 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       from: { T: torque, i: ratio, '\\eta_t': efficiency },
       source: 'definition',
     });
-  const motorSpeed = speedAtMotor();
   const motorPower =
     motorTorque &&
     motorSpeed &&
@@ -100,19 +101,39 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
   return { values, findings, missing, summary };
 
   function torqueAtShaft(): Value | undefined {
-    if (job.load.way === 'force') {
-      const { force, radius } = typed;
-      if (!force) need('load.force', 'Force on the spring scale');
-      if (!radius) need('load.radius', 'Radius at which the force was measured');
-      if (!force || !radius) return undefined;
-      return quantity(force.value * radius.value, 'torque', school, {
-        formula: 'T = F\\,r',
-        from: { F: force, r: radius },
-        source: 'definition',
+    const way = ways[job.load.way];
+    for (const [name, words] of way.asks) if (!typed[name]) need(`load.${name}`, words);
+    if (onMotor(job.load.way) && !nameplate.motor)
+      need('nameplate.power', 'The plate of the running motor, to read its load off power, amps or slip');
+    const speed =
+      motorSpeed &&
+      (typed.speed ??
+        quantity(motorSpeed.value / ratio.value, 'speed', school, {
+          formula: 'n = n_m / i',
+          from: { n_m: motorSpeed, i: ratio },
+          source: 'definition',
+        }));
+    const found = way.torque({
+      job,
+      typed,
+      speed,
+      motorSpeed,
+      ratio,
+      efficiency,
+      motor: nameplate.motor,
+      fixedShare: practice.fixedLossShare.value,
+    });
+    if (found && way.error !== '') {
+      flag({
+        code: 'load.measured-on-motor',
+        severity: 'note',
+        message: `The load is read off the running motor, ${way.error}. ${found.working.note ?? ''}`,
+        basis: found.working.source,
+        clear: 'Measure the torque or the input power where it matters.',
+        field: loadField(job),
       });
     }
-    if (!typed.torque) need('load.torque', 'Torque at the driven shaft, the base of size, start and energy');
-    return typed.torque;
+    return found;
   }
 
   function speedAtMotor(): Value | undefined {

@@ -1,3 +1,4 @@
+import { loadField } from '../load/ways.ts';
 import type { LoadResult } from '../load/load.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { SupplyResult } from '../supply/supply.ts';
@@ -67,7 +68,7 @@ export function profileOn(
       field: 'profile.points.0.hours',
     });
   }
-  if (points.length > 0 && !motorPower) need('load.torque', 'Load torque and speed, for the energy of the profile');
+  if (points.length > 0 && !motorPower) need(loadField(job), 'Load torque and speed, for the energy of the profile');
 
   const ready = motor && motorPower && points.length > 0 && totalHours > 0;
   if (!ready) {

@@ -12,6 +12,11 @@ export type Dimension =
   | 'altitude'
   | 'force'
   | 'mass'
+  | 'flow'
+  | 'pressure'
+  | 'velocity'
+  | 'density'
+  | 'angle'
   | 'resistance'
   | 'insulation'
   | 'temperature'
@@ -124,6 +129,59 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
       { names: ['A', 'amp', 'amps', 'ampere', 'amperes'], factor: 1 },
       { names: ['kA'], factor: 1000 },
       { names: ['mA'], factor: 0.001 },
+    ],
+  },
+  flow: {
+    si: 'm³/s',
+    shown: { NEMA: 'gpm', IEC: 'm³/h' },
+    units: [
+      { names: ['m³/s', 'm3/s'], factor: 1 },
+      { names: ['m³/h', 'm3/h', 'cbm/h'], factor: 1 / HOUR },
+      { names: ['L/s', 'l/s'], factor: 0.001 },
+      { names: ['L/min', 'l/min', 'lpm'], factor: 0.001 / 60 },
+      { names: ['gpm', 'gal/min', 'usgpm'], factor: 0.003_785_411_784 / 60 },
+      { names: ['cfm', 'ft³/min', 'ft3/min', 'acfm'], factor: FOOT ** 3 / 60 },
+    ],
+  },
+  pressure: {
+    si: 'Pa',
+    shown: { NEMA: 'psi', IEC: 'kPa' },
+    units: [
+      { names: ['kPa'], factor: 1000 },
+      { names: ['Pa'], factor: 1 },
+      { names: ['bar'], factor: 1e5 },
+      { names: ['mbar'], factor: 100 },
+      { names: ['MPa'], factor: 1e6 },
+      { names: ['psi', 'lbf/in²', 'psig'], factor: POUND_FORCE / INCH ** 2 },
+      { names: ['inH2O', 'inH₂O', 'in wg', 'inwc', 'inwg', 'in w.g.'], factor: 249.088_91 },
+      { names: ['mmH2O', 'mmH₂O', 'mmwg'], factor: 9.806_65 },
+    ],
+  },
+  velocity: {
+    si: 'm/s',
+    shown: { NEMA: 'ft/min', IEC: 'm/s' },
+    units: [
+      { names: ['m/s'], factor: 1 },
+      { names: ['m/min'], factor: 1 / 60 },
+      { names: ['ft/min', 'fpm'], factor: FOOT / 60 },
+      { names: ['ft/s', 'fps'], factor: FOOT },
+    ],
+  },
+  density: {
+    si: 'kg/m³',
+    shown: { NEMA: 'lb/ft³', IEC: 'kg/m³' },
+    units: [
+      { names: ['kg/m³', 'kg/m3'], factor: 1 },
+      { names: ['g/cm³', 'g/cm3', 'kg/L', 'kg/l', 'SG'], factor: 1000 },
+      { names: ['lb/ft³', 'lb/ft3'], factor: POUND / FOOT ** 3 },
+    ],
+  },
+  angle: {
+    si: 'rad',
+    shown: both('°'),
+    units: [
+      { names: ['°', 'deg', 'degrees'], factor: Math.PI / 180 },
+      { names: ['rad'], factor: 1 },
     ],
   },
   mass: {

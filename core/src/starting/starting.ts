@@ -1,3 +1,4 @@
+import { loadField } from '../load/ways.ts';
 import type { LoadResult } from '../load/load.ts';
 import { referenceMotor } from '../motor/reference.ts';
 import type { Motor } from '../motor/typical.ts';
@@ -61,7 +62,7 @@ export function startingOn(
   const { school } = job;
   if (!motor) {
     need(
-      job.situation.kind === 'new' ? 'load.torque' : 'nameplate.power',
+      job.situation.kind === 'new' ? loadField(job) : 'nameplate.power',
       'A motor, from the plate or from the load, to compare ways to start it',
     );
     return { values: {}, findings, missing, summary: '', comparisons: [], method: undefined };

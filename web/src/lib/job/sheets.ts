@@ -66,6 +66,10 @@ interface SheetDefinition {
   readonly fields: readonly FieldDefinition[];
 }
 
+/** Fields of the load, each with the ways of knowing it that ask for it. */
+const loadFields = (...fields: readonly (readonly [FieldDefinition, ...Job['load']['way'][]])[]): FieldDefinition[] =>
+  fields.map(([field, ...asking]) => when(field, (job) => asking.includes(job.load.way)));
+
 /** A plate in the order it is read; what a situation has no use for is not asked. */
 export const plateFields: readonly FieldDefinition[] = [
   text('nameplate.power', 'Power', '15 hp or 11 kW'),
@@ -192,12 +196,44 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         { value: 'variable', name: 'Rises with speed: fan, pump' },
       ]),
       select('load.way', 'Measured as', [
-        { value: 'torque', name: 'Torque' },
+        { value: 'torque', name: 'Torque, by wrench or drawing' },
         { value: 'force', name: 'Force on a radius' },
+        { value: 'input power', name: 'Power into the running motor' },
+        { value: 'current', name: 'Amps of the running motor' },
+        { value: 'slip', name: 'Speed of the running motor' },
+        { value: 'fan', name: 'Fan: flow and pressure' },
+        { value: 'pump', name: 'Pump: flow and head' },
+        { value: 'displacement pump', name: 'Displacement pump: flow and pressure' },
+        { value: 'conveyor', name: 'Conveyor: mass, friction, slope' },
+        { value: 'hoist', name: 'Hoist: mass and speed' },
+        { value: 'mixer', name: 'Mixer: impeller and power number' },
       ]),
-      when(text('load.torque', 'Torque at the driven shaft', '72 lb·ft or 98 N·m'), (job) => job.load.way === 'torque'),
-      when(text('load.force', 'Force', '40 lbf or 180 N'), (job) => job.load.way === 'force'),
-      when(text('load.radius', 'Radius', '14 in or 350 mm'), (job) => job.load.way === 'force'),
+      ...loadFields(
+        [text('load.torque', 'Torque at the driven shaft', '72 lb·ft or 98 N·m'), 'torque'],
+        [text('load.force', 'Force', '40 lbf or 180 N'), 'force'],
+        [text('load.radius', 'Radius', '14 in or 350 mm'), 'force'],
+        [text('load.inputPower', 'Power into the motor', '18.5 kW'), 'input power'],
+        [text('load.runningCurrent', 'Running current', '29 A'), 'current'],
+        [text('load.runningSpeed', 'Running speed', '1778 rpm'), 'slip'],
+        [text('load.runningVoltage', 'Voltage then', '468 V'), 'current', 'slip'],
+        [text('load.flow', 'Flow', '850 gpm, 190 m³/h, 12000 cfm'), 'fan', 'pump', 'displacement pump'],
+        [text('load.pressure', 'Pressure', '6 inH2O, 40 psi, 3 bar'), 'fan', 'displacement pump'],
+        [text('load.head', 'Total head', '95 ft or 29 m'), 'pump'],
+        [text('load.movedMass', 'Mass moved', '2400 kg or 5300 lb'), 'conveyor', 'hoist'],
+        [text('load.linearSpeed', 'Speed of belt or rope', '0.5 m/s or 100 ft/min'), 'conveyor', 'hoist'],
+        [text('load.friction', 'Coefficient of friction', '0.03 on rollers'), 'conveyor'],
+        [text('load.incline', 'Slope', '12°'), 'conveyor'],
+        [text('load.powerNumber', 'Power number', '1.3'), 'mixer'],
+        [text('load.impeller', 'Impeller diameter', '36 in or 900 mm'), 'mixer'],
+        [text('load.density', 'Density', '1000 kg/m³'), 'pump', 'mixer'],
+        [
+          text('load.machineEfficiency', 'Efficiency of the machine', '78 %'),
+          'fan',
+          'pump',
+          'displacement pump',
+          'hoist',
+        ],
+      ),
       text('load.speed', 'Speed wanted at the driven shaft', '1750 rpm'),
       text('load.ratio', 'Ratio motor : load', '1'),
       text('load.transmissionEfficiency', 'Transmission efficiency', '96 %'),

@@ -1,0 +1,129 @@
+/** The load, by every way it can be known, against handbook formulas in the units the handbooks print. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
+import { shareAtInput } from '../src/load/ways.ts';
+import { inputOnLine } from '../src/motor/part-load.ts';
+import { typicalMotor } from '../src/motor/typical.ts';
+import { readPlate } from '../src/nameplate/read/read-plate.ts';
+
+const HP = 745.699_871_582;
+const solved = (load: JobInput['load'], more: JobInput = {}): Solution =>
+  solve(emptyJob({ situation: { kind: 'new' }, ...more, load }), emptyCatalogue);
+const horsepower = (solution: Solution): number => Number(solution.values['load.motorPower']?.value) / HP;
+const missing = (solution: Solution): string[] => solution.missing.map((each) => each.field);
+
+describe('machines, direct coupled', () => {
+  it.each<[string, JobInput['load'], number]>([
+    // Fan engineering: hp = cfm · inH2O / (6356 η)
+    [
+      'fan',
+      { way: 'fan', flow: '10000 cfm', pressure: '4 inH2O', machineEfficiency: '65 %' },
+      (10_000 * 4) / (6356 * 0.65),
+    ],
+    // Pump handbooks: hp = gpm · ft · SG / (3960 η)
+    ['pump', { way: 'pump', flow: '500 gpm', head: '100 ft', machineEfficiency: '75 %' }, (500 * 100) / (3960 * 0.75)],
+    [
+      'heavier liquid',
+      { way: 'pump', flow: '500 gpm', head: '100 ft', machineEfficiency: '75 %', density: '1.2 SG' },
+      (500 * 100 * 1.2) / (3960 * 0.75),
+    ],
+    // hp = gpm · psi / (1714 η)
+    [
+      'displacement pump',
+      { way: 'displacement pump', flow: '50 gpm', pressure: '1000 psi', machineEfficiency: '85 %' },
+      (50 * 1000) / (1714 * 0.85),
+    ],
+    // hp = lb · ft/min / 33 000
+    [
+      'hoist',
+      { way: 'hoist', movedMass: '10000 lb', linearSpeed: '50 ft/min', machineEfficiency: '90 %' },
+      (10_000 * 50) / 33_000 / 0.9,
+    ],
+    [
+      'conveyor, level',
+      { way: 'conveyor', movedMass: '20000 lb', friction: '0.03', linearSpeed: '200 fpm' },
+      (20_000 * 0.03 * 200) / 33_000,
+    ],
+    [
+      'conveyor, 30° up',
+      { way: 'conveyor', movedMass: '20000 lb', friction: '0', linearSpeed: '200 fpm', incline: '30°' },
+      (20_000 * 0.5 * 200) / 33_000,
+    ],
+    // P = Np ρ n³ D⁵ at 2 r/s with D = 0.5 m: 1250 W
+    ['mixer', { way: 'mixer', powerNumber: '5', impeller: '500 mm', speed: '120 rpm' }, 1250 / HP],
+  ])('%s', (name, load, expected) => {
+    const friction = name === 'conveyor, 30° up' ? { friction: '0.001' } : {};
+    const solution = solved({ speed: '1750 rpm', ...load, ...friction });
+    expect(horsepower(solution) / expected).toBeCloseTo(1, 2);
+  });
+  it('asks for exactly what a way needs', () => {
+    expect(missing(solved({ way: 'pump', speed: '1750 rpm' }))).toEqual(
+      expect.arrayContaining(['load.flow', 'load.head', 'load.machineEfficiency']),
+    );
+    expect(missing(solved({ way: 'hoist', speed: '60 rpm' }))).not.toContain('load.torque');
+    expect(missing(solved({ way: 'slip', runningSpeed: '1770' }, { situation: { kind: 'energy' } }))).toContain(
+      'nameplate.power',
+    );
+  });
+});
+
+describe('a running motor, 25 hp, 1800 r/min', () => {
+  const plate = readPlate('HP 25 RPM 1750 V 460 A 31 HZ 60 EFF 91.7 PF 82').fields;
+  const measured = (load: JobInput['load']): Solution =>
+    solved(load, { situation: { kind: 'energy' }, nameplate: plate });
+  // US DOE fact sheet, slip method: 1770 of 1800 with 1750 on the plate is 60 % load, 15 hp.
+  it('by its slip: 1770 r/min is 60 % load, 15 hp', () => {
+    expect(
+      horsepower(measured({ way: 'slip', runningSpeed: '1770 rpm', runningVoltage: '460 V', speed: '1770' })),
+    ).toBeCloseTo(15, 1);
+  });
+  it('by its slip at another voltage: corrected with its square', () => {
+    const low = horsepower(measured({ way: 'slip', runningSpeed: '1770 rpm', runningVoltage: '437 V', speed: '1770' }));
+    expect(low / 15).toBeCloseTo((437 / 460) ** 2, 2);
+  });
+  it('by its amps: 24.8 of 31 A at rated voltage is 80 %, and the error is said', () => {
+    const solution = measured({ way: 'current', runningCurrent: '24.8 A', speed: '1760' });
+    expect(horsepower(solution)).toBeCloseTo(20, 1);
+    expect(solution.findings.find((each) => each.code === 'load.measured-on-motor')?.message).toContain(
+      'only above half load',
+    );
+    expect(solution.values['load.torque']?.origin).toBe('estimated');
+  });
+  it('by the power into it: at rated input it gives its rated power', () => {
+    const solution = measured({ way: 'input power', inputPower: `${(25 * HP) / 0.917 / 1000} kW`, speed: '1750' });
+    expect(horsepower(solution)).toBeCloseTo(25, 1);
+  });
+});
+
+describe('whatever the load', () => {
+  it('input power leads back to the load it came from', () => {
+    const motor = typicalMotor({ power: 15_000, poles: 4, frequency: 50, voltage: 400 }, 'IE3', 'IEC');
+    if (!motor) throw new Error('no motor');
+    const nominal = { ...motor, efficiencyMinimum: motor.efficiency };
+    fc.assert(
+      fc.property(fc.double({ min: 0.05, max: 1.3, noNaN: true }), (share) => {
+        expect(shareAtInput(nominal, inputOnLine(nominal, share * nominal.power, 0.35), 0.35)).toBeCloseTo(share, 6);
+      }),
+    );
+  });
+  it('a train creates no power: what the motor gives is what the load takes over the efficiency', () => {
+    const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+    fc.assert(
+      fc.property(number(10, 900), number(30, 600), number(1, 5), number(0.5, 1), (torque, rpm, ratio, efficiency) => {
+        const { values } = solved(
+          {
+            torque: `${torque} N·m`,
+            speed: `${rpm} rpm`,
+            ratio: String(ratio),
+            transmissionEfficiency: String(efficiency),
+          },
+          { school: 'IEC' },
+        );
+        const taken = (torque * rpm * Math.PI) / 30;
+        expect(Number(values['load.motorPower']?.value) * efficiency).toBeCloseTo(taken, 3);
+        expect(Number(values['load.motorPower']?.value)).toBeGreaterThanOrEqual(taken - 1e-6);
+      }),
+    );
+  });
+});
