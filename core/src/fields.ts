@@ -22,7 +22,6 @@ const TURN = (2 * Math.PI) / 60;
 export const quantityFields = {
   situation: {
     life: { dimension: 'span', min: 0, max: 100 * YEAR, example: '3 years' },
-    phaseVoltages: { dimension: 'voltage', min: 90, max: 15_000, example: '478/462/481 V', list: true },
     runningCurrent: { dimension: 'current', min: 0.1, max: 3000, example: '36 A' },
     startsPerHour: { dimension: 'count', min: 0, max: 600, example: '4' },
     insulationResistance: { dimension: 'insulation', min: 0, max: 1e13, example: '150 MΩ' },
@@ -84,6 +83,7 @@ export const quantityFields = {
     frequency: { dimension: 'frequency', min: 40, max: 70, example: '60 Hz' },
     sourcePower: { dimension: 'apparentPower', min: 1000, max: 1e9, example: '750 kVA' },
     sourceImpedance: { dimension: 'fraction', min: 0.005, max: 0.5, example: '5.75 %' },
+    phaseVoltages: { dimension: 'voltage', min: 90, max: 15_000, example: '478/462/481 V', list: true },
     startCurrentLimit: { dimension: 'current', min: 1, max: 20_000, example: '250 A' },
   },
   place: {

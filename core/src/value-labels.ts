@@ -2,7 +2,6 @@
 export const valueLabels: Readonly<Record<string, string>> = {
   'situation.kind': 'Situation',
   'situation.life': 'Life of the old motor',
-  'situation.unbalance': 'Voltage unbalance',
   'situation.remedies': 'Because of the failure',
   'nameplate.power': 'Rated power',
   'nameplate.voltage': 'Connected voltage',
@@ -62,6 +61,8 @@ export const valueLabels: Readonly<Record<string, string>> = {
   'supply.voltage': 'System voltage',
   'supply.frequency': 'System frequency',
   'supply.motorVoltage': 'Motor voltage for it',
+  'supply.unbalance': 'Voltage unbalance',
+  'supply.unbalanceDerate': 'Power left to the motor by it',
   'supply.shortCircuitPower': 'Short-circuit power',
   'place.ambient': 'Ambient',
   'place.altitude': 'Altitude',

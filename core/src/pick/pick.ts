@@ -84,7 +84,7 @@ export function pick(
   }
 
   const keeps = keepsMotor(job);
-  const size = keeps ? undefined : requiredPower(brief, situation, nameplate, load, place);
+  const size = keeps ? undefined : requiredPower(brief, situation, nameplate, load, supply, place);
   const wanted = size && needFor(size);
   const motors = size && wanted && rankSized(size, wanted);
   const chosenMotor = motors && chooseMotor(motors);

@@ -1,5 +1,6 @@
 import type { LoadResult } from '../load/load.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
+import type { SupplyResult } from '../supply/supply.ts';
 import type { PlaceResult } from '../place/place.ts';
 import type { SituationResult } from '../situation/situation.ts';
 import type { Brief } from '../stage.ts';
@@ -15,14 +16,16 @@ export function requiredPower(
   situation: SituationResult,
   nameplate: NameplateResult,
   load: LoadResult,
+  supply: SupplyResult,
   place: PlaceResult,
 ): Value | undefined {
   const { standardPower, motorPower } = load.values;
   if (!standardPower) return undefined;
   const { motorDerate } = place.values;
+  const { unbalanceDerate } = supply.values;
   const plate = job.situation.kind === 'replace' ? nameplate.values.power : undefined;
   const needed = motorPower
-    ? (motorPower.value * (1 + practice.sizeMargin.value)) / motorDerate.value
+    ? (motorPower.value * (1 + practice.sizeMargin.value)) / (motorDerate.value * (unbalanceDerate?.value ?? 1))
     : standardPower.value;
   const derated = nextStandardPower(needed, job.school);
   // An overload that was found, and no measured load to size by: the plate’s own size was too small.
@@ -37,8 +40,8 @@ export function requiredPower(
         : { source: standardPowerSource(job.school) };
   return quantity(size, 'power', job.school, {
     origin: 'chosen',
-    formula: 'P_n \\ge \\dfrac{P\\,(1+m)}{k}',
-    from: { P: motorPower, m: practice.sizeMargin, k: motorDerate, 'P_{plate}': plate },
+    formula: unbalanceDerate ? 'P_n \\ge \\dfrac{P\\,(1+m)}{k\\,k_u}' : 'P_n \\ge \\dfrac{P\\,(1+m)}{k}',
+    from: { P: motorPower, m: practice.sizeMargin, k: motorDerate, k_u: unbalanceDerate, 'P_{plate}': plate },
     ...how,
   });
 }

@@ -80,7 +80,7 @@ export const causes: readonly Cause[] = [
     name: 'Unbalanced voltage',
     modes: ['winding single-phased', ...windings],
     proof: 'Three line voltages at the motor',
-    field: 'situation.phaseVoltages',
+    field: 'supply.phaseVoltages',
     remedy: { order: ['overload relay that trips on unbalance', 'supply corrected before the start'] },
   },
   {

@@ -1,11 +1,10 @@
-import type { Job } from '../job.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { horsepowerOf } from '../motor/standard-power.ts';
 import { formatNumber } from '../quantity/format.ts';
 import { startsAllowed } from '../tables/index.ts';
-import type { notebook } from '../stage.ts';
-import { type Brief } from '../stage.ts';
-import { quantity, type Value } from '../value.ts';
+import type { Brief } from '../stage.ts';
+import { unbalanceOf } from '../supply/unbalance.ts';
+import type { Value } from '../value.ts';
 import { causes, type Cause, type CauseId, type Remedy } from './causes.ts';
 
 export type Verdict = 'open' | 'found' | 'cleared';
@@ -27,33 +26,18 @@ export interface Inquiry {
   readonly suspicions: readonly Suspicion[];
   /** What the causes found change in the selection. */
   readonly remedy: Remedy;
-  readonly unbalance: Value | undefined;
 }
 
 type Says = readonly ['speaks for it' | 'speaks against it', string] | undefined;
-type Flag = ReturnType<typeof notebook>['flag'];
 
 const KELVIN = 273.15;
 /** Random windings below 1 kV should show at least this, Ω (IEEE 43, from memory). */
 const LEAST_INSULATION = 5e6;
 
-/** Largest deviation from the mean over the mean of three line voltages (MG 1 14.36). */
-function unbalanceOf(given: Brief['given'], school: Job['school']): Value | undefined {
-  const readings = given.situation.phaseVoltages?.flat() ?? [];
-  if (readings.length !== 3) return undefined;
-  const mean = readings.reduce((sum, each) => sum + each.value, 0) / 3;
-  const worst = Math.max(...readings.map((each) => Math.abs(each.value - mean)));
-  return quantity(worst / mean, 'fraction', school, {
-    formula: 'u = \\dfrac{\\max |V_i - \\bar V|}{\\bar V}',
-    from: { V_1: readings[0], V_2: readings[1], V_3: readings[2] },
-    source: 'MG 1 14.36 (recalled from memory)',
-  });
-}
-
 /** Causes to check after an early failure, each tied to the reading that proves or clears it. */
-export function inquire(brief: Brief, nameplate: NameplateResult, flag: Flag): Inquiry {
+export function inquire(brief: Brief, nameplate: NameplateResult): Inquiry {
   const { job, given } = brief;
-  const unbalance = unbalanceOf(given, job.school);
+  const unbalance = unbalanceOf(given.supply.phaseVoltages?.flat() ?? [], job.school)?.unbalance;
   const mode = job.situation.failureMode ?? 'unknown';
   const decided = job.situation.causes ?? {};
   const suspicions = causes
@@ -71,19 +55,8 @@ export function inquire(brief: Brief, nameplate: NameplateResult, flag: Flag): I
         order: cause.remedy.order,
       };
     });
-  if (unbalance && unbalance.value > 0.01) {
-    const severe = unbalance.value > 0.05;
-    flag({
-      code: 'situation.unbalance',
-      severity: severe ? 'stop' : 'caution',
-      message: `The three voltages are ${unbalance.text} out of balance${severe ? '; no motor may run on that' : '. The current is several times as unbalanced, and the motor must be derated'}.`,
-      basis: 'MG 1 14.36, Figure 14-1 (recalled from memory)',
-      clear: 'Find the single-phase load, the bad joint or the transformer tap, and measure again.',
-      field: 'situation.phaseVoltages',
-    });
-  }
   const found = causes.filter((cause) => decided[cause.id] === 'found');
-  return { suspicions, remedy: together(found), unbalance };
+  return { suspicions, remedy: together(found) };
 }
 
 function together(found: readonly Cause[]): Remedy {

@@ -6,7 +6,6 @@ import { inquire, type Inquiry } from './inquiry.ts';
 export interface SituationValues {
   readonly kind: Value<string>;
   readonly life?: Value;
-  readonly unbalance?: Value;
   /** What the causes found ask of the new motor, for the order. */
   readonly remedies?: Value<string>;
 }
@@ -39,12 +38,11 @@ export function situation(brief: Brief, nameplate: NameplateResult): SituationRe
   const { findings, missing, flag, need } = notebook('situation');
   const { kind, explained, failureMode } = job.situation;
   const { life } = given.situation;
-  const inquiry = kind === 'replace' ? inquire(brief, nameplate, flag) : undefined;
+  const inquiry = kind === 'replace' ? inquire(brief, nameplate) : undefined;
   const order = inquiry?.remedy.order ?? [];
   const values = {
     kind: wording(kindTexts[kind], { origin: 'given', source: 'chosen in this job' }),
     ...(life ? { life } : {}),
-    ...(inquiry?.unbalance ? { unbalance: inquiry.unbalance } : {}),
     ...(order.length > 0
       ? { remedies: wording(order.join('; '), { origin: 'chosen', source: `causes found in this job: ${PRACTICE}` }) }
       : {}),

@@ -1,3 +1,4 @@
+import { unbalanceOf } from './unbalance.ts';
 import { utilizationVoltage } from '../nameplate/connected-rating.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { formatNumber } from '../quantity/format.ts';
@@ -5,6 +6,8 @@ import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { quantity, type Value } from '../value.ts';
 
 export interface SupplyValues {
+  readonly unbalance?: Value;
+  readonly unbalanceDerate?: Value;
   readonly voltage?: Value;
   readonly frequency?: Value;
   /** The motor voltage that belongs to the system voltage: 480 → 460. */
@@ -63,7 +66,22 @@ export function supply({ job, given }: Brief, nameplate: NameplateResult): Suppl
   }
   if (job.situation.kind !== 'new') checkPlateVoltage();
 
+  const balance = unbalanceOf(given.supply.phaseVoltages?.flat() ?? [], school);
+  if (balance && balance.unbalance.value > 0.01) {
+    const severe = balance.derate === undefined;
+    flag({
+      code: 'supply.unbalance',
+      severity: severe ? 'stop' : 'caution',
+      message: `The three voltages are ${balance.unbalance.text} out of balance${severe ? '; no motor may run on that' : `: the motor keeps ${balance.derate.text} of its power, and its currents are several times as unbalanced`}.`,
+      basis: 'MG 1 14.36, Figure 14-1 (recalled from memory)',
+      clear: 'Find the single-phase load, the bad joint or the transformer tap, and measure again.',
+      field: 'supply.phaseVoltages',
+    });
+  }
+
   const values: SupplyValues = {
+    ...(balance ? { unbalance: balance.unbalance } : {}),
+    ...(balance?.derate ? { unbalanceDerate: balance.derate } : {}),
     ...(voltage ? { voltage } : {}),
     ...(frequency ? { frequency } : {}),
     ...(motorVoltage ? { motorVoltage } : {}),
