@@ -62,7 +62,7 @@ export const valueLabels: Readonly<Record<string, string>> = {
   'supply.frequency': 'System frequency',
   'supply.motorVoltage': 'Motor voltage for it',
   'supply.unbalance': 'Voltage unbalance',
-  'supply.unbalanceDerate': 'Power left to the motor by it',
+  'supply.unbalanceDerate': 'Power left with it',
   'supply.shortCircuitPower': 'Short-circuit power',
   'place.ambient': 'Ambient',
   'place.altitude': 'Altitude',

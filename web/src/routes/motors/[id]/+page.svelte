@@ -206,7 +206,7 @@
           {/each}
         </ul>
         <div class="mt-2 space-y-2">
-          <div class="grid grid-cols-2 gap-2">
+          <div class="grid gap-2">
             <input type="date" class="entry" aria-label="Date of the event" bind:value={date} />
             <select class="entry" aria-label="What happened" bind:value={event}>
               {#each motorEvents as each (each)}<option>{each}</option>{/each}
