@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { accessible, field, figure, fill, finding, openStage, startJob } from './app.ts';
+import { accessible, field, figure, fill, finding, openStage, saved, startJob } from './app.ts';
 
 const ways: readonly (readonly [string, Readonly<Record<string, string>>, string])[] = [
   ['fan', { 'load.flow': '10000 cfm', 'load.pressure': '4 inH2O', 'load.machineEfficiency': '65 %' }, '9.7\u00a0hp'],
@@ -40,4 +40,25 @@ test('the load of a running motor, by its speed, with what that is worth', async
   await fill(page, { 'load.runningSpeed': '1770 rpm', 'load.speed': '1770 rpm' });
   await expect(figure(page, 'load.motorPower')).toHaveText('15\u00a0hp');
   await expect(finding(page, 'load.measured-on-motor')).toContainText('within about 20 %');
+});
+
+test('a supply of the site fills in, is changed and kept for the next job', async ({ page }) => {
+  await startJob(page, 'new', 'T-422', 'Couch agitator');
+  await openStage(page, 'supply');
+  await page.getByLabel('Supplies of Fenhallow Board Mill').selectOption('Yard transformer, 225 kVA');
+  await expect(field(page, 'supply.sourcePower')).toHaveValue('225 kVA');
+  await fill(page, { 'supply.sourceImpedance': '4 %', 'supply.phaseVoltages': '478/466/484' });
+  await expect(finding(page, 'supply.unbalance')).toContainText('keeps');
+  await page.getByLabel('Keep what is typed as').fill('Yard, measured');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Kept as Yard, measured')).toBeVisible();
+  await accessible(page);
+  await saved(page);
+  await startJob(page, 'new', 'T-423', 'Next agitator');
+  await openStage(page, 'supply');
+  await page.getByLabel('Supplies of Fenhallow Board Mill').selectOption('Yard, measured');
+  await expect(field(page, 'supply.phaseVoltages')).toHaveValue('478/466/484');
+  const refused = await page.request.put('/api/supplies', { data: { site: 'Nowhere', name: 'x', supply: {} } });
+  expect(refused.status()).toBe(422);
+  expect((await page.request.get('/api/supplies?site=Nowhere')).status()).toBe(200);
 });

@@ -19,6 +19,7 @@
   import SparesPanel from '$lib/components/SparesPanel.svelte';
   import Spine from '$lib/components/Spine.svelte';
   import StartingPanel from '$lib/components/StartingPanel.svelte';
+  import SupplyRecords from '$lib/components/SupplyRecords.svelte';
   import ThemeButton from '$lib/components/ThemeButton.svelte';
   import TrainStrip from '$lib/components/TrainStrip.svelte';
   import WorkingCard from '$lib/components/WorkingCard.svelte';
@@ -113,6 +114,7 @@
               {hydrated}
               reader={(text: string) => store.readPlate(text)}
             />{/if}
+          {#if stage === 'supply'}<SupplyRecords {store} {hydrated} />{/if}
           <FieldGrid fields={sheet.fields} document={store.document} {store} {hydrated} />
         {/key}
         {#if stage === 'profile'}<ProfilePanel {store} {hydrated} />{/if}
