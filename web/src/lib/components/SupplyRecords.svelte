@@ -50,7 +50,7 @@
 </script>
 
 <section class="mb-4 rounded-lg border bg-card p-3" aria-label="Supplies of the site">
-  <div class="grid gap-3 sm:grid-cols-2 lg:grid-cols-1 xl:grid-cols-2">
+  <div class="grid gap-3">
     <div>
       <label for="supply-record" class="mb-1 block text-sm text-quiet"
         >Supplies of {store.document.site || 'the site'}</label
