@@ -8,7 +8,7 @@ import { insertMotors } from '../../db/store-motors.ts';
 import { ImportSession } from '../../web/src/lib/register/import-session.ts';
 
 const ROWS = 5000;
-const ROUNDS = 5;
+const ROUNDS = 11;
 const median = (times) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)];
 const timed = async (run) => {
   const started = performance.now();

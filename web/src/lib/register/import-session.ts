@@ -22,7 +22,9 @@ export interface Checked {
 
 type Progress = (done: number, of: number) => void;
 
-const PAUSE_EVERY = 400;
+/** Rows between looks at the clock, and how long to work before letting messages in, ms. */
+const LOOK_EVERY = 200;
+const WORK_FOR = 40;
 /** Lets a waiting message, such as a cancel, come through. */
 const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
@@ -51,11 +53,13 @@ export class ImportSession {
     const readRow = rowReader(header, mapping, defaults);
     const good: RegisteredMotor[] = [];
     const bad: BadRow[] = [];
+    let pauseAt = 0;
     for (let at = 0; at < rows.length; at++) {
-      if (at % PAUSE_EVERY === PAUSE_EVERY - 1) {
+      if (at % LOOK_EVERY === LOOK_EVERY - 1 && performance.now() > pauseAt) {
         progress(at, rows.length);
         await pause();
         if (cancelled()) return undefined;
+        pauseAt = performance.now() + WORK_FOR;
       }
       const reading = readRow(rows[at] ?? []);
       if (reading.ok) good.push(reading.motor);
