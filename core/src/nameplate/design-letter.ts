@@ -6,6 +6,7 @@ import {
   designCLockedRotorTorque,
   designCPullUpTorque,
   designD,
+  designNTorques,
   lockedRotorTorque,
   pullUpTorque,
 } from '../tables/index.ts';
@@ -45,8 +46,8 @@ const tables: Readonly<Record<string, Torques>> = {
 };
 
 /**
- * What the design letter promises: MG 1 12.38 to 12.40 for A, B, C and D by size and poles (recalled tables); in words
- * for the IEC 60034-12 designs, whose tables Pilgrim does not have.
+ * What the design letter promises: MG 1 12.38 to 12.40 for A, B, C and D and IEC 60034-12 for N and NE, by size and
+ * poles (recalled tables); in words for the other IEC designs, whose tables Pilgrim does not have.
  */
 export function designValues(
   letter: string | undefined,
@@ -61,6 +62,8 @@ export function designValues(
     origin: 'recalled',
     source: design in nema ? 'MG 1 1.19' : 'IEC 60034-12',
   });
+  if ((design === 'N' || design === 'NE') && power !== undefined && poles !== undefined)
+    return { designMeaning, ...designN(power, poles, school) };
   const hp = power === undefined ? undefined : standardHorsepower(power);
   if (hp === undefined || poles === undefined) return { designMeaning };
   const share = (table: Table | undefined): Value | undefined =>
@@ -76,5 +79,20 @@ export function designValues(
     ...(lockedRotorTorqueMin ? { lockedRotorTorqueMin } : {}),
     ...(pullUp ? { pullUpTorqueMin: pullUp } : {}),
     ...(breakdown ? { breakdownTorqueMin: breakdown } : {}),
+  };
+}
+
+/** Least torques of designs N and NE: the row over whose lower and up to whose upper size the motor lies. */
+function designN(power: number, poles: number, school: School): DesignValues {
+  const row = designNTorques.rows.find((each) => power <= Number(each['kw_to']) * 1000 * 1.001);
+  const share = (name: string): Value | undefined =>
+    cellValue(designNTorques, row, `p${poles}_${name}`, 'fraction', school);
+  const [lockedRotorTorqueMin, pullUpTorqueMin, breakdownTorqueMin] = ['locked_rotor', 'pull_up', 'breakdown'].map(
+    share,
+  );
+  return {
+    ...(lockedRotorTorqueMin ? { lockedRotorTorqueMin } : {}),
+    ...(pullUpTorqueMin ? { pullUpTorqueMin } : {}),
+    ...(breakdownTorqueMin ? { breakdownTorqueMin } : {}),
   };
 }

@@ -34,6 +34,7 @@ import designDFile from './data/mg1-design-d.json' with { type: 'json' };
 import pullUpTorqueFile from './data/mg1-pull-up-torque.json' with { type: 'json' };
 import voltageZonesFile from './data/iec-60034-1-voltage-zones.json' with { type: 'json' };
 import unbalanceDerateFile from './data/mg1-unbalance-derate.json' with { type: 'json' };
+import designNTorquesFile from './data/iec-60034-12-design-n-torques.json' with { type: 'json' };
 import { openTable } from './table.ts';
 
 export const ampacity = openTable(ampacityFile);
@@ -71,3 +72,4 @@ export const designD = openTable(designDFile);
 export const pullUpTorque = openTable(pullUpTorqueFile);
 export const voltageZones = openTable(voltageZonesFile);
 export const unbalanceDerate = openTable(unbalanceDerateFile);
+export const designNTorques = openTable(designNTorquesFile);
