@@ -100,6 +100,7 @@ export const jobSchema = z.strictObject({
       failureMode: z.enum(failureModes).optional(),
       changed: text(1000).describe('What changed before it failed'),
       coupledBy: z.enum(['coupling', 'belt', 'gear']).optional().describe('How the motor drives its load'),
+      greasedWith: text(80).describe('Grease that was used on it'),
       onDrive: z.boolean().optional().describe('Whether it ran on a variable-frequency drive'),
       causes: z
         .partialRecord(z.enum(causeIds), z.enum(['found', 'cleared']))

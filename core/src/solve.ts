@@ -8,7 +8,7 @@ import { load } from './load/load.ts';
 import { money } from './money/money.ts';
 import { decodeFrame } from './nameplate/frame.ts';
 import { nameplate, type NameplateResult } from './nameplate/nameplate.ts';
-import { misfits, outlineOf, type Misfit, type Outline } from './nameplate/outline.ts';
+import { misfitsOf, outlineOf, type Outlines } from './nameplate/outline.ts';
 import type { Clue } from './nameplate/recovery.ts';
 import { pick, type PickResult } from './pick/pick.ts';
 import type { MotorNeed } from './pick/motor-rules.ts';
@@ -49,13 +49,6 @@ export const solutionSchema = z.object({
   train: z.array(trainBlockSchema),
   details: z.record(z.string(), z.unknown()),
 });
-
-/** The old motor’s mounting and the new one’s, and where they do not match. */
-export interface Outlines {
-  readonly old: Outline | undefined;
-  readonly fresh: Outline | undefined;
-  readonly misfits: readonly Misfit[];
-}
 
 export interface Details {
   readonly suspicions: Inquiry['suspicions'];
@@ -177,7 +170,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
 function outlinesOf(school: Job['school'], { outline }: NameplateResult, { chosenMotor }: PickResult): Outlines {
   const frame = chosenMotor && decodeFrame(chosenMotor.item.frame, chosenMotor.item.school);
   const fresh = frame && outlineOf(frame, chosenMotor.item.poles);
-  return { old: outline, fresh, misfits: outline && fresh ? misfits(outline, fresh, school) : [] };
+  return { old: outline, fresh, misfits: misfitsOf(outline, fresh, school) };
 }
 
 function flatten(results: Readonly<Record<string, { readonly values: object }>>): Record<string, AnyValue> {

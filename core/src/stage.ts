@@ -45,4 +45,6 @@ export function notebook(stage: StageName) {
   };
 }
 
+export type Notebook = ReturnType<typeof notebook>;
+
 export type AnyValue = Value | Value<string>;

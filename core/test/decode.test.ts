@@ -220,6 +220,18 @@ describe('an early failure', () => {
       'speaks against it',
     );
   });
+  it('two thickeners in one bearing are a caution and a suspect', () => {
+    const greased = (greasedWith: string) =>
+      solved({
+        situation: { kind: 'replace', life: '2 years', failureMode: 'bearing', greasedWith },
+        nameplate: { grease: 'Polyurea EM' },
+      });
+    expect(codes(greased('Lithium EP 2'))).toContain('nameplate.grease-mixed');
+    expect(suspicion(greased('Lithium EP 2'), 'grease')?.reading).toBe('speaks for it');
+    expect(codes(greased('polyurea no. 2'))).not.toContain('nameplate.grease-mixed');
+    expect(suspicion(greased('polyurea no. 2'), 'grease')?.reading).toBe('speaks against it');
+    expect(message(greased('Wonder'), 'nameplate.grease-mixed')).toContain('thickener is not known');
+  });
   it('MG 1 14.36: 462, 463 and 455 V are 1.09 % out of balance, 3 % leaves 88 %; above 5 % nothing may run', () => {
     const measured = (phaseVoltages: string) =>
       failed({ failureMode: 'unknown' }, { supply: { voltage: '480 V', frequency: '60 Hz', phaseVoltages } });

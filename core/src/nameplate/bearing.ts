@@ -66,3 +66,21 @@ const thickeners: readonly (readonly [string, RegExp])[] = [
 /** The thickener a grease’s name gives away; undefined where it gives none. */
 export const thickenerOf = (grease: string): string | undefined =>
   thickeners.find(([, pattern]) => pattern.test(grease))?.[0];
+
+export type Mixing = 'same' | 'different' | 'not known';
+
+/** Whether two greases may meet in one bearing: the same thickener may, two different ones are not to be mixed. */
+export function mixing(first: string, second: string): Mixing {
+  if (first.trim().toLowerCase() === second.trim().toLowerCase()) return 'same';
+  const [a, b] = [thickenerOf(first), thickenerOf(second)];
+  if (a === undefined || b === undefined) return 'not known';
+  return a === b ? 'same' : 'different';
+}
+
+/** The same in words: the plate’s grease and the one that was used. */
+export const mixingWords: Readonly<Record<Mixing, (asked: string, used: string) => string>> = {
+  same: (asked, used) => `${used} has the thickener of ${asked}`,
+  different: (asked, used) =>
+    `${used} (${thickenerOf(used) ?? ''}) was put on ${asked} (${thickenerOf(asked) ?? ''}): two thickeners that run out of the bearing when they mix`,
+  'not known': (asked, used) => `${used} is not the ${asked} of the plate, and its thickener is not known`,
+};

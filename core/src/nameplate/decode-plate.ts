@@ -1,12 +1,11 @@
+import type { Brief, Notebook } from '../stage.ts';
 import type { EfficiencyClass } from '../motor/efficiency-class.ts';
 import { classEfficiency, classesOf } from '../motor/efficiency-class.ts';
 import { formatNumber } from '../quantity/format.ts';
 import { motorEnclosures, voltageZones, windingWithstand } from '../tables/index.ts';
-import type { notebook } from '../stage.ts';
-import { type Brief } from '../stage.ts';
 import { PRACTICE, wording, type Value } from '../value.ts';
 import { atOtherFrequency } from './alternate-frequency.ts';
-import { decodeBearing, thickenerOf, type Bearing } from './bearing.ts';
+import { decodeBearing, mixing, mixingWords, thickenerOf, type Bearing } from './bearing.ts';
 import { leastClass } from './class-in-year.ts';
 import { connectionAt } from './connection.ts';
 import { utilizationVoltage } from './connected-rating.ts';
@@ -49,8 +48,6 @@ export interface DecodedValues extends DesignValues {
   readonly torqueOnSupply?: Value;
 }
 
-type Flag = ReturnType<typeof notebook>['flag'];
-
 const yearOf = (text: string | undefined): number | undefined => {
   const found = /(?:19[4-9]|20[0-4])\d/.exec(text ?? '')?.[0];
   return found === undefined ? undefined : Number(found);
@@ -60,7 +57,7 @@ const yearOf = (text: string | undefined): number | undefined => {
 export function decodePlate(
   { job, given }: Brief,
   facts: PlateFacts,
-  flag: Flag,
+  flag: Notebook['flag'],
 ): { readonly values: DecodedValues; readonly inverter: InverterStatement } {
   const plate = job.nameplate;
   const { school } = job;
@@ -197,6 +194,17 @@ export function decodePlate(
 
   function readGrease(bearing: Bearing | undefined): void {
     if (!plate.grease?.trim()) return;
+    const used = job.situation.greasedWith?.trim();
+    const mix = used ? mixing(plate.grease, used) : 'same';
+    if (used && mix !== 'same')
+      flag({
+        code: 'nameplate.grease-mixed',
+        severity: 'caution',
+        message: `${mixingWords[mix](plate.grease.trim().slice(0, 40), used.slice(0, 40))}.`,
+        basis: PRACTICE,
+        clear: 'Have the bearings cleaned out and filled with one grease, or replaced; tag the motor with its grease.',
+        field: 'situation.greasedWith',
+      });
     const thickener = thickenerOf(plate.grease);
     const sealed = bearing?.seals === 'two seals' || bearing?.seals === 'two shields';
     flag({

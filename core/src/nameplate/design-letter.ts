@@ -11,7 +11,7 @@ import {
   pullUpTorque,
 } from '../tables/index.ts';
 import { cellValue, type Table } from '../tables/table.ts';
-import { wording, type Value } from '../value.ts';
+import { quantity, wording, type Value } from '../value.ts';
 
 export interface DesignValues {
   readonly designMeaning?: Value<string>;
@@ -35,6 +35,7 @@ const iec: Readonly<Record<string, string>> = {
   H: 'high torque, started direct',
   HY: 'high torque, started star-delta',
   HE: 'high torque, started direct, more locked-rotor current for its efficiency',
+  HEY: 'high torque, started star-delta, more locked-rotor current for its efficiency',
 };
 
 type Torques = readonly [lockedRotor: Table | undefined, pullUp: Table | undefined, breakdown: Table | undefined];
@@ -46,8 +47,8 @@ const tables: Readonly<Record<string, Torques>> = {
 };
 
 /**
- * What the design letter promises: MG 1 12.38 to 12.40 for A, B, C and D and IEC 60034-12 for N and NE, by size and
- * poles (recalled tables); in words for the other IEC designs, whose tables Pilgrim does not have.
+ * What the design letter promises, in words and as least torques by size and poles: MG 1 12.38 to 12.40 for A, B, C and D,
+ * IEC 60034-12 for N, H and their star-delta and efficient variants. All of it recalled from memory.
  */
 export function designValues(
   letter: string | undefined,
@@ -62,8 +63,11 @@ export function designValues(
     origin: 'recalled',
     source: design in nema ? 'MG 1 1.19' : 'IEC 60034-12',
   });
-  if ((design === 'N' || design === 'NE') && power !== undefined && poles !== undefined)
-    return { designMeaning, ...designN(power, poles, school) };
+  if (design in iec)
+    return {
+      designMeaning,
+      ...(power === undefined || poles === undefined ? {} : iecTorques(design, power, poles, school)),
+    };
   const hp = power === undefined ? undefined : standardHorsepower(power);
   if (hp === undefined || poles === undefined) return { designMeaning };
   const share = (table: Table | undefined): Value | undefined =>
@@ -82,14 +86,30 @@ export function designValues(
   };
 }
 
-/** Least torques of designs N and NE: the row over whose lower and up to whose upper size the motor lies. */
-function designN(power: number, poles: number, school: School): DesignValues {
+/** Design H: one and a half times the torques of N, and never less than these. */
+const HIGH = { factor: 1.5, lockedRotor: 2, pullUp: 1.4, breakdown: 1.9 };
+/** Started in star, a quarter of the starting torques is what is promised. */
+const IN_STAR = 0.25;
+
+/** Least torques of the IEC designs, of rated, from the table of design N and the rules that lead to the others. */
+function iecTorques(design: string, power: number, poles: number, school: School): DesignValues {
   const row = designNTorques.rows.find((each) => power <= Number(each['kw_to']) * 1000 * 1.001);
-  const share = (name: string): Value | undefined =>
-    cellValue(designNTorques, row, `p${poles}_${name}`, 'fraction', school);
-  const [lockedRotorTorqueMin, pullUpTorqueMin, breakdownTorqueMin] = ['locked_rotor', 'pull_up', 'breakdown'].map(
-    share,
-  );
+  const high = design.startsWith('H');
+  const star = design.endsWith('Y') ? IN_STAR : 1;
+  const least = (name: string, floor: number, factor: number, share: number): Value | undefined => {
+    const own = cellValue(designNTorques, row, `p${poles}_${name}`, 'fraction', school);
+    if (!own || (!high && share === 1)) return own;
+    return quantity((high ? Math.max(own.value * factor, floor) : own.value) * share, 'fraction', school, {
+      origin: 'recalled',
+      formula: `${share === 1 ? '' : `${share}\\cdot`}${high ? `\\max(${factor}\\,t_N,\\ ${floor})` : 't_N'}`,
+      from: { t_N: own },
+      source: 'IEC 60034-12',
+      note: `${share === 1 ? '' : 'In star. '}Rule recalled from memory once; unsure.`,
+    });
+  };
+  const lockedRotorTorqueMin = least('locked_rotor', HIGH.lockedRotor, HIGH.factor, star);
+  const pullUpTorqueMin = least('pull_up', HIGH.pullUp, HIGH.factor, star);
+  const breakdownTorqueMin = least('breakdown', HIGH.breakdown, 1, 1);
   return {
     ...(lockedRotorTorqueMin ? { lockedRotorTorqueMin } : {}),
     ...(pullUpTorqueMin ? { pullUpTorqueMin } : {}),

@@ -142,3 +142,14 @@ export function misfits(old: Outline, fresh: Outline, school: School): Misfit[] 
   compare('shaft length', old.shaftLength, fresh.shaftLength);
   return out;
 }
+
+/** The old motor’s mounting and the new one’s, and where they do not match. */
+export interface Outlines {
+  readonly old: Outline | undefined;
+  readonly fresh: Outline | undefined;
+  readonly misfits: readonly Misfit[];
+}
+
+/** No misfit is known while one of the two mountings is not. */
+export const misfitsOf = (old: Outline | undefined, fresh: Outline | undefined, school: School): Misfit[] =>
+  old && fresh ? misfits(old, fresh, school) : [];

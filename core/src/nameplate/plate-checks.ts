@@ -1,7 +1,6 @@
+import type { Brief, Notebook } from '../stage.ts';
 import { maximumLockedRotorCurrent } from '../motor/typical.ts';
 import { formatNumber } from '../quantity/format.ts';
-import type { notebook } from '../stage.ts';
-import { type Brief } from '../stage.ts';
 import { PRACTICE } from '../value.ts';
 import { ratingSet, type connectedRating } from './connected-rating.ts';
 import { decodeFrame, standardFrame, type Frame } from './frame.ts';
@@ -21,8 +20,6 @@ export interface PlateReadings {
   readonly open: boolean;
 }
 
-type Notebook = Pick<ReturnType<typeof notebook>, 'flag' | 'need'>;
-
 const MISREAD = 0.12;
 const DISAGREES = 0.05;
 const digitsOf = (value: number): string => String(Number(value.toPrecision(4)));
@@ -31,7 +28,7 @@ const digitsOf = (value: number): string => String(Number(value.toPrecision(4)))
 export function checkPlate(
   { job, given }: Brief,
   { rating, balance, turning, range, frame, open }: PlateReadings,
-  { flag, need }: Notebook,
+  { flag, need }: Pick<Notebook, 'flag' | 'need'>,
 ): void {
   const { school } = job;
   const plate = job.nameplate;

@@ -3,12 +3,10 @@ import type { Inputs } from '../inputs.ts';
 import type { Job } from '../job.ts';
 import { codeLetters } from '../tables/index.ts';
 import { horsepowerOf } from '../motor/standard-power.ts';
-import type { notebook } from '../stage.ts';
+import type { Notebook } from '../stage.ts';
 import { PRACTICE, type Value } from '../value.ts';
 import { decodeFrame, standardFrame } from './frame.ts';
 import { misreadDigit, oneDigitAway, type Misreading, type Suspect } from './misread-digit.ts';
-
-type Flag = ReturnType<typeof notebook>['flag'];
 
 const RATIO_LIMIT = 0.05;
 const PLATE_VOLTAGES = [115, 190, 200, 208, 220, 230, 240, 380, 400, 415, 440, 460, 480, 500, 575, 600, 660, 690];
@@ -19,7 +17,7 @@ export const fits = (likely: Misreading | undefined): string =>
     : '';
 
 /** Same power at every voltage: V·I must be equal for each pair the plate prints. */
-export function checkVoltageRatio(given: Inputs['given'], flag: Flag): void {
+export function checkVoltageRatio(given: Inputs['given'], flag: Notebook['flag']): void {
   const power = given.nameplate.power?.[0]?.[0]?.value;
   const voltages = given.nameplate.voltages ?? [];
   const currents = given.nameplate.currents ?? [];
@@ -75,7 +73,7 @@ export function checkCodeLetter(
   power: Value | undefined,
   voltage: Value | undefined,
   current: Value | undefined,
-  flag: Flag,
+  flag: Notebook['flag'],
 ): void {
   const letter = job.nameplate.codeLetter?.trim().toUpperCase();
   const at = codeLetters.rows.findIndex((row) => row['letter'] === letter);
@@ -99,7 +97,7 @@ export function checkCodeLetter(
 }
 
 /** The 50 Hz and 60 Hz sets of one motor: the same iron, so V/f and the pole count must agree. */
-export function checkFrequencyPair(given: Inputs['given'], flag: Flag): void {
+export function checkFrequencyPair(given: Inputs['given'], flag: Notebook['flag']): void {
   const { nameplate: plate } = given;
   const f1 = plate.frequency?.[0]?.[0]?.value;
   const f2 = plate.altFrequency?.value ?? plate.frequency?.flat()[1]?.value;

@@ -1,9 +1,8 @@
+import type { Brief, Notebook } from '../stage.ts';
 import { utilizationVoltage } from './connected-rating.ts';
 import { standardHorsepower } from '../motor/standard-power.ts';
 import { formatNumber, formatQuantity } from '../quantity/format.ts';
 import { iecDimensions, iecFrames, nemaDimensions, nemaFramesEnclosed, nemaFramesOpen } from '../tables/index.ts';
-import type { notebook } from '../stage.ts';
-import { type Brief } from '../stage.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 
 export interface RecoveryValues {
@@ -30,8 +29,6 @@ interface Band {
   readonly most: number;
   readonly clue: Clue;
 }
-
-type Flag = ReturnType<typeof notebook>['flag'];
 
 const INCH = 0.0254;
 const HEIGHT_SLACK = 0.0016;
@@ -60,7 +57,7 @@ const slotPoles: Readonly<Record<number, readonly number[]>> = {
  * speed or the slots, a band of power from frame, no-load current and winding resistance. Every result is an estimate
  * with its confidence and never stands in for a plate value.
  */
-export function recover({ job, given }: Brief, flag: Flag): Recovery {
+export function recover({ job, given }: Brief, flag: Notebook['flag']): Recovery {
   if (!job.nameplate.unreadable) return { values: {}, clues: [] };
   const { school } = job;
   const measured = given.nameplate;

@@ -6,7 +6,7 @@ import { readPractice } from '../practice.ts';
 import type { School } from '../quantity/units.ts';
 import type { AnyValue } from '../stage.ts';
 import { formatNumber } from '../quantity/format.ts';
-import { misfits } from '../nameplate/outline.ts';
+import { misfitsOf, type Outlines } from '../nameplate/outline.ts';
 import { valueLabels } from '../value-labels.ts';
 import { isExplosionProtected } from '../nameplate/enclosure.ts';
 
@@ -22,6 +22,7 @@ export interface Difference {
 export interface Comparison {
   readonly differences: readonly Difference[];
   readonly same: readonly string[];
+  readonly outlines: Outlines;
 }
 
 interface Side {
@@ -146,18 +147,18 @@ export function comparePlates(first: Side, second: Side): Comparison {
       ? ['The new plate promises nothing about a drive.', 'caution']
       : ['Check speed range and withstand.', 'note'],
   );
-  if (a.outline && b.outline)
-    for (const { what, text: words } of misfits(a.outline, b.outline, first.school))
-      add(
-        `Mounting: ${what}`,
-        '',
-        '',
-        `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}: base, coupling or guard must be changed.`,
-        'caution',
-      );
+  const outlines = { old: a.outline, fresh: b.outline, misfits: misfitsOf(a.outline, b.outline, first.school) };
+  for (const { what, text: words } of outlines.misfits)
+    add(
+      `Mounting: ${what}`,
+      '',
+      '',
+      `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}: base, coupling or guard must be changed.`,
+      'caution',
+    );
 
   const rank = { stop: 0, caution: 1, note: 2 };
-  return { differences: differences.toSorted((x, y) => rank[x.weight] - rank[y.weight]), same };
+  return { differences: differences.toSorted((x, y) => rank[x.weight] - rank[y.weight]), same, outlines };
 
   function letters(
     name:

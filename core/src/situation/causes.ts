@@ -136,7 +136,7 @@ export const causes: readonly Cause[] = [
     name: 'Wrong or mixed grease, or too much',
     modes: bearings,
     proof: 'What it was greased with, and with what its plate names',
-    field: 'nameplate.grease',
+    field: 'situation.greasedWith',
     remedy: { order: ['grease named on a tag at the motor', 'greasing interval set'] },
   },
   {

@@ -5,6 +5,7 @@ import { startsAllowed } from '../tables/index.ts';
 import type { Brief } from '../stage.ts';
 import { unbalanceOf } from '../supply/unbalance.ts';
 import type { Value } from '../value.ts';
+import { mixing, mixingWords } from '../nameplate/bearing.ts';
 import { causes, type Cause, type CauseId, type Remedy } from './causes.ts';
 
 export type Verdict = 'open' | 'found' | 'cleared';
@@ -124,8 +125,13 @@ function reading(cause: Cause, { job, given }: Brief, nameplate: NameplateResult
       return job.place.dust === 'clean'
         ? ['speaks against it', 'the place is clean']
         : ['speaks for it', `dust at the place: ${job.place.dust}`];
-    case 'grease':
-      return undefined;
+    case 'grease': {
+      const used = job.situation.greasedWith?.trim();
+      const asked = job.nameplate.grease?.trim();
+      if (!used || !asked) return undefined;
+      const mix = mixing(asked, used);
+      return [mix === 'same' ? 'speaks against it' : 'speaks for it', mixingWords[mix](asked, used)];
+    }
     case 'starts':
       return startsReading(situation.startsPerHour, nameplate);
   }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TableCard from './TableCard.svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import RefusedList from './RefusedList.svelte';
@@ -14,133 +15,130 @@
 </script>
 
 {#if details.motors}
-  <section class="relative mt-6 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Motors that fit">
-    <table class="w-full text-sm">
-      <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
-        >Motors that fit, ranked by {store.document.pick.prefer}</caption
-      >
-      <thead>
-        <tr class="text-left text-quiet">
-          <th scope="col" class={head}>Motor</th>
-          <th scope="col" class={`${head} text-right`}>Amps</th>
-          <th scope="col" class={`${head} text-right`}>η min</th>
-          <th scope="col" class={`${head} text-right`}>Price</th>
-          <th scope="col" class={`${head} text-right`}>Days</th>
-          <th scope="col" class={head}>Why</th>
-          <th scope="col" class={head}><span class="sr-only">Choose</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each details.motors.fits as motor (motor.item.id)}
-          {@const chosen = motor.item.id === details.chosenMotor?.item.id}
-          <tr class={`border-t ${chosen ? 'bg-wash' : ''}`} data-motor={motor.item.id}>
-            <th scope="row" class="px-3 py-2 text-left font-semibold whitespace-nowrap"
-              >{motor.item.name}<span class="block text-xs font-normal text-quiet"
-                >{motor.item.maker} · {motor.item.enclosure} · {motor.item.efficiencyClass}</span
-              ></th
-            >
-            <td class="px-3 text-right">{motor.current.toFixed(1)}</td>
-            <td class="px-3 text-right whitespace-nowrap">{percent(motor.item.efficiencyMinimum)}</td>
-            <td class="px-3 text-right whitespace-nowrap">{whole(motor.item.price)} {currency}</td>
-            <td class="px-3 text-right">{motor.item.leadDays}</td>
-            <td class="px-3">{motor.reasons.join(', ')}</td>
-            <td class="px-3 py-1 text-right">
-              {#if chosen}<span class="text-sea">chosen</span>
-              {:else}<Button
-                  size="sm"
-                  color="alternative"
-                  class="min-h-11 text-ink!"
-                  disabled={!hydrated}
-                  onclick={() => store.set('pick.motor', motor.item.id)}>Choose</Button
-                >{/if}
-            </td>
-          </tr>
-        {:else}
-          <tr
-            ><td colspan="7" class="px-4 py-3"
-              >No motor in the catalogue fits. The list below says why each was refused.</td
-            ></tr
+  <TableCard
+    label="Motors that fit"
+    class="mt-6 lg:col-span-2"
+    caption={`Motors that fit, ranked by ${store.document.pick.prefer}`}
+  >
+    <thead>
+      <tr class="text-left text-quiet">
+        <th scope="col" class={head}>Motor</th>
+        <th scope="col" class={`${head} text-right`}>Amps</th>
+        <th scope="col" class={`${head} text-right`}>η min</th>
+        <th scope="col" class={`${head} text-right`}>Price</th>
+        <th scope="col" class={`${head} text-right`}>Days</th>
+        <th scope="col" class={head}>Why</th>
+        <th scope="col" class={head}><span class="sr-only">Choose</span></th>
+      </tr>
+    </thead>
+    <tbody>
+      {#each details.motors.fits as motor (motor.item.id)}
+        {@const chosen = motor.item.id === details.chosenMotor?.item.id}
+        <tr class={`border-t ${chosen ? 'bg-wash' : ''}`} data-motor={motor.item.id}>
+          <th scope="row" class="px-3 py-2 text-left font-semibold whitespace-nowrap"
+            >{motor.item.name}<span class="block text-xs font-normal text-quiet"
+              >{motor.item.maker} · {motor.item.enclosure} · {motor.item.efficiencyClass}</span
+            ></th
           >
-        {/each}
-      </tbody>
-    </table>
-  </section>
+          <td class="px-3 text-right">{motor.current.toFixed(1)}</td>
+          <td class="px-3 text-right whitespace-nowrap">{percent(motor.item.efficiencyMinimum)}</td>
+          <td class="px-3 text-right whitespace-nowrap">{whole(motor.item.price)} {currency}</td>
+          <td class="px-3 text-right">{motor.item.leadDays}</td>
+          <td class="px-3">{motor.reasons.join(', ')}</td>
+          <td class="px-3 py-1 text-right">
+            {#if chosen}<span class="text-sea">chosen</span>
+            {:else}<Button
+                size="sm"
+                color="alternative"
+                class="min-h-11 text-ink!"
+                disabled={!hydrated}
+                onclick={() => store.set('pick.motor', motor.item.id)}>Choose</Button
+              >{/if}
+          </td>
+        </tr>
+      {:else}
+        <tr
+          ><td colspan="7" class="px-4 py-3"
+            >No motor in the catalogue fits. The list below says why each was refused.</td
+          ></tr
+        >
+      {/each}
+    </tbody>
+  </TableCard>
 {/if}
 
 {#if details.drives}
   {@const { fits, byPower } = details.drives}
-  <section class="relative mt-4 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Drives that fit">
-    <table class="w-full text-sm">
-      <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
-        >Drives whose current covers the motor’s, the least costly first</caption
-      >
-      <thead>
-        <tr class="text-left text-quiet">
-          <th scope="col" class={head}>Drive</th>
-          <th scope="col" class={`${head} text-right`}>Amps here</th>
-          <th scope="col" class={`${head} text-right`}>Used</th>
-          <th scope="col" class={`${head} text-right`}>Price</th>
-          <th scope="col" class={`${head} text-right`}>Days</th>
-          <th scope="col" class={head}><span class="sr-only">Choose</span></th>
+  <TableCard
+    label="Drives that fit"
+    caption="Drives whose current covers the motor’s, the least costly first"
+    class="mt-4 lg:col-span-2"
+  >
+    <thead>
+      <tr class="text-left text-quiet">
+        <th scope="col" class={head}>Drive</th>
+        <th scope="col" class={`${head} text-right`}>Amps here</th>
+        <th scope="col" class={`${head} text-right`}>Used</th>
+        <th scope="col" class={`${head} text-right`}>Price</th>
+        <th scope="col" class={`${head} text-right`}>Days</th>
+        <th scope="col" class={head}><span class="sr-only">Choose</span></th>
+      </tr>
+    </thead>
+    <tbody>
+      {#each fits as drive (drive.item.id)}
+        {@const chosen = drive.item.id === details.chosenDrive?.item.id}
+        <tr class={`border-t ${chosen ? 'bg-wash' : ''}`} data-drive={drive.item.id}>
+          <th scope="row" class="px-3 py-2 text-left font-semibold whitespace-nowrap"
+            >{drive.item.name}<span class="block text-xs font-normal text-quiet">{drive.item.maker}</span></th
+          >
+          <td class="px-3 text-right">{drive.current.toFixed(1)}</td>
+          <td class="px-3 text-right whitespace-nowrap">{percent(drive.used)}</td>
+          <td class="px-3 text-right whitespace-nowrap">{whole(drive.item.price)} {currency}</td>
+          <td class="px-3 text-right">{drive.item.leadDays}</td>
+          <td class="px-3 py-1 text-right">
+            {#if chosen}<span class="text-sea">chosen</span>
+            {:else}<Button
+                size="sm"
+                color="alternative"
+                class="min-h-11 text-ink!"
+                disabled={!hydrated}
+                onclick={() => store.set('pick.drive', drive.item.id)}>Choose</Button
+              >{/if}
+          </td>
         </tr>
-      </thead>
-      <tbody>
-        {#each fits as drive (drive.item.id)}
-          {@const chosen = drive.item.id === details.chosenDrive?.item.id}
-          <tr class={`border-t ${chosen ? 'bg-wash' : ''}`} data-drive={drive.item.id}>
-            <th scope="row" class="px-3 py-2 text-left font-semibold whitespace-nowrap"
-              >{drive.item.name}<span class="block text-xs font-normal text-quiet">{drive.item.maker}</span></th
-            >
-            <td class="px-3 text-right">{drive.current.toFixed(1)}</td>
-            <td class="px-3 text-right whitespace-nowrap">{percent(drive.used)}</td>
-            <td class="px-3 text-right whitespace-nowrap">{whole(drive.item.price)} {currency}</td>
-            <td class="px-3 text-right">{drive.item.leadDays}</td>
-            <td class="px-3 py-1 text-right">
-              {#if chosen}<span class="text-sea">chosen</span>
-              {:else}<Button
-                  size="sm"
-                  color="alternative"
-                  class="min-h-11 text-ink!"
-                  disabled={!hydrated}
-                  onclick={() => store.set('pick.drive', drive.item.id)}>Choose</Button
-                >{/if}
-            </td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-    {#if byPower}
-      <p class="border-t px-4 py-2 text-sm text-quiet">
-        Cross-check by power: {byPower.item.name}, {byPower.current.toFixed(1)} A here —
-        {byPower.verdict === 'short'
-          ? 'would have been short'
-          : byPower.verdict === 'wasteful'
-            ? 'would have been wasteful'
-            : 'close enough'}.
-      </p>
-    {/if}
-  </section>
+      {/each}
+    </tbody>
+
+    {#snippet foot()}{#if byPower}
+        <p class="border-t px-4 py-2 text-sm text-quiet">
+          Cross-check by power: {byPower.item.name}, {byPower.current.toFixed(1)} A here —
+          {byPower.verdict === 'short'
+            ? 'would have been short'
+            : byPower.verdict === 'wasteful'
+              ? 'would have been wasteful'
+              : 'close enough'}.
+        </p>
+      {/if}{/snippet}
+  </TableCard>
 {/if}
 
 {#if details.starter}
-  <section class="relative mt-4 overflow-x-auto rounded-lg border bg-card lg:col-span-2" aria-label="Starter">
-    <table class="w-full text-sm">
-      <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
-        >Starter, {whole(details.starter.price)}
-        {currency} · proposed, confirm the combination in the maker’s tested tables</caption
-      >
-      <tbody>
-        {#each details.starter.parts as part (part.role)}
-          <tr class="border-t first:border-t-0">
-            <th scope="row" class="px-4 py-2 text-left font-normal text-quiet">{part.role}</th>
-            <td class="px-3 font-semibold">{part.part.name}</td>
-            <td class="px-3 text-right whitespace-nowrap">carries {part.carries.toFixed(1)} A</td>
-            <td class="px-4 text-right whitespace-nowrap">{whole(part.part.price)} {currency}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </section>
+  <TableCard
+    label="Starter"
+    class="mt-4 lg:col-span-2"
+    caption={`Starter, ${whole(details.starter.price)} ${currency} · proposed, confirm the combination in the maker’s tested tables`}
+  >
+    <tbody>
+      {#each details.starter.parts as part (part.role)}
+        <tr class="border-t first:border-t-0">
+          <th scope="row" class="px-4 py-2 text-left font-normal text-quiet">{part.role}</th>
+          <td class="px-3 font-semibold">{part.part.name}</td>
+          <td class="px-3 text-right whitespace-nowrap">carries {part.carries.toFixed(1)} A</td>
+          <td class="px-4 text-right whitespace-nowrap">{whole(part.part.price)} {currency}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </TableCard>
 {/if}
 
 {#if store.document.pick.motor || store.document.pick.drive}

@@ -167,6 +167,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         when(text('situation.startsPerHour', 'Starts an hour', '4'), replacing),
         when(text('situation.runningCurrent', 'Running current', '36 A'), replacing),
         when(text('situation.insulationResistance', 'Insulation resistance', '150 MΩ'), replacing),
+        when(text('situation.greasedWith', 'Greased with', 'Lithium EP 2'), replacing),
         when(check('situation.onDrive', 'It ran on a variable-frequency drive'), replacing),
         when(check('situation.explained', 'The cause was found and removed, outside this list'), replacing),
       ),

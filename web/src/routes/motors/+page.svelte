@@ -1,8 +1,10 @@
 <script lang="ts">
+  import TableCard from '$lib/components/TableCard.svelte';
   import { goto } from '$app/navigation';
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount } from 'svelte';
   import { sizeText } from '@pilgrim/core/motor/standard-power';
+  import { motorStates } from '@pilgrim/core/register/registered-motor';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import type { PageProps } from './$types';
 
@@ -12,7 +14,6 @@
   onMount(() => void (hydrated = true));
 
   type Motor = (typeof data.motors)[number];
-  const states = ['in service', 'spare', 'in repair', 'scrapped'] as const;
   const marks = { 'in service': '●', spare: '◆', 'in repair': '△', scrapped: '✕' } as const;
   const colours = {
     'in service': 'text-quiet',
@@ -41,6 +42,12 @@
       return out;
     }, []),
   );
+  const filters = $derived([
+    { name: 'state', label: 'State', chosen: data.query.state, options: ['', ...motorStates] },
+    { name: 'site', label: 'Site', chosen: data.query.site, options: ['', ...data.sites] },
+    { name: 'order', label: 'Sort by', chosen: data.query.order, options: ['tag', 'site', 'size', 'frame', 'changed'] },
+    { name: 'group', label: 'Group by', chosen: data.group, options: ['none', 'size', 'frame', 'site'] },
+  ]);
   const head = 'px-3 py-1.5 font-normal';
 </script>
 
@@ -66,36 +73,16 @@
           placeholder="Tag, place, plate, serial number"
         />
       </div>
-      <div>
-        <label for="state" class="mb-1 block text-sm text-quiet">State</label>
-        <select id="state" name="state" class="entry" onchange={(event) => event.currentTarget.form?.requestSubmit()}>
-          <option value="">all</option>
-          {#each states as state (state)}<option selected={state === data.query.state}>{state}</option>{/each}
-        </select>
-      </div>
-      <div>
-        <label for="site" class="mb-1 block text-sm text-quiet">Site</label>
-        <select id="site" name="site" class="entry" onchange={(event) => event.currentTarget.form?.requestSubmit()}>
-          <option value="">all</option>
-          {#each data.sites as site (site)}<option selected={site === data.query.site}>{site}</option>{/each}
-        </select>
-      </div>
-      <div>
-        <label for="order" class="mb-1 block text-sm text-quiet">Sort by</label>
-        <select id="order" name="order" class="entry" onchange={(event) => event.currentTarget.form?.requestSubmit()}>
-          {#each ['tag', 'site', 'size', 'frame', 'changed'] as order (order)}<option
-              selected={order === data.query.order}>{order}</option
-            >{/each}
-        </select>
-      </div>
-      <div>
-        <label for="group" class="mb-1 block text-sm text-quiet">Group by</label>
-        <select id="group" name="group" class="entry" onchange={(event) => event.currentTarget.form?.requestSubmit()}>
-          {#each ['none', 'size', 'frame', 'site'] as group (group)}<option selected={group === data.group}
-              >{group}</option
-            >{/each}
-        </select>
-      </div>
+      {#each filters as { name, label, chosen: current, options } (name)}
+        <div>
+          <label for={name} class="mb-1 block text-sm text-quiet">{label}</label>
+          <select id={name} {name} class="entry" onchange={(event) => event.currentTarget.form?.requestSubmit()}>
+            {#each options as option (option)}
+              <option value={option} selected={option === current}>{option || 'all'}</option>
+            {/each}
+          </select>
+        </div>
+      {/each}
       <Button type="submit" color="alternative" class="min-h-11 text-ink!">Search</Button>
     </form>
     <p class="mt-3 text-sm text-quiet" role="status" data-testid="motor-count">
@@ -112,52 +99,46 @@
       </p>
     {/if}
     {#each groups as { title, motors } (title)}
-      <section class="relative mt-2 overflow-x-auto rounded-lg border bg-card" aria-label={title || 'Motors'}>
-        <table class="w-full text-sm">
-          {#if title}<caption class="border-b px-4 py-2 text-left font-semibold"
-              >{title} <span class="font-normal text-quiet">· {motors.length}</span></caption
-            >{/if}
-          <thead>
-            <tr class="text-left text-quiet">
-              <th scope="col" class={head}><span class="sr-only">Compare</span></th>
-              <th scope="col" class={head}>Tag</th>
-              <th scope="col" class={head}>Plate</th>
-              <th scope="col" class={head}>Where</th>
-              <th scope="col" class={head}>State</th>
+      <TableCard label={title || 'Motors'} class="mt-2" caption={title ? `${title} · ${motors.length}` : undefined}>
+        <thead>
+          <tr class="text-left text-quiet">
+            <th scope="col" class={head}><span class="sr-only">Compare</span></th>
+            <th scope="col" class={head}>Tag</th>
+            <th scope="col" class={head}>Plate</th>
+            <th scope="col" class={head}>Where</th>
+            <th scope="col" class={head}>State</th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each motors as motor (motor.id)}
+            <tr class="border-t hover:bg-wash" data-motor={motor.tag}>
+              <td class="w-10 px-3"
+                ><input
+                  type="checkbox"
+                  class="size-5"
+                  aria-label={`Compare ${motor.tag || 'motor'}`}
+                  disabled={!hydrated || (chosen.length === 2 && !chosen.includes(motor.id))}
+                  checked={chosen.includes(motor.id)}
+                  onchange={() =>
+                    (chosen = chosen.includes(motor.id)
+                      ? chosen.filter((each) => each !== motor.id)
+                      : [...chosen, motor.id])}
+                /></td
+              >
+              <th scope="row" class="max-w-44 truncate px-3 text-left font-semibold"
+                ><a class="block py-2.5 text-sea underline" href={`/motors/${motor.id}`}>{motor.tag || 'no tag'}</a></th
+              >
+              <td class="px-3">{motor.plateText || '–'}</td>
+              <td class="max-w-64 truncate px-3 text-quiet" title={`${motor.site}, ${motor.location}`}
+                >{[motor.location, motor.site].filter(Boolean).join(', ')}</td
+              >
+              <td class={`px-3 whitespace-nowrap ${colours[motor.state]}`}
+                >{marks[motor.state]} {motor.state}{motor.photos > 0 ? ` · ${motor.photos} ⌷` : ''}</td
+              >
             </tr>
-          </thead>
-          <tbody>
-            {#each motors as motor (motor.id)}
-              <tr class="border-t hover:bg-wash" data-motor={motor.tag}>
-                <td class="w-10 px-3"
-                  ><input
-                    type="checkbox"
-                    class="size-5"
-                    aria-label={`Compare ${motor.tag || 'motor'}`}
-                    disabled={!hydrated || (chosen.length === 2 && !chosen.includes(motor.id))}
-                    checked={chosen.includes(motor.id)}
-                    onchange={() =>
-                      (chosen = chosen.includes(motor.id)
-                        ? chosen.filter((each) => each !== motor.id)
-                        : [...chosen, motor.id])}
-                  /></td
-                >
-                <th scope="row" class="max-w-44 truncate px-3 text-left font-semibold"
-                  ><a class="block py-2.5 text-sea underline" href={`/motors/${motor.id}`}>{motor.tag || 'no tag'}</a
-                  ></th
-                >
-                <td class="px-3">{motor.plateText || '–'}</td>
-                <td class="max-w-64 truncate px-3 text-quiet" title={`${motor.site}, ${motor.location}`}
-                  >{[motor.location, motor.site].filter(Boolean).join(', ')}</td
-                >
-                <td class={`px-3 whitespace-nowrap ${colours[motor.state]}`}
-                  >{marks[motor.state]} {motor.state}{motor.photos > 0 ? ` · ${motor.photos} ⌷` : ''}</td
-                >
-              </tr>
-            {/each}
-          </tbody>
-        </table>
-      </section>
+          {/each}
+        </tbody>
+      </TableCard>
     {/each}
   </div>
 

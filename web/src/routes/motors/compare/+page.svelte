@@ -1,8 +1,7 @@
 <script lang="ts">
+  import TableCard from '$lib/components/TableCard.svelte';
   import { plateSchema } from '@pilgrim/core/job';
   import { readPlate } from '@pilgrim/core/nameplate/read/read-plate';
-  import { decodeFrame } from '@pilgrim/core/nameplate/frame';
-  import { misfits, outlineOf } from '@pilgrim/core/nameplate/outline';
   import { comparePlates } from '@pilgrim/core/register/compare';
   import { plateKey } from '@pilgrim/core/register/plate-key';
   import { onMount, untrack } from 'svelte';
@@ -32,14 +31,7 @@
   const ready = $derived(texts.every((text) => text.trim() !== ''));
   const [first, second] = $derived(sides);
   const comparison = $derived(ready && first && second ? comparePlates(first, second) : undefined);
-  const outlines = $derived(
-    sides.map(({ plate, school }) => {
-      const frame = plate.frame ? decodeFrame(plate.frame, school) : undefined;
-      return frame && outlineOf(frame, plateKey(plate, school).poles ?? 4);
-    }),
-  );
   const school = $derived(first?.school ?? 'NEMA');
-  const misfitting = $derived(outlines[0] && outlines[1] ? misfits(outlines[0], outlines[1], school) : []);
 
   const looks = {
     stop: ['■', 'Stop', 'text-stop'],
@@ -80,49 +72,40 @@
   </div>
 
   {#if comparison}
-    <section class="relative overflow-x-auto rounded-lg border bg-card" aria-label="Differences">
-      <table class="w-full text-sm">
-        <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
-          >{comparison.differences.length === 0
-            ? 'The two plates say the same'
-            : `${comparison.differences.length} differences`}</caption
-        >
-        <thead
-          ><tr class="text-left text-quiet"
-            ><th scope="col" class="px-4 py-1.5 font-normal">What</th><th
-              scope="col"
-              class="px-2 text-right font-normal">First</th
-            ><th scope="col" class="px-2 text-right font-normal">Second</th><th scope="col" class="px-4 font-normal"
-              >What it entails</th
-            ></tr
-          ></thead
-        >
-        <tbody>
-          {#each comparison.differences as each (each.what)}
-            {@const [mark, word, colour] = looks[each.weight]}
-            <tr class="border-t" data-difference={each.what}>
-              <th scope="row" class="px-4 py-2 text-left font-semibold"
-                ><span class={colour} title={word}>{mark}<span class="sr-only">{word}:</span></span> {each.what}</th
-              >
-              <td class="px-2 text-right">{each.old}</td><td class="px-2 text-right">{each.fresh}</td>
-              <td class={`px-4 ${each.weight === 'note' ? '' : colour}`}>{each.entails}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-      {#if comparison.same.length > 0}
-        <p class="border-t px-4 py-2 text-sm text-quiet">The same on both: {comparison.same.join(', ')}.</p>
-      {/if}
-    </section>
+    <TableCard
+      label="Differences"
+      caption={comparison.differences.length === 0
+        ? 'The two plates say the same'
+        : `${comparison.differences.length} differences`}
+    >
+      <thead
+        ><tr class="text-left text-quiet"
+          ><th scope="col" class="px-4 py-1.5 font-normal">What</th><th scope="col" class="px-2 text-right font-normal"
+            >First</th
+          ><th scope="col" class="px-2 text-right font-normal">Second</th><th scope="col" class="px-4 font-normal"
+            >What it entails</th
+          ></tr
+        ></thead
+      >
+      <tbody>
+        {#each comparison.differences as each (each.what)}
+          {@const [mark, word, colour] = looks[each.weight]}
+          <tr class="border-t" data-difference={each.what}>
+            <th scope="row" class="px-4 py-2 text-left font-semibold"
+              ><span class={colour} title={word}>{mark}<span class="sr-only">{word}:</span></span> {each.what}</th
+            >
+            <td class="px-2 text-right">{each.old}</td><td class="px-2 text-right">{each.fresh}</td>
+            <td class={`px-4 ${each.weight === 'note' ? '' : colour}`}>{each.entails}</td>
+          </tr>
+        {/each}
+      </tbody>
+
+      {#snippet foot()}{#if comparison.same.length > 0}
+          <p class="border-t px-4 py-2 text-sm text-quiet">The same on both: {comparison.same.join(', ')}.</p>
+        {/if}{/snippet}
+    </TableCard>
     <div class="max-w-2xl">
-      <MotorOutline
-        old={outlines[0]}
-        fresh={outlines[1]}
-        misfits={misfitting}
-        {school}
-        oldName="First"
-        freshName="Second"
-      />
+      <MotorOutline {...comparison.outlines} {school} oldName="First" freshName="Second" />
     </div>
   {:else}
     <p class="rounded-lg border bg-card p-4 text-sm">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TableCard from '$lib/components/TableCard.svelte';
   import { columns, WHOLE_MOTOR } from '@pilgrim/core/register/columns';
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount } from 'svelte';
@@ -164,48 +165,44 @@
 
   {#if opened}
     {#each opened.notes as note (note)}<p class="text-sm text-caution">{note}</p>{/each}
-    <section class="relative overflow-x-auto rounded-lg border bg-card" aria-label="Columns of the file">
-      <table class="w-full text-sm">
-        <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet"
-          >{opened.count} rows. What each column means; the first rows below it</caption
-        >
-        <thead>
-          <tr class="text-left align-bottom">
-            {#each opened.header as heading, at (at)}
-              <th scope="col" class="min-w-36 px-2 py-2 font-normal">
-                <label for={`column-${at}`} class="mb-1 block truncate font-semibold" title={heading}
-                  >{heading || `column ${at + 1}`}</label
-                >
-                <select
-                  id={`column-${at}`}
-                  class="entry text-sm!"
-                  disabled={busy !== ''}
-                  value={mapping[at]}
-                  onchange={(event) => remap(at, event.currentTarget.value)}
-                >
-                  <option value="">leave out</option>
-                  {#each [WHOLE_MOTOR, ...columns] as column (column.id)}<option value={column.id}
-                      >{column.title}</option
-                    >{/each}
-                </select>
-              </th>
+    <TableCard
+      label="Columns of the file"
+      caption={`${opened.count} rows. What each column means; the first rows below it`}
+    >
+      <thead>
+        <tr class="text-left align-bottom">
+          {#each opened.header as heading, at (at)}
+            <th scope="col" class="min-w-36 px-2 py-2 font-normal">
+              <label for={`column-${at}`} class="mb-1 block truncate font-semibold" title={heading}
+                >{heading || `column ${at + 1}`}</label
+              >
+              <select
+                id={`column-${at}`}
+                class="entry text-sm!"
+                disabled={busy !== ''}
+                value={mapping[at]}
+                onchange={(event) => remap(at, event.currentTarget.value)}
+              >
+                <option value="">leave out</option>
+                {#each [WHOLE_MOTOR, ...columns] as column (column.id)}<option value={column.id}>{column.title}</option
+                  >{/each}
+              </select>
+            </th>
+          {/each}
+        </tr>
+      </thead>
+      <tbody>
+        {#each opened.sample as row, index (index)}
+          <tr class="border-t">
+            {#each opened.header.keys() as at (at)}
+              <td class={`max-w-52 truncate px-2 py-1 ${mapping[at] ? '' : 'text-quiet line-through'}`} title={row[at]}
+                >{row[at] ?? ''}</td
+              >
             {/each}
           </tr>
-        </thead>
-        <tbody>
-          {#each opened.sample as row, index (index)}
-            <tr class="border-t">
-              {#each opened.header.keys() as at (at)}
-                <td
-                  class={`max-w-52 truncate px-2 py-1 ${mapping[at] ? '' : 'text-quiet line-through'}`}
-                  title={row[at]}>{row[at] ?? ''}</td
-                >
-              {/each}
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-    </section>
+        {/each}
+      </tbody>
+    </TableCard>
   {/if}
 
   {#if checked && (opened || checked.badCount > 0)}
