@@ -29,6 +29,8 @@ const withUnit = (si: number, dimension: Dimension, unit: Unit): string => {
 export function formatQuantity(si: number, dimension: Dimension, school: School): string {
   if (dimension === 'energy' && Math.abs(si) >= 3.6e10)
     return withUnit(si, dimension, { names: ['MWh'], factor: 3.6e9 });
+  if (dimension === 'apparentPower' && Math.abs(si) >= 1e7)
+    return withUnit(si, dimension, { names: ['MVA'], factor: 1e6 });
   return withUnit(si, dimension, shownUnit(dimension, school));
 }
 

@@ -44,7 +44,7 @@
           <td class="px-3 text-right whitespace-nowrap">{percent(motor.item.efficiencyMinimum)}</td>
           <td class="px-3 text-right whitespace-nowrap">{whole(motor.item.price)} {currency}</td>
           <td class="px-3 text-right">{motor.item.leadDays}</td>
-          <td class="px-3">{motor.reasons.join(', ')}</td>
+          <td class="min-w-44 px-3">{motor.reasons.join(', ')}</td>
           <td class="px-3 py-1 text-right">
             {#if chosen}<span class="text-sea">chosen</span>
             {:else}<Button

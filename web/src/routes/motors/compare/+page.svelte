@@ -94,8 +94,8 @@
             <th scope="row" class="px-4 py-2 text-left font-semibold"
               ><span class={colour} title={word}>{mark}<span class="sr-only">{word}:</span></span> {each.what}</th
             >
-            <td class="px-2 text-right">{each.old}</td><td class="px-2 text-right">{each.fresh}</td>
-            <td class={`px-4 ${each.weight === 'note' ? '' : colour}`}>{each.entails}</td>
+            <td class="px-2 py-2 text-right">{each.old}</td><td class="px-2 py-2 text-right">{each.fresh}</td>
+            <td class={`px-4 py-2 ${each.weight === 'note' ? '' : colour}`}>{each.entails}</td>
           </tr>
         {/each}
       </tbody>
