@@ -1,3 +1,4 @@
+import { practiceFields } from './practice.ts';
 import type { Dimension } from './quantity/units.ts';
 
 /**
@@ -76,6 +77,20 @@ export const quantityFields = {
     incline: { dimension: 'angle', min: -1.5, max: 1.5, example: '12°' },
     powerNumber: { dimension: 'count', min: 0.01, max: 50, example: '1.3' },
     impeller: { dimension: 'length', min: 0.01, max: 20, example: '36 in or 900 mm' },
+    staticHead: { dimension: 'altitude', min: 0, max: 3000, example: '21 ft or 6.4 m' },
+    suctionPressure: { dimension: 'pressure', min: 100, max: 1e8, example: '101.3 kPa absolute' },
+    massFlow: { dimension: 'massFlow', min: 1e-4, max: 1e4, example: '40 t/h' },
+    workIndex: { dimension: 'energyPerMass', min: 100, max: 1e6, example: '12 kWh/t' },
+    feedSize: { dimension: 'length', min: 1e-5, max: 3, example: '80 mm, passed by 80 %' },
+    productSize: { dimension: 'length', min: 1e-6, max: 1, example: '12 mm, passed by 80 %' },
+    strokeEnergy: { dimension: 'energy', min: 1, max: 1e8, example: '12 kJ or 8900 ft·lb' },
+    strokesPerMinute: { dimension: 'count', min: 0.1, max: 2000, example: '40' },
+    inertia: { dimension: 'inertia', min: 1e-6, max: 1e6, example: '9.2 lb·ft² or 0.4 kg·m²' },
+    runUpTime: { dimension: 'duration', min: 0.1, max: 3600, example: '45 s' },
+    sheave: { dimension: 'length', min: 0.02, max: 5, example: '8 in or 200 mm' },
+    overloadTorque: { dimension: 'fraction', min: 1, max: 5, example: '160 % of running torque' },
+    overloadTime: { dimension: 'duration', min: 0.05, max: 3600, example: '8 s' },
+    overloadsPerHour: { dimension: 'count', min: 0.01, max: 3600, example: '6' },
     breakaway: { dimension: 'fraction', min: 0, max: 5, example: '120 % of running torque' },
   },
   supply: {
@@ -83,12 +98,29 @@ export const quantityFields = {
     frequency: { dimension: 'frequency', min: 40, max: 70, example: '60 Hz' },
     sourcePower: { dimension: 'apparentPower', min: 1000, max: 1e9, example: '750 kVA' },
     sourceImpedance: { dimension: 'fraction', min: 0.005, max: 0.5, example: '5.75 %' },
+    reactanceRatio: { dimension: 'count', min: 0.1, max: 60, example: '6 (X/R)' },
+    networkPower: { dimension: 'apparentPower', min: 1e5, max: 1e11, example: '250 MVA' },
+    faultCurrent: { dimension: 'current', min: 100, max: 300_000, example: '18 kA' },
+    feederLength: { dimension: 'altitude', min: 0.5, max: 5000, example: '210 ft or 64 m' },
+    feederRuns: { dimension: 'count', min: 1, max: 12, example: '1 cable a phase' },
+    otherLoad: { dimension: 'apparentPower', min: 0, max: 1e9, example: '320 kVA' },
+    otherPowerFactor: { dimension: 'powerFactor', min: 0.1, max: 1, example: '0.85' },
+    busDipLimit: { dimension: 'fraction', min: 0.001, max: 0.5, example: '4 %' },
+    startPowerLimit: { dimension: 'apparentPower', min: 1000, max: 1e8, example: '150 kVA' },
+    directPowerLimit: { dimension: 'power', min: 100, max: 1e7, example: '7.5 kW' },
+    startsPerHour: { dimension: 'count', min: 0.001, max: 600, example: '4' },
+    demandPrice: { dimension: 'demandPrice', min: 0, max: 1, example: '14 per kW a month' },
     phaseVoltages: { dimension: 'voltage', min: 90, max: 15_000, example: '478/462/481 V', list: true },
     startCurrentLimit: { dimension: 'current', min: 1, max: 20_000, example: '250 A' },
   },
   place: {
     ambient: { dimension: 'temperature', min: KELVIN - 50, max: KELVIN + 80, example: '40 °C' },
     altitude: { dimension: 'altitude', min: -400, max: 6000, example: '300 m or 1000 ft' },
+    noiseLimit: { dimension: 'sound', min: 30, max: 130, example: '80 dB(A) at 1 m' },
+    cabinetHeight: { dimension: 'length', min: 0.1, max: 4, example: '72 in or 1800 mm' },
+    cabinetWidth: { dimension: 'length', min: 0.1, max: 10, example: '32 in or 800 mm' },
+    cabinetDepth: { dimension: 'length', min: 0.05, max: 4, example: '16 in or 400 mm' },
+    otherHeat: { dimension: 'power', min: 0, max: 1e5, example: '120 W' },
   },
   profile: {
     staticHeadShare: { dimension: 'fraction', min: 0, max: 0.98, example: '30 %' },
@@ -97,10 +129,38 @@ export const quantityFields = {
     energyPrice: { dimension: 'energyPrice', min: 0, max: 100 / 3.6e6, example: '0.11 per kWh' },
     years: { dimension: 'span', min: YEAR / 12, max: 50 * YEAR, example: '10 years' },
   },
+  practice: practiceFields,
+  sitePractice: practiceFields,
 } as const satisfies Record<string, Record<string, FieldSpec>>;
 
-/** One step of the speed profile: this many hours a year at this share of full flow. */
-export const profilePointFields = {
-  flow: { dimension: 'fraction', min: 0, max: 1.2, example: '70 %' },
-  hours: { dimension: 'time', min: 0, max: 8784 * HOUR, example: '2000 h' },
-} as const satisfies Record<string, FieldSpec>;
+/** Lists of rows in a job, by the place where they stand. A row keeps its place even where a cell cannot be read. */
+export const rowFields = {
+  /** One step of the speed profile: this many hours a year at this share of full flow. */
+  'profile.points': {
+    flow: { dimension: 'fraction', min: 0, max: 1.2, example: '70 %' },
+    hours: { dimension: 'time', min: 0, max: 8784 * HOUR, example: '2000 h' },
+  },
+  /** One stage of the transmission, from the motor to the driven machine; torque, speed and inertia at its input shaft. */
+  'load.stages': {
+    ratio: { dimension: 'count', min: 0.05, max: 500, example: '3.2 for 3.2 : 1' },
+    efficiency: { dimension: 'fraction', min: 0.2, max: 1, example: '96 %' },
+    torque: { dimension: 'torque', min: 0.01, max: 1e6, example: '72 lb·ft or 98 N·m' },
+    speed: { dimension: 'speed', min: 0.5 * TURN, max: 10_000 * TURN, example: '580 rpm' },
+    inertia: { dimension: 'inertia', min: 1e-6, max: 1e6, example: '0.4 kg·m²' },
+  },
+  /** One segment of a duty cycle, torque at the driven shaft. */
+  'load.duty': {
+    torque: { dimension: 'torque', min: 0, max: 1e6, example: '72 lb·ft or 98 N·m' },
+    time: { dimension: 'duration', min: 0.01, max: 1e7, example: '12 s' },
+  },
+  /** One point of a torque–speed table of the driven machine. */
+  'load.curve': {
+    speed: { dimension: 'speed', min: 0, max: 10_000 * TURN, example: '900 rpm' },
+    torque: { dimension: 'torque', min: 0, max: 1e6, example: '40 lb·ft or 54 N·m' },
+  },
+  /** One time band of the tariff, with its share of the motor’s running hours. */
+  'supply.bands': {
+    price: { dimension: 'energyPrice', min: 0, max: 100 / 3.6e6, example: '0.11 per kWh' },
+    share: { dimension: 'fraction', min: 0, max: 1, example: '40 %' },
+  },
+} as const satisfies Record<string, Record<string, FieldSpec>>;

@@ -1,9 +1,10 @@
-import { profilePointFields, quantityFields, type FieldSpec } from './fields.ts';
+import { quantityFields, rowFields, type FieldSpec } from './fields.ts';
 import type { Finding } from './finding.ts';
 import type { Job } from './job.ts';
 import { formatOther, formatQuantity } from './quantity/format.ts';
 import { parseGroups, parseQuantity, type Parsed, type Reading } from './quantity/parse.ts';
 import type { School, Unit } from './quantity/units.ts';
+import { practiceRules, type PracticeName } from './practice.ts';
 import { quantity, type Value } from './value.ts';
 
 type Groups = readonly (readonly Value[])[];
@@ -11,6 +12,12 @@ type Given<Fields extends Record<string, FieldSpec>> = {
   readonly [Name in keyof Fields]?: Fields[Name] extends { readonly list: true } ? Groups : Value;
 };
 type Quantities = typeof quantityFields;
+type RowFields = typeof rowFields;
+
+/** The readable cells of one row, with its place in the document. */
+export type RowOf<Path extends keyof RowFields> = { readonly at: number } & {
+  readonly [Name in keyof RowFields[Path]]?: Value;
+};
 
 /** How one typed field was understood: shown under the field. */
 export interface FieldEcho {
@@ -21,7 +28,7 @@ export interface FieldEcho {
 
 export interface Inputs {
   readonly given: { readonly [Stage in keyof Quantities]: Given<Quantities[Stage]> };
-  readonly points: readonly { readonly flow: Value; readonly hours: Value }[];
+  readonly rows: { readonly [Path in keyof RowFields]: readonly RowOf<Path>[] };
   readonly fields: Readonly<Record<string, FieldEcho>>;
   readonly findings: readonly Finding[];
 }
@@ -81,13 +88,46 @@ function readField(
   };
 }
 
+interface Understood {
+  readonly echo: FieldEcho;
+  readonly groups: Groups | undefined;
+}
+
+const REMEMBERED = 2000;
+const memory = new WeakMap<FieldSpec, Map<string, Understood>>();
+
+/** Reads one field and says how. What was typed before is remembered: a keystroke changes one field of hundreds. */
+function understand(typed: string | number, spec: FieldSpec, school: School): Understood {
+  const known = memory.get(spec) ?? new Map<string, Understood>();
+  memory.set(spec, known);
+  const key = `${school} ${typed}`;
+  const before = known.get(key);
+  if (before) return before;
+  const result = readField(typed, spec, school);
+  const fresh = result.ok
+    ? understood(result.value, spec)
+    : { echo: { read: '', error: result.message }, groups: undefined };
+  if (known.size >= REMEMBERED) known.clear();
+  known.set(key, fresh);
+  return fresh;
+}
+
+function understood({ groups, unit, read }: { groups: Groups; unit: Unit; read: string }, spec: FieldSpec): Understood {
+  const others = groups.flat().map((each) => formatOther(each.value, spec.dimension, unit));
+  const other = others[0] === undefined ? undefined : others.join(' / ');
+  return { echo: { read, ...(other === undefined ? {} : { other }) }, groups };
+}
+
 /** What is wrong with a typed quantity and what would be right; undefined where it reads well. */
 export function checkField(typed: string | number, spec: FieldSpec, school: School): string | undefined {
   const result = readFigures(typed, spec, school);
   return result.ok ? undefined : result.message;
 }
 
-const stageOf = (path: string): string => path.split('.')[0] ?? '';
+function stageOf(path: string): string {
+  const [stage = '', name = ''] = path.split('.');
+  return stage === 'practice' || stage === 'sitePractice' ? practiceRules[name as PracticeName].stage : stage;
+}
 
 /** Reads every quantity of a job. What cannot be read becomes a stop at its field and counts as missing. */
 export function readInputs(job: Job): Inputs {
@@ -96,24 +136,19 @@ export function readInputs(job: Job): Inputs {
 
   const read = (path: string, typed: string | number | undefined, spec: FieldSpec): Groups | undefined => {
     if (typed === undefined || String(typed).trim() === '') return undefined;
-    const result = readField(typed, spec, job.school);
-    if (!result.ok) {
-      fields[path] = { read: '', error: result.message };
+    const { echo, groups } = understand(typed, spec, job.school);
+    fields[path] = echo;
+    if (echo.error !== undefined) {
       findings.push({
         code: 'input.unreadable',
         severity: 'stop',
         stage: stageOf(path),
-        message: result.message,
+        message: echo.error,
         basis: 'What was typed',
         clear: `Correct the field, for example ${spec.example}.`,
         field: path,
       });
-      return undefined;
     }
-    const { groups, unit, read: text } = result.value;
-    const others = groups.flat().map((each) => formatOther(each.value, spec.dimension, unit));
-    const other = others[0] === undefined ? undefined : others.join(' / ');
-    fields[path] = { read: text, ...(other === undefined ? {} : { other }) };
     return groups;
   };
 
@@ -128,11 +163,22 @@ export function readInputs(job: Job): Inputs {
     }),
   ) as Inputs['given'];
 
-  const points = job.profile.points.flatMap((point, index) => {
-    const flow = read(`profile.points.${index}.flow`, point.flow, profilePointFields.flow)?.[0]?.[0];
-    const hours = read(`profile.points.${index}.hours`, point.hours, profilePointFields.hours)?.[0]?.[0];
-    return flow && hours ? [{ flow, hours }] : [];
-  });
+  const rows = Object.fromEntries(
+    Object.entries(rowFields).map(([path, specs]) => {
+      const [stage = '', list = ''] = path.split('.');
+      const typedRows = (job[stage as 'load'] as unknown as Record<string, readonly TypedRow[]>)[list] ?? [];
+      const readRows = typedRows.map((row, at) => {
+        const cells = Object.entries(specs).flatMap(([name, spec]: [string, FieldSpec]) => {
+          const value = read(`${path}.${at}.${name}`, row[name], spec)?.[0]?.[0];
+          return value ? [[name, value] as const] : [];
+        });
+        return { at, ...Object.fromEntries(cells) };
+      });
+      return [path, readRows];
+    }),
+  ) as unknown as Inputs['rows'];
 
-  return { given, points, fields, findings };
+  return { given, rows, fields, findings };
 }
+
+type TypedRow = Readonly<Record<string, string | number | undefined>>;

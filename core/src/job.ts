@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { quantityFields, type FieldSpec } from './fields.ts';
-import { practiceSchema } from './practice.ts';
+import { quantityFields, rowFields, type FieldSpec } from './fields.ts';
 import { causeIds } from './situation/causes.ts';
 
 /** Text as typed, or a bare number in the school’s unit. Reading it is a later step, so nothing typed is lost. */
@@ -15,6 +14,16 @@ function typedFields<Fields extends Record<string, FieldSpec>>(
   ]);
   return Object.fromEntries(shape) as { [Name in keyof Fields]: typeof typed };
 }
+
+const rows = <Fields extends Record<string, FieldSpec>, More extends z.ZodRawShape>(
+  fields: Fields,
+  most: number,
+  more: More,
+) =>
+  z
+    .array(z.strictObject({ ...typedFields(fields), ...more }))
+    .max(most)
+    .default([]);
 
 const text = (max = 200) => z.string().max(max).optional();
 
@@ -40,9 +49,65 @@ export const loadWays = [
   'conveyor',
   'hoist',
   'mixer',
+  'screw compressor',
+  'piston compressor',
+  'crusher',
+  'centrifuge',
+  'press',
+  'curve',
+  'duty',
+] as const;
+export const transmissionKinds = [
+  'coupling',
+  'V-belt',
+  'synchronous belt',
+  'chain',
+  'helical gear',
+  'bevel gear',
+  'worm gear',
+] as const;
+export const shocks = ['uniform', 'moderate', 'heavy'] as const;
+export const feederSizes = [
+  '14',
+  '12',
+  '10',
+  '8',
+  '6',
+  '4',
+  '3',
+  '2',
+  '1',
+  '1/0',
+  '2/0',
+  '3/0',
+  '4/0',
+  '250',
+  '300',
+  '350',
+  '400',
+  '500',
+  '600',
+  '750',
+  '2.5 mm²',
+  '4 mm²',
+  '6 mm²',
+  '10 mm²',
+  '16 mm²',
+  '25 mm²',
+  '35 mm²',
+  '50 mm²',
+  '70 mm²',
+  '95 mm²',
+  '120 mm²',
+  '150 mm²',
+  '185 mm²',
+  '240 mm²',
+  '300 mm²',
 ] as const;
 export const waterLevels = ['dry', 'drip', 'hose', 'washdown', 'submerged'] as const;
-export const dustLevels = ['clean', 'dirty', 'conductive', 'combustible'] as const;
+export const dustLevels = ['clean', 'dirty', 'fibrous', 'conductive', 'combustible'] as const;
+export const corrosions = ['none', 'humid', 'salt', 'chemical'] as const;
+export const attitudes = ['horizontal', 'shaft up', 'shaft down'] as const;
 export const controls = ['none', 'damper', 'inlet vane', 'throttle', 'bypass'] as const;
 export const startingMethods = ['auto', 'direct', 'star-delta', 'soft starter', 'drive'] as const;
 
@@ -119,13 +184,30 @@ export const jobSchema = z.strictObject({
         .default('torque')
         .describe('How the load is known: measured, measured on the motor, or from the machine'),
       ...typedFields(quantityFields.load),
+      shock: z
+        .enum(shocks)
+        .default('uniform')
+        .describe('How evenly the machine runs; sets the service factor of the transmission'),
+      stages: rows(rowFields['load.stages'], 8, { kind: z.enum(transmissionKinds).default('coupling') }).describe(
+        'The transmission stage by stage from the motor; overrides ratio and transmissionEfficiency',
+      ),
+      duty: rows(rowFields['load.duty'], 100, { standing: z.boolean().default(false) }).describe(
+        'Segments of a duty cycle',
+      ),
+      curve: rows(rowFields['load.curve'], 400, {}).describe('Torque–speed table of the driven machine'),
     })
     .prefault({}),
   supply: z
     .strictObject({
       ...typedFields(quantityFields.supply),
       phases: z.enum(['3', '1']).default('3'),
-      source: z.enum(['transformer', 'generator']).default('transformer'),
+      source: z.enum(['transformer', 'fault level', 'generator']).default('transformer'),
+      feederSize: z.enum(feederSizes).optional().describe('AWG or kcmil, or mm² with its unit'),
+      feederMaterial: z.enum(['copper', 'aluminium']).default('copper'),
+      demandBy: z.enum(['kW', 'kVA']).default('kW').describe('What the demand charge is counted by'),
+      bands: rows(rowFields['supply.bands'], 12, { name: z.string().max(60).default('') }).describe(
+        'Time bands of the tariff',
+      ),
     })
     .prefault({}),
   place: z
@@ -135,6 +217,11 @@ export const jobSchema = z.strictObject({
       water: z.enum(waterLevels).default('dry'),
       dust: z.enum(dustLevels).default('dirty'),
       hazardous: z.enum(['no', 'yes', 'unknown']).default('no'),
+      corrosion: z.enum(corrosions).default('none'),
+      food: z.boolean().default(false).describe('Food or drink is handled here'),
+      airStream: z.boolean().default(false).describe('The motor stands in the air stream of the fan it drives'),
+      dampStandby: z.boolean().default(false).describe('It stands still for days in damp air'),
+      attitude: z.enum(attitudes).default('horizontal'),
       cabinet: z.boolean().default(false).describe('The drive or starter stands in a cabinet or a clean room'),
     })
     .prefault({}),
@@ -142,10 +229,7 @@ export const jobSchema = z.strictObject({
     .strictObject({
       ...typedFields(quantityFields.profile),
       control: z.enum(controls).default('none').describe('How flow is controlled today, or would be without a drive'),
-      points: z
-        .array(z.strictObject({ flow: typed, hours: typed }))
-        .max(200)
-        .default([]),
+      points: rows(rowFields['profile.points'], 200, {}),
     })
     .prefault({}),
   starting: z
@@ -176,7 +260,14 @@ export const jobSchema = z.strictObject({
     .prefault({}),
   money: z.strictObject({ ...typedFields(quantityFields.money) }).prefault({}),
   handover: z.strictObject({ preparedBy: text(120), note: text(2000) }).prefault({}),
-  practice: practiceSchema.prefault({}),
+  practice: z
+    .strictObject({ ...typedFields(quantityFields.practice) })
+    .prefault({})
+    .describe('Rules of thumb set for this job'),
+  sitePractice: z
+    .strictObject({ ...typedFields(quantityFields.sitePractice) })
+    .prefault({})
+    .describe('Rules of thumb of the site, as they stood when the job took them'),
 });
 
 export type Job = z.infer<typeof jobSchema>;

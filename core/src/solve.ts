@@ -4,7 +4,8 @@ import { bySeverity, findingSchema, type Finding } from './finding.ts';
 import { handover } from './handover/handover.ts';
 import { readInputs, type FieldEcho } from './inputs.ts';
 import type { Job } from './job.ts';
-import { load } from './load/load.ts';
+import { load, type LoadResult } from './load/load.ts';
+import { comparePoles, type PoleChoice } from './load/pole-comparison.ts';
 import { money } from './money/money.ts';
 import { decodeFrame } from './nameplate/frame.ts';
 import { nameplate, type NameplateResult } from './nameplate/nameplate.ts';
@@ -12,8 +13,8 @@ import { misfitsOf, outlineOf, type Outlines } from './nameplate/outline.ts';
 import type { Clue } from './nameplate/recovery.ts';
 import { pick, type PickResult } from './pick/pick.ts';
 import type { MotorNeed } from './pick/motor-rules.ts';
-import { place } from './place/place.ts';
-import { readPractice } from './practice.ts';
+import { place, type PlaceResult } from './place/place.ts';
+import { readPractice, type UsedRule } from './practice.ts';
 import { profile, profileOn, type ProfilePoint } from './profile/profile.ts';
 import { protection } from './protection/protection.ts';
 import { isAsked } from './situation/asked.ts';
@@ -27,7 +28,7 @@ import { powerTrain, trainBlockSchema, type TrainBlock } from './train.ts';
 import { valueSchema } from './value.ts';
 
 /** Raised with every change that can alter a result; kept with every saved revision. */
-export const ENGINE = 'pilgrim 0.2.0';
+export const ENGINE = 'pilgrim 0.3.0';
 
 export const stageStateSchema = z.object({
   state: z.enum(['done', 'open', 'caution', 'stop', 'not asked']),
@@ -56,6 +57,15 @@ export interface Details {
   readonly outlines: Outlines;
   /** What the motor to buy must be; the register is asked for a spare by it. */
   readonly need: MotorNeed | undefined;
+  /** The mechanical train, from the motor’s shaft to the machine’s. */
+  readonly shafts: LoadResult['shafts'];
+  /** Torque of the load against speed, at the motor shaft. */
+  readonly loadCurve: LoadResult['curve'];
+  readonly duty: LoadResult['duty'];
+  readonly sizes: LoadResult['sizes'];
+  readonly poles: readonly PoleChoice[];
+  readonly enclosures: PlaceResult['verdicts'];
+  readonly rules: readonly UsedRule[];
   readonly profile: readonly ProfilePoint[];
   readonly starting: readonly Comparison[];
   readonly motors: PickResult['motors'];
@@ -82,17 +92,18 @@ export interface Solution {
  */
 export function solve(job: Job, catalogue: Catalogue): Solution {
   const inputs = readInputs(job);
+  const rules = readPractice(inputs.given.practice, inputs.given.sitePractice, job.school);
   const brief: Brief = {
     job,
     given: inputs.given,
-    points: inputs.points,
-    practice: readPractice(job.practice, job.school),
+    rows: inputs.rows,
+    practice: rules.practice,
   };
 
   const nameplateResult = nameplate(brief);
   const situationResult = situation(brief, nameplateResult);
   const loadResult = load(brief, nameplateResult);
-  const supplyResult = supply(brief, nameplateResult);
+  const supplyResult = supply(brief, nameplateResult, loadResult);
   const placeResult = place(brief, loadResult);
   const referenceProfile = profile(brief, nameplateResult, loadResult, supplyResult);
   const referenceStart = starting(brief, nameplateResult, loadResult, supplyResult, referenceProfile);
@@ -116,7 +127,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
   // The picked motor may start differently from the reference motor; then its starter or drive is picked again.
   const pickResult = startingResult.method === referenceStart.method ? firstPick : pickFor(startingResult);
   const protectionResult = protection(brief, catalogue, nameplateResult, pickResult);
-  const moneyResult = money(brief, catalogue, profileResult, startingResult, pickResult);
+  const moneyResult = money(brief, catalogue, supplyResult, profileResult, startingResult, pickResult);
 
   const results = {
     situation: situationResult,
@@ -156,6 +167,21 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
       clues: nameplateResult.clues,
       need: pickResult.need,
       outlines: outlinesOf(job.school, nameplateResult, pickResult),
+      shafts: loadResult.shafts,
+      loadCurve: loadResult.curve,
+      duty: loadResult.duty,
+      sizes: loadResult.sizes,
+      poles: comparePoles(
+        job,
+        loadResult,
+        supplyResult.values.frequency?.value ??
+          nameplateResult.values.frequency?.value ??
+          (job.school === 'NEMA' ? 60 : 50),
+        brief.practice.sizeMargin.value,
+        catalogue,
+      ),
+      enclosures: placeResult.verdicts,
+      rules: rules.used(),
       profile: profileResult.points,
       starting: startingResult.comparisons,
       motors: pickResult.motors,

@@ -17,7 +17,7 @@ export type Missing = Readonly<z.infer<typeof missingSchema>>;
 export interface Brief {
   readonly job: Job;
   readonly given: Inputs['given'];
-  readonly points: Inputs['points'];
+  readonly rows: Inputs['rows'];
   readonly practice: Practice;
 }
 

@@ -59,6 +59,7 @@ export function powerTrain(job: Job, results: Results, findings: readonly Findin
 
   const { voltage, frequency } = supply.values;
   const { motor } = pick;
+  const { ratio } = load.values;
   const turns = motor && `${((motor.speed * 60) / (2 * Math.PI)).toFixed(0)} r/min`;
   const frame = pick.chosenMotor?.item.frame ?? job.nameplate.frame;
   const dip = starting.values.startingDip;
@@ -126,8 +127,10 @@ export function powerTrain(job: Job, results: Results, findings: readonly Findin
       'transmission',
       'Transmission',
       'load',
-      load.values.torque ? (load.values.ratio.value === 1 ? 'Direct' : `${load.values.ratio.text} : 1`) : undefined,
-      '',
+      load.values.torque && ratio ? (ratio.value === 1 ? 'Direct' : `${ratio.text} : 1`) : undefined,
+      load.values.ratio && load.values.transmissionEfficiency.value < 1
+        ? `η ${load.values.transmissionEfficiency.text}`
+        : '',
       false,
     ),
     block(

@@ -1,64 +1,89 @@
 import { keepsMotor } from '../motor/reference.ts';
-import { nextStandardPower, standardPowerSource, sizeText } from '../motor/standard-power.ts';
-import { synchronousSpeed } from '../motor/typical.ts';
+import { nextStandardPower, standardPowers, standardPowerSource, sizeText } from '../motor/standard-power.ts';
+import { minimumBreakdownTorque, synchronousSpeed, typicalMotor, type Motor } from '../motor/typical.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
+import { formatNumber, formatQuantity } from '../quantity/format.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
-import { PRACTICE, quantity, type Value } from '../value.ts';
-import { loadField, onMotor, ways } from './ways.ts';
+import { PRACTICE, quantity, wording, type Value } from '../value.ts';
+import { dutyOf, type Duty } from './duty.ts';
+import { compareSizes, type SizeChoice } from './size-comparison.ts';
+import { torqueCurve, type TorqueCurve } from './torque-curve.ts';
+import {
+  pullsSideways,
+  reflectedInertia,
+  serviceFactors,
+  shaftsOf,
+  sideLoad,
+  speedTyped,
+  torqueTyped,
+  transmissionOf,
+  type Shaft,
+} from './transmission.ts';
+import { loadField, onMotor, torqueKindOf, usualBreakaway, ways } from './ways.ts';
 
 export interface LoadValues {
   /** At the driven shaft. */
   readonly torque?: Value;
-  readonly ratio: Value;
+  readonly drivenSpeed?: Value;
+  readonly ratio?: Value;
+  readonly transmissionEfficiency: Value;
+  /** Torque the transmission must be rated for, at the driven shaft. */
+  readonly transmissionRating?: Value;
+  readonly sideLoad?: Value;
+  readonly driveEndBearing?: Value<string>;
   readonly motorTorque?: Value;
   readonly motorSpeed?: Value;
   readonly motorPower?: Value;
+  /** Seen from the motor shaft, without its rotor. */
+  readonly inertia?: Value;
+  readonly dutyCycle?: Value;
+  /** Highest torque of cycle or overload, at the motor shaft. */
+  readonly peakTorque?: Value;
+  /** What the motor can give before it stalls, at the dip it must ride through. */
+  readonly peakAllowed?: Value;
   readonly poles?: Value;
   readonly standardPower?: Value;
   readonly loadFraction?: Value;
+  /** Driven shaft, from the full-load speed at this load. */
+  readonly outputSpeed?: Value;
   /** Breakaway torque as a share of running torque. */
   readonly breakaway: Value;
 }
 
-export type LoadResult = StageResult<LoadValues>;
+export interface LoadResult extends StageResult<LoadValues> {
+  readonly shafts: readonly Shaft[];
+  /** Torque against speed at the motor shaft. */
+  readonly curve: TorqueCurve | undefined;
+  readonly duty: Duty | undefined;
+  readonly sizes: readonly SizeChoice[];
+}
 
 const POLES = [2, 4, 6, 8] as const;
 
 /** What the shaft needs, torque first, carried back to the motor and up to a standard size. */
 export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
-  const { job, given, practice } = brief;
+  const { job, given, rows, practice } = brief;
   const { school } = job;
   const { findings, missing, flag, need } = notebook('load');
   const typed = given.load;
 
-  const ratio =
-    typed.ratio ??
-    quantity(1, 'count', school, { origin: 'estimated', source: PRACTICE, note: 'Direct drive is assumed.' });
-  const efficiency =
-    typed.transmissionEfficiency ??
-    quantity(ratio.value === 1 ? 1 : 0.95, 'fraction', school, {
-      origin: 'estimated',
-      source: PRACTICE,
-      note:
-        ratio.value === 1 ? 'Direct drive loses nothing worth counting.' : 'A belt or one gear stage in good order.',
-    });
+  const transmission = transmissionOf(brief);
+  const { ratio, efficiency } = transmission;
+  for (const path of transmission.lacking) need(path, 'Ratio of the stage, or the speed at both its shafts');
   const breakaway =
     typed.breakaway ??
-    quantity(job.load.torqueKind === 'variable' ? 0.3 : 1, 'fraction', school, {
+    quantity(usualBreakaway(job.load), 'fraction', school, {
       origin: 'estimated',
       source: PRACTICE,
-      note: 'Fans and pumps break away easily; constant-torque machines need at least their running torque.',
+      note: 'Fans and pumps break away easily; loaded constant-torque machines need at least their running torque.',
     });
+  const duty = dutyOf(brief);
 
+  const wanted = speedTyped(transmission, school);
   const motorSpeed = speedAtMotor();
+  const drivenSpeed = wanted ?? (motorSpeed && ratio && throughRatio(motorSpeed));
   const torque = torqueAtShaft();
-  const motorTorque =
-    torque &&
-    quantity(torque.value / (ratio.value * efficiency.value), 'torque', school, {
-      formula: 'T_m = \\dfrac{T}{i\\,\\eta_t}',
-      from: { T: torque, i: ratio, '\\eta_t': efficiency },
-      source: 'definition',
-    });
+  const motorTorque = torque && atMotor(torque);
   const motorPower =
     motorTorque &&
     motorSpeed &&
@@ -68,6 +93,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       source: 'definition',
     });
   const poles = motorPoles();
+  const peakTorque = peakAtMotor();
   const standardPower = standardSize();
   const loadFraction =
     motorPower &&
@@ -77,20 +103,41 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       from: { P: motorPower, P_n: standardPower },
       source: 'definition',
     });
+  const motor = ownMotor();
+  const peakAllowed = motor && peakTorque && stallTorque(motor);
+  const outputSpeed = motor && motorTorque && ratio && speedAtThisLoad(motor, motorTorque);
+  const inertia = ratio && reflectedInertia(transmission, school);
+  const first = job.load.stages[0]?.kind;
+  const pull =
+    first && typed.sheave && motorTorque && pullsSideways(first)
+      ? sideLoad(first, motorTorque, typed.sheave, school)
+      : undefined;
 
   checkSize();
   checkSpeed();
+  checkKind();
+  checkPeak();
+  checkTrain();
 
   const values: LoadValues = {
-    ratio,
     breakaway,
-    ...(torque ? { torque } : {}),
+    transmissionEfficiency: efficiency,
+    ...(ratio ? { ratio } : {}),
+    ...(torque ? { torque, transmissionRating: ratingFor(torque) } : {}),
+    ...(drivenSpeed ? { drivenSpeed } : {}),
+    ...(pull ? { sideLoad: pull } : {}),
+    ...(first && pullsSideways(first) && standardPower ? { driveEndBearing: bearingFor(first, standardPower) } : {}),
     ...(motorTorque ? { motorTorque } : {}),
     ...(motorSpeed ? { motorSpeed } : {}),
     ...(motorPower ? { motorPower } : {}),
+    ...(inertia ? { inertia } : {}),
+    ...(duty && job.load.way === 'duty' ? { dutyCycle: duty.cycle } : {}),
+    ...(peakTorque ? { peakTorque } : {}),
+    ...(peakAllowed ? { peakAllowed } : {}),
     ...(poles ? { poles } : {}),
     ...(standardPower ? { standardPower } : {}),
     ...(loadFraction ? { loadFraction } : {}),
+    ...(outputSpeed ? { outputSpeed } : {}),
   };
   const summary =
     motorTorque && motorSpeed
@@ -98,36 +145,80 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       : standardPower
         ? `${sizeText(standardPower.value, school)}, from the plate`
         : '';
-  return { values, findings, missing, summary };
+  return {
+    values,
+    findings,
+    missing,
+    summary,
+    shafts: shaftsOf(transmission, torque, drivenSpeed, school),
+    curve: motorTorque && motorSpeed && curveAtMotor(motorTorque, motorSpeed),
+    duty,
+    sizes:
+      motorPower && standardPower && poles
+        ? compareSizes(
+            job,
+            motorPower.value,
+            standardPower.value,
+            poles.value,
+            nameplate.values.frequency?.value ?? (school === 'NEMA' ? 60 : 50),
+            nameplate.values.voltage?.value ?? (school === 'NEMA' ? 460 : 400),
+            practice.fixedLossShare.value,
+          )
+        : [],
+  };
+
+  function throughRatio(motorShaft: Value): Value {
+    return quantity(motorShaft.value / (ratio?.value ?? 1), 'speed', school, {
+      formula: 'n = n_m / i',
+      from: { n_m: motorShaft, i: ratio },
+      source: 'definition',
+    });
+  }
+
+  function atMotor(driven: Value): Value | undefined {
+    return (
+      ratio &&
+      quantity(driven.value / (ratio.value * efficiency.value), 'torque', school, {
+        formula: 'T_m = \\dfrac{T}{i\\,\\eta_t}',
+        from: { T: driven, i: ratio, '\\eta_t': efficiency },
+        source: 'definition',
+      })
+    );
+  }
 
   function torqueAtShaft(): Value | undefined {
     const way = ways[job.load.way];
-    for (const [name, words] of way.asks) if (!typed[name]) need(`load.${name}`, words);
+    const typedTorque = torqueTyped(transmission, school);
+    const curve = rows['load.curve'].flatMap(({ speed, torque: at }) => (speed && at ? [{ speed, torque: at }] : []));
+    for (const [name, words] of way.asks) {
+      if (!typed[name] && !(name === 'torque' && typedTorque)) need(`load.${name}`, words);
+    }
+    if (job.load.way === 'curve' && curve.length < 2)
+      need('load.curve.0.speed', 'At least two points of torque against speed');
+    if (job.load.way === 'duty' && !duty) need('load.duty.0.torque', 'At least one segment of the duty cycle');
     if (onMotor(job.load.way) && !nameplate.motor)
       need('nameplate.power', 'The plate of the running motor, to read its load off power, amps or slip');
-    const speed =
-      motorSpeed &&
-      (typed.speed ??
-        quantity(motorSpeed.value / ratio.value, 'speed', school, {
-          formula: 'n = n_m / i',
-          from: { n_m: motorSpeed, i: ratio },
-          source: 'definition',
-        }));
+    if (!ratio) return undefined;
     const found = way.torque({
       job,
       typed,
-      speed,
+      speed: drivenSpeed,
       motorSpeed,
       ratio,
       efficiency,
       motor: nameplate.motor,
       fixedShare: practice.fixedLossShare.value,
+      typedTorque,
+      duty,
+      curve,
     });
     if (found && way.error !== '') {
       flag({
-        code: 'load.measured-on-motor',
+        code: onMotor(job.load.way) ? 'load.measured-on-motor' : 'load.estimated',
         severity: 'note',
-        message: `The load is read off the running motor, ${way.error}. ${found.working.note ?? ''}`,
+        message: onMotor(job.load.way)
+          ? `The load is read off the running motor, ${way.error}. ${found.working.note ?? ''}`
+          : `The load is an estimate, ${way.error}.`,
         basis: found.working.source,
         clear: 'Measure the torque or the input power where it matters.',
         field: loadField(job),
@@ -138,16 +229,19 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
 
   function speedAtMotor(): Value | undefined {
     const plate = nameplate.values.speed;
-    if (!typed.speed) {
+    if (!wanted) {
       if (plate && job.situation.kind !== 'new') return plate;
       need('load.speed', 'Speed wanted at the driven shaft');
       return undefined;
     }
-    return quantity(typed.speed.value * ratio.value, 'speed', school, {
-      formula: 'n_m = i\\,n',
-      from: { i: ratio, n: typed.speed },
-      source: 'definition',
-    });
+    return (
+      ratio &&
+      quantity(wanted.value * ratio.value, 'speed', school, {
+        formula: 'n_m = i\\,n',
+        from: { i: ratio, n: wanted },
+        source: 'definition',
+      })
+    );
   }
 
   /** The plate’s poles when there is one, else the field speed nearest the motor speed wanted. */
@@ -166,8 +260,18 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
     });
   }
 
+  function peakAtMotor(): Value | undefined {
+    if (job.load.way === 'duty' && duty) return atMotor(duty.peak);
+    if (!motorTorque || !typed.overloadTorque) return undefined;
+    return quantity(motorTorque.value * typed.overloadTorque.value, 'torque', school, {
+      formula: 'T_{peak} = k\\,T_m',
+      from: { k: typed.overloadTorque, T_m: motorTorque },
+      source: 'typed in this job',
+    });
+  }
+
   function standardSize(): Value | undefined {
-    if (!motorPower) {
+    if (!motorPower || !motorSpeed) {
       const plate = nameplate.values.power;
       if (!plate || job.situation.kind === 'new') return undefined;
       return quantity(plate.value, 'power', school, {
@@ -176,13 +280,112 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
         note: 'The load is not known; the size on the plate stands in.',
       });
     }
-    const size = nextStandardPower(motorPower.value * (1 + practice.sizeMargin.value), school);
+    const byHeat = nextStandardPower(motorPower.value * (1 + practice.sizeMargin.value), school);
+    const dip = (1 - practice.runningDip.value) ** 2;
+    const holds = (size: number): boolean =>
+      peakTorque === undefined ||
+      (size / motorSpeed.value) * minimumBreakdownTorque(size, poles?.value ?? 4) * dip >= peakTorque.value;
+    const size = standardPowers(school).find((each) => byHeat !== undefined && each >= byHeat && holds(each));
     if (size === undefined) return undefined;
     return quantity(size, 'power', school, {
       origin: 'recalled',
       formula: 'P_n \\ge P\\,(1 + m)',
-      from: { P: motorPower, m: practice.sizeMargin },
+      from: { P: motorPower, m: practice.sizeMargin, 'T_{peak}': peakTorque },
       source: standardPowerSource(school),
+      note:
+        size === byHeat
+          ? undefined
+          : 'The peak torque decides: a size by heat alone would stall on it at the voltage dip to ride through.',
+    });
+  }
+
+  /** The motor this load would run on: the plate’s, or a typical one of the size. */
+  function ownMotor(): Motor | undefined {
+    if (job.situation.kind !== 'new' && nameplate.motor) return nameplate.motor;
+    const frequency = nameplate.values.frequency;
+    if (!standardPower || !poles || !frequency) return undefined;
+    return typicalMotor(
+      {
+        power: standardPower.value,
+        poles: poles.value,
+        frequency: frequency.value,
+        voltage: nameplate.values.voltage?.value ?? 460,
+      },
+      school === 'NEMA' ? 'premium' : 'IE3',
+      school,
+    );
+  }
+
+  function stallTorque(of: Motor): Value {
+    return quantity(
+      (of.power / of.speed) * of.breakdownTorque * (1 - practice.runningDip.value) ** 2,
+      'torque',
+      school,
+      {
+        origin: 'estimated',
+        formula: 'T_b\\,(1 - d)^2',
+        from: {
+          T_b: quantity((of.power / of.speed) * of.breakdownTorque, 'torque', school, {
+            origin: 'recalled',
+            source: 'MG 1 12.39, IEC 60034-12',
+          }),
+          d: practice.runningDip,
+        },
+        source: 'T ∝ V²; dip: ' + PRACTICE,
+        note: `Holds for ${of.label}.`,
+      },
+    );
+  }
+
+  /** Slip is taken in proportion to torque, true to within a percent or two of the slip below rated load. */
+  function speedAtThisLoad(of: Motor, needed: Value): Value {
+    const field = synchronousSpeed(of.frequency, of.poles);
+    const share = needed.value / (of.power / of.speed);
+    return quantity((field - (field - of.speed) * share) / (ratio?.value ?? 1), 'speed', school, {
+      origin: 'estimated',
+      formula: 'n = \\dfrac{1}{i}\\left(n_s - (n_s - n_n)\\dfrac{T_m}{T_n}\\right)',
+      from: { T_m: needed, i: ratio },
+      source: 'slip in proportion to torque',
+      note: `Holds for ${of.label}, at rated voltage.`,
+    });
+  }
+
+  function ratingFor(driven: Value): Value {
+    const factor = quantity(serviceFactors[job.load.shock], 'count', school, {
+      origin: 'estimated',
+      source: PRACTICE,
+      note: `Service factor for ${job.load.shock} running.`,
+    });
+    return quantity(driven.value * factor.value, 'torque', school, {
+      origin: 'estimated',
+      formula: 'T_{rated} \\ge k\\,T',
+      from: { k: factor, T: driven },
+      source: 'service factor of transmissions: ' + PRACTICE,
+    });
+  }
+
+  function bearingFor(kind: string, size: Value): Value<string> {
+    const roller = size.value >= practice.rollerBearingPower.value;
+    return wording(roller ? 'roller bearing' : 'ball bearing', {
+      origin: 'chosen',
+      source: PRACTICE,
+      note: `${kind} on ${sizeText(size.value, school)}; from ${practice.rollerBearingPower.text} a roller bearing takes the side pull. A roller bearing needs that pull: never with a coupling.`,
+    });
+  }
+
+  function curveAtMotor(running: Value, speed: Value): TorqueCurve {
+    const i = ratio?.value ?? 1;
+    return torqueCurve({
+      load: job.load,
+      torque: running.value,
+      speed: speed.value,
+      breakaway: breakaway.value,
+      staticShare: typed.staticHead && typed.head ? Math.min(0.98, typed.staticHead.value / typed.head.value) : 0,
+      table: rows['load.curve'].flatMap((point) =>
+        point.speed && point.torque
+          ? [{ speed: point.speed.value * i, torque: point.torque.value / (i * efficiency.value) }]
+          : [],
+      ),
     });
   }
 
@@ -194,7 +397,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
         message: `${motorPower.text} is more than the largest standard size of this school.`,
         basis: standardPowerSource(school),
         clear: 'Check torque, speed and units; a motor this large is bought to specification.',
-        field: 'load.torque',
+        field: loadField(job),
       });
     }
     if (!motorPower && standardPower) {
@@ -217,7 +420,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
         clear: keepsMotor(job)
           ? 'Reduce the load or replace the motor.'
           : 'Let the next size be picked, and expect another frame.',
-        field: 'load.torque',
+        field: loadField(job),
       });
     }
     if (loadFraction && loadFraction.value < 0.5) {
@@ -227,14 +430,14 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
         message: `The standard size would run at ${loadFraction.text} load; below half load efficiency and power factor fall off.`,
         basis: PRACTICE,
         clear: 'Check torque and speed, or lower the margin setting.',
-        field: 'load.torque',
+        field: 'practice.sizeMargin',
       });
     }
   }
 
   function checkSpeed(): void {
     const frequency = nameplate.values.frequency;
-    if (!motorSpeed || !poles || !frequency || !typed.speed) return;
+    if (!motorSpeed || !poles || !frequency || !wanted) return;
     const field = synchronousSpeed(frequency.value, poles.value);
     const off = motorSpeed.value / field - 1;
     if (off <= 0 && off > -0.08) return;
@@ -244,7 +447,69 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       message: `The motor would have to turn at ${motorSpeed.text}; a ${poles.value}-pole motor turns just under ${((field * 60) / (2 * Math.PI)).toFixed(0)} r/min on the line.`,
       basis: 'n = 120 f / p',
       clear: 'Choose another ratio, or control the speed with a drive.',
-      field: 'load.ratio',
+      field: job.load.stages.length > 0 ? 'load.stages.0.ratio' : 'load.ratio',
     });
+  }
+
+  function checkKind(): void {
+    const kind = torqueKindOf(job.load.way);
+    if (!kind || kind === job.load.torqueKind) return;
+    flag({
+      code: 'load.torque-kind',
+      severity: 'caution',
+      message:
+        kind === 'variable'
+          ? `The torque of a ${job.load.way} rises with its speed, but it is set constant.`
+          : `A ${job.load.way} needs its torque at every speed, but it is set to rise with speed.`,
+      basis: 'Affinity laws; ' + PRACTICE,
+      clear: `Set the torque to ${kind === 'variable' ? 'rising with speed' : 'constant'}; start, drive and energy follow from it.`,
+      field: 'load.torqueKind',
+    });
+  }
+
+  function checkPeak(): void {
+    if (!peakTorque || !peakAllowed || peakTorque.value <= peakAllowed.value) return;
+    flag({
+      code: 'load.peak-stalls',
+      severity: 'stop',
+      message: `The peak of ${peakTorque.text} at the motor is above the ${peakAllowed.text} it can give at a ${practice.runningDip.text} dip: it stalls.`,
+      basis: 'Breakdown torque at reduced voltage, T ∝ V²; MG 1 12.39, IEC 60034-12',
+      clear: keepsMotor(job) ? 'Cut the peak, or replace the motor.' : 'Cut the peak, or let a larger size be picked.',
+      field: job.load.way === 'duty' ? 'load.duty.0.torque' : 'load.overloadTorque',
+    });
+  }
+
+  /** Where torque is typed at two shafts, the train between them must account for the difference. */
+  function checkTrain(): void {
+    const typedAt = transmission.shafts.flatMap((shaft, at) =>
+      shaft.torque ? [{ at, torque: shaft.torque, shaft }] : [],
+    );
+    const input = typedAt.at(-2);
+    const output = typedAt.at(-1);
+    if (!input || !output || job.load.way !== 'torque') return;
+    const between = transmission.stages.slice(input.at, output.at);
+    if (between.some((stage) => !stage.ratio)) return;
+    const gain = between.reduce((all, stage) => all * (stage.ratio?.value ?? 1), 1);
+    const measured = output.torque.value / (input.torque.value * gain);
+    const assumed = between.reduce((all, stage) => all * stage.efficiency.value, 1);
+    if (measured > 1.02) {
+      flag({
+        code: 'load.train-creates-power',
+        severity: 'stop',
+        message: `${input.torque.text} before and ${output.torque.text} after a ratio of ${formatNumber(gain)} would be an efficiency of ${formatNumber(measured * 100)} %.`,
+        basis: 'Energy is conserved',
+        clear: 'Read both torques again, or the ratio.',
+        field: `${input.shaft.path}.torque`,
+      });
+    } else if (Math.abs(measured / assumed - 1) > 0.1) {
+      flag({
+        code: 'load.readings-differ',
+        severity: 'caution',
+        message: `By the two torques the train has an efficiency of ${formatNumber(measured * 100)} %, not the ${formatNumber(assumed * 100)} % assumed (${formatQuantity(output.torque.value, 'torque', school)} is used).`,
+        basis: 'Two readings of one train',
+        clear: 'Type the efficiency of the stage, or measure again.',
+        field: `${input.shaft.path}.efficiency`,
+      });
+    }
   }
 }

@@ -1,5 +1,7 @@
 import type { Inputs } from '../inputs.ts';
 import type { Job } from '../job.ts';
+import type { Duty } from './duty.ts';
+import { interpolate } from './torque-curve.ts';
 import type { Motor } from '../motor/typical.ts';
 import { formatNumber } from '../quantity/format.ts';
 import { PRACTICE, quantity, type Value } from '../value.ts';
@@ -20,6 +22,12 @@ export interface Setting {
   readonly motor: Motor | undefined;
   /** Share of full-load loss that does not change with load. */
   readonly fixedShare: number;
+  /** Torque at the driven shaft, where a torque was typed there or inside the train. */
+  readonly typedTorque: Value | undefined;
+  /** Torque at the driven shaft by the duty cycle, where one is typed. */
+  readonly duty: Duty | undefined;
+  /** Torque–speed table of the driven machine, as typed. */
+  readonly curve: readonly { readonly speed: Value; readonly torque: Value }[];
 }
 
 export interface Way {
@@ -32,6 +40,9 @@ export interface Way {
 
 const GRAVITY = 9.806_65;
 const WATER = 1000;
+const ATMOSPHERE = 101_325;
+/** Ratio of specific heats of air. */
+const AIR_KAPPA = 1.4;
 const MEASURED_ON_MOTOR =
   'US DOE fact sheet on motor load and efficiency (recalled from memory); loss model: ' + PRACTICE;
 
@@ -77,11 +88,36 @@ export function shareAtInput(motor: Motor, input: number, fixedShare: number): n
   return (-motor.power + Math.sqrt(motor.power ** 2 - 4 * a * c)) / (2 * a);
 }
 
+/** Power of a compressor by adiabatic compression of air over its efficiency. */
+function compressorTorque(setting: Setting): Value | undefined {
+  const { flow, pressure, machineEfficiency, suctionPressure } = setting.typed;
+  const inlet = suctionPressure?.value ?? ATMOSPHERE;
+  const exponent = (AIR_KAPPA - 1) / AIR_KAPPA;
+  const watts =
+    flow &&
+    pressure &&
+    machineEfficiency &&
+    ((inlet * flow.value) / exponent) * (((inlet + pressure.value) / inlet) ** exponent - 1);
+  return fromPower(
+    setting,
+    watts && machineEfficiency && watts / machineEfficiency.value,
+    'P = \\dfrac{\\kappa}{\\kappa-1}\\,\\dfrac{p_1 Q}{\\eta}\\left[\\left(\\dfrac{p_1 + \\Delta p}{p_1}\\right)^{\\frac{\\kappa-1}{\\kappa}} - 1\\right]',
+    { Q: flow, '\\Delta p': pressure, '\\eta': machineEfficiency, p_1: suctionPressure },
+    'adiabatic compression of air, handbook formula',
+  );
+}
+
+const compressorAsks: Way['asks'] = [
+  ['flow', 'Air drawn in, at inlet conditions'],
+  ['pressure', 'Pressure it delivers above the inlet'],
+  ['machineEfficiency', 'Adiabatic efficiency of the compressor'],
+];
+
 /** Every way to find the torque of the load, by the name it has in a job. */
 export const ways: Readonly<Record<Job['load']['way'], Way>> = {
   torque: {
     asks: [['torque', 'Torque at the driven shaft, the base of size, start and energy']],
-    torque: ({ typed }) => typed.torque,
+    torque: ({ typedTorque }) => typedTorque,
     error: '',
   },
   force: {
@@ -257,10 +293,129 @@ export const ways: Readonly<Record<Job['load']['way'], Way>> = {
     },
     error: '',
   },
+  'screw compressor': { asks: compressorAsks, torque: compressorTorque, error: '' },
+  'piston compressor': { asks: compressorAsks, torque: compressorTorque, error: '' },
+  crusher: {
+    asks: [
+      ['massFlow', 'Throughput of the crusher or mill'],
+      ['workIndex', 'Work index of the material'],
+      ['feedSize', 'Size passed by 80 % of the feed'],
+      ['productSize', 'Size passed by 80 % of the product'],
+    ],
+    torque: (setting) => {
+      const { massFlow, workIndex, feedSize, productSize } = setting.typed;
+      const micrometres = (size: Value) => size.value * 1e6;
+      const share =
+        feedSize &&
+        productSize &&
+        10 * (1 / Math.sqrt(micrometres(productSize)) - 1 / Math.sqrt(micrometres(feedSize)));
+      const watts = massFlow && workIndex && share !== undefined && massFlow.value * workIndex.value * share;
+      return fromPower(
+        setting,
+        watts === false || watts === undefined || watts <= 0 ? undefined : watts,
+        'P = \\dot m\\,10\\,W_i\\left(\\dfrac{1}{\\sqrt{P_{80}}} - \\dfrac{1}{\\sqrt{F_{80}}}\\right),\\ \\text{µm}',
+        { '\\dot m': massFlow, W_i: workIndex, 'P_{80}': productSize, 'F_{80}': feedSize },
+        'F. C. Bond, third theory of comminution, 1952 (from memory)',
+      );
+    },
+    error: 'by Bond’s law within about 20 %',
+  },
+  centrifuge: {
+    asks: [
+      ['inertia', 'Inertia of basket and filling at the driven shaft'],
+      ['runUpTime', 'Time in which it must be up to speed'],
+    ],
+    torque: ({ job, typed: { inertia, runUpTime }, typedTorque, speed }) =>
+      inertia &&
+      runUpTime &&
+      speed &&
+      quantity((inertia.value * speed.value) / runUpTime.value + (typedTorque?.value ?? 0), 'torque', job.school, {
+        formula: 'T = \\dfrac{J\\,\\omega}{t} + T_{run}',
+        from: { J: inertia, n: speed, t: runUpTime, 'T_{run}': typedTorque },
+        source: 'Newton’s second law',
+        note: 'Torque while it runs up; a duty cycle sizes the motor by its heat.',
+      }),
+    error: '',
+  },
+  press: {
+    asks: [
+      ['strokeEnergy', 'Energy of one stroke'],
+      ['strokesPerMinute', 'Strokes a minute'],
+      ['machineEfficiency', 'Efficiency of the press'],
+    ],
+    torque: (setting) => {
+      const { strokeEnergy, strokesPerMinute, machineEfficiency } = setting.typed;
+      const watts =
+        strokeEnergy &&
+        strokesPerMinute &&
+        machineEfficiency &&
+        (strokeEnergy.value * strokesPerMinute.value) / 60 / machineEfficiency.value;
+      return fromPower(
+        setting,
+        watts,
+        'P = \\dfrac{W\\,z}{60\\,\\eta}',
+        { W: strokeEnergy, z: strokesPerMinute, '\\eta': machineEfficiency },
+        'mean power of a flywheel press, handbook formula',
+      );
+    },
+    error: '',
+  },
+  curve: {
+    asks: [],
+    torque: ({ job, curve, speed }) => {
+      if (curve.length < 2) return undefined;
+      const sorted = curve.toSorted((a, b) => a.speed.value - b.speed.value);
+      const last = sorted.at(-1);
+      if (!last) return undefined;
+      const at = speed ?? last.speed;
+      const torque = interpolate(
+        sorted.map((each) => each.speed.value),
+        sorted.map((each) => each.torque.value),
+        at.value,
+      );
+      return quantity(torque, 'torque', job.school, {
+        formula: 'T = T(n)',
+        from: { n: at },
+        source: 'torque–speed table typed in this job, straight lines between points',
+      });
+    },
+    error: '',
+  },
+  duty: {
+    asks: [],
+    torque: ({ duty }) => duty?.rms,
+    error: '',
+  },
 };
 
 /** The field a missing load is asked for at: the first that its way of knowing needs. */
-export const loadField = (job: Job): string => `load.${ways[job.load.way].asks[0]?.[0] ?? 'torque'}`;
+export function loadField({ load: { way } }: Job): string {
+  if (way === 'curve') return 'load.curve.0.speed';
+  if (way === 'duty') return 'load.duty.0.torque';
+  return `load.${ways[way].asks[0]?.[0] ?? 'torque'}`;
+}
+
+/** Breakaway torque as a share of running torque, by kind of machine. Common practice, no published source. */
+const breakaways: Readonly<Partial<Record<Job['load']['way'], number>>> = {
+  conveyor: 1.3,
+  crusher: 1.5,
+  'piston compressor': 1.4,
+  'displacement pump': 1.2,
+  'screw compressor': 0.4,
+  centrifuge: 0.15,
+  press: 0.4,
+};
+
+export const usualBreakaway = ({ way, torqueKind }: Job['load']): number =>
+  torqueKind === 'variable' ? 0.3 : (breakaways[way] ?? 1);
+
+/** How the torque of a machine goes with speed, where its kind settles it. */
+export const torqueKindOf = (way: Job['load']['way']): Job['load']['torqueKind'] | undefined =>
+  way === 'fan' || way === 'pump'
+    ? 'variable'
+    : ['torque', 'force', 'input power', 'current', 'slip', 'curve', 'duty', 'mixer'].includes(way)
+      ? undefined
+      : 'constant';
 
 /** Ways that measure on the motor that runs; they need its plate. */
 export const onMotor = (way: Job['load']['way']): boolean => ['input power', 'current', 'slip'].includes(way);

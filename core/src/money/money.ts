@@ -1,7 +1,8 @@
 import type { Catalogue } from '../catalogue.ts';
 import { buildStarter } from '../pick/build-starter.ts';
 import type { PickResult } from '../pick/pick.ts';
-import type { ProfileResult } from '../profile/profile.ts';
+import type { SupplyResult } from '../supply/supply.ts';
+import type { ProfilePoint, ProfileResult } from '../profile/profile.ts';
 import type { StartingResult } from '../starting/starting.ts';
 import { formatNumber } from '../quantity/format.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
@@ -11,10 +12,16 @@ export interface MoneyValues {
   readonly yearlyCostThrottled?: Value;
   readonly yearlyCostSpeedControlled?: Value;
   readonly yearlySaving?: Value;
+  /** Part of the yearly cost. */
+  readonly demandThrottled?: Value;
+  readonly demandSpeedControlled?: Value;
   readonly extraCapital?: Value;
   /** s */
   readonly payback?: Value;
 }
+
+/** Displacement power factor of a drive’s input with a choke. Common practice, no published source. */
+const DRIVE_POWER_FACTOR = 0.95;
 
 export type MoneyResult = StageResult<MoneyValues>;
 
@@ -22,6 +29,7 @@ export type MoneyResult = StageResult<MoneyValues>;
 export function money(
   brief: Brief,
   catalogue: Catalogue,
+  supply: SupplyResult,
   profile: ProfileResult,
   starting: StartingResult,
   pick: PickResult,
@@ -29,21 +37,24 @@ export function money(
   const { job, given, practice } = brief;
   const { school } = job;
   const { findings, missing, flag, need } = notebook('money');
-  const { energyPrice } = given.money;
+  const energyPrice = given.money.energyPrice ?? supply.values.energyPrice;
   const { energyThrottled, energySpeedControlled } = profile.values;
   if (!energyPrice) need('money.energyPrice', 'Price of energy, for yearly cost and payback');
   if (!energyPrice || !energyThrottled || !energySpeedControlled) return { values: {}, findings, missing, summary: '' };
 
   const price = { c: energyPrice };
-  const cost = (energy: Value): Value =>
-    quantity(energy.value * energyPrice.value, 'money', school, {
+  const { demandPrice } = given.supply;
+  const cost = (energy: Value, demand: Value | undefined): Value =>
+    quantity(energy.value * energyPrice.value + (demand?.value ?? 0), 'money', school, {
       origin: 'estimated',
-      formula: 'K = E\\,c',
-      from: { E: energy, ...price },
+      formula: demand ? 'K = E\\,c + K_d' : 'K = E\\,c',
+      from: { E: energy, ...price, K_d: demand },
       source: 'definition',
     });
-  const yearlyCostThrottled = cost(energyThrottled);
-  const yearlyCostSpeedControlled = cost(energySpeedControlled);
+  const demandThrottled = demandOf((point) => point.throttled, pick.motor?.powerFactor ?? 0.85);
+  const demandSpeedControlled = demandOf((point) => point.speedControlled, DRIVE_POWER_FACTOR);
+  const yearlyCostThrottled = cost(energyThrottled, demandThrottled);
+  const yearlyCostSpeedControlled = cost(energySpeedControlled, demandSpeedControlled);
   const yearlySaving = quantity(yearlyCostThrottled.value - yearlyCostSpeedControlled.value, 'money', school, {
     origin: 'estimated',
     formula: 'K_1 - K_2',
@@ -75,6 +86,8 @@ export function money(
     yearlyCostThrottled,
     yearlyCostSpeedControlled,
     yearlySaving,
+    ...(demandThrottled ? { demandThrottled } : {}),
+    ...(demandSpeedControlled ? { demandSpeedControlled } : {}),
     ...(extraCapital ? { extraCapital } : {}),
     ...(payback ? { payback } : {}),
   };
@@ -84,6 +97,19 @@ export function money(
       ? `Pays back in ${payback.text}`
       : `${chosenCost.text} ${job.currency} a year`;
   return { values, findings, missing, summary };
+
+  /** A year of demand charge on the highest input of the profile, counted by kW or kVA. */
+  function demandOf(input: (point: ProfilePoint) => number, powerFactor: number): Value | undefined {
+    if (!demandPrice) return undefined;
+    const peak = Math.max(0, ...profile.points.filter((point) => point.hours > 0).map(input));
+    const counted = job.supply.demandBy === 'kVA' ? peak / powerFactor : peak;
+    return quantity(counted * demandPrice.value * 12, 'money', school, {
+      origin: 'estimated',
+      formula: 'K_d = 12\\,d\\,P_{max}',
+      from: { d: demandPrice, 'P_{max}': quantity(peak, 'power', school, { origin: 'estimated', source: 'profile' }) },
+      source: 'tariff typed in this job',
+    });
+  }
 
   /** Drive with its installation, less the direct starter it replaces. */
   function capital(): Value | undefined {

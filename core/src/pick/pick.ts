@@ -42,6 +42,9 @@ export interface PickResult extends StageResult<PickValues> {
 }
 
 const FROM_CATALOGUE = 'catalogue';
+/** Overload a drive bears for a minute at its normal and heavy ratings. Common practice, no published source. */
+const NORMAL_OVERLOAD = 1.1;
+const HEAVY_OVERLOAD = 1.5;
 const DEFERRING = [
   'nameplate.explosion-protected',
   'place.hazardous',
@@ -150,7 +153,7 @@ export function pick(
     const frequency = supply.values.frequency ?? nameplate.values.frequency;
     const { poles } = load.values;
     if (!motorVoltage || !voltage || !frequency || !poles) return undefined;
-    const lowSpeed = brief.points.some((point) => point.flow.value > 0 && point.flow.value < 0.5);
+    const lowSpeed = brief.rows['profile.points'].some(({ flow }) => flow && flow.value > 0 && flow.value < 0.5);
     return {
       school,
       power: required.value,
@@ -236,9 +239,10 @@ export function pick(
     }
     const ranking = rankDrives(catalogue.drives, {
       school,
-      current: forMotor.current,
+      current: driveCurrentNeeded(forMotor),
+      inputShare: job.supply.phases === '1' ? brief.practice.singlePhaseShare.value : 1,
       systemVoltage: voltage.value,
-      duty: job.load.torqueKind === 'variable' ? 'normal' : 'heavy',
+      duty: driveDuty(forMotor),
       ambient: place.values.ambient.value,
       altitude: place.values.altitude.value,
       housing: place.housing,
@@ -248,7 +252,7 @@ export function pick(
       flag({
         code: 'pick.no-drive',
         severity: 'stop',
-        message: `No drive in the catalogue carries ${formatQuantity(forMotor.current, 'current', school)} here.${ranking.refused[0] ? ` Nearest: ${ranking.refused[0].name}, ${ranking.refused[0].reason}.` : ''}`,
+        message: `No drive in the catalogue carries ${formatQuantity(driveCurrentNeeded(forMotor), 'current', school)} here.${ranking.refused[0] ? ` Nearest: ${ranking.refused[0].name}, ${ranking.refused[0].reason}.` : ''}`,
         basis: 'Current at the duty class after derates',
         clear: 'Put the drive in a cabinet or a cooler room, or add a catalogue.',
         field: 'place.cabinet',
@@ -265,6 +269,20 @@ export function pick(
       });
     }
     return ranking;
+  }
+
+  /** Peak torque as a multiple of the motor’s rated torque; 0 where none is known. */
+  function overloadOf(forMotor: Motor): number {
+    return ((load.values.peakTorque?.value ?? 0) * forMotor.speed) / forMotor.power;
+  }
+
+  function driveDuty(forMotor: Motor): 'normal' | 'heavy' {
+    return job.load.torqueKind === 'variable' && overloadOf(forMotor) <= NORMAL_OVERLOAD ? 'normal' : 'heavy';
+  }
+
+  /** The motor’s current, or more where its overloads go beyond what a heavy-duty drive bears for a minute. */
+  function driveCurrentNeeded(forMotor: Motor): number {
+    return forMotor.current * Math.max(1, overloadOf(forMotor) / HEAVY_OVERLOAD);
   }
 
   function chooseDrive(ranking: DriveRanking): RankedDrive | undefined {
@@ -287,11 +305,11 @@ export function pick(
   }
 
   function driveValues(ranked: RankedDrive): Partial<PickValues> {
-    const heavy = job.load.torqueKind === 'constant';
+    const heavy = motor !== undefined && driveDuty(motor) === 'heavy';
     const current = quantity(ranked.current, 'current', school, {
       origin: 'looked up',
       source: FROM_CATALOGUE,
-      note: `Continuous at ${heavy ? 'heavy' : 'normal'} duty, after ambient and altitude.`,
+      note: `Continuous at ${heavy ? 'heavy' : 'normal'} duty, after ambient and altitude${job.supply.phases === '1' ? ' and single-phase input' : ''}.`,
     });
     return {
       drive: wording(ranked.item.name, {

@@ -7,6 +7,8 @@ export interface DriveNeed {
   readonly school: School;
   /** The motor’s nameplate current at the connected voltage, A. Current decides, never power. */
   readonly current: number;
+  /** Share of its output a drive keeps on this supply; 1 on three phases. */
+  readonly inputShare: number;
   readonly systemVoltage: number;
   readonly duty: 'normal' | 'heavy';
   readonly ambient: number;
@@ -43,12 +45,15 @@ const OVERSIZED = 2.5;
 const dutyCurrent = (item: DriveItem, duty: DriveNeed['duty']): number =>
   duty === 'heavy' ? item.heavyCurrent : item.normalCurrent;
 
-/** Continuous output after the catalogue’s own derates for ambient and altitude, A; zero above the top ambient. */
-export function deratedCurrent(item: DriveItem, duty: DriveNeed['duty'], ambient: number, altitude: number): number {
+/** Continuous output after the catalogue’s own derates for ambient and altitude and that of the supply, A; zero above the top ambient. */
+export function deratedCurrent(
+  item: DriveItem,
+  { duty, ambient, altitude, inputShare }: Pick<DriveNeed, 'duty' | 'ambient' | 'altitude' | 'inputShare'>,
+): number {
   if (ambient > item.maximumAmbient) return 0;
   const heat = 1 - item.deratePerKelvin * Math.max(0, ambient - item.ratedAmbient);
   const air = 1 - item.deratePer100m * Math.max(0, (altitude - 1000) / 100);
-  return Math.max(0, dutyCurrent(item, duty) * heat * air);
+  return Math.max(0, dutyCurrent(item, duty) * heat * air * inputShare);
 }
 
 function refusal(item: DriveItem, need: DriveNeed, current: number): Omit<RefusedDrive, 'id' | 'name'> | undefined {
@@ -71,7 +76,7 @@ export function rankDrives(items: readonly DriveItem[], need: DriveNeed): DriveR
   const fits: RankedDrive[] = [];
   const refused: RefusedDrive[] = [];
   for (const item of items) {
-    const current = deratedCurrent(item, need.duty, need.ambient, need.altitude);
+    const current = deratedCurrent(item, need);
     const reason = refusal(item, need, current);
     if (reason) refused.push({ id: item.id, name: item.name, ...reason });
     else fits.push({ item, current, used: need.current / current });
@@ -91,7 +96,7 @@ function matchedByPower(items: readonly DriveItem[], need: DriveNeed): DriveRank
     .filter((each) => housingRank[each.housing] >= housingRank[need.housing] && power(each) >= need.motorPower * 0.98)
     .toSorted((a, b) => power(a) - power(b) || a.price - b.price)[0];
   if (!item) return undefined;
-  const current = deratedCurrent(item, need.duty, need.ambient, need.altitude);
+  const current = deratedCurrent(item, need);
   const verdict = current < need.current ? 'short' : current > need.current * 1.4 ? 'wasteful' : 'same';
   return { item, current, verdict };
 }

@@ -1,25 +1,45 @@
 import type { LoadResult } from '../load/load.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
-import { thermalClasses } from '../tables/index.ts';
+import { driveEfficiency, nema250, thermalClasses } from '../tables/index.ts';
+import { horsepowerOf } from '../motor/standard-power.ts';
+import { formatQuantity } from '../quantity/format.ts';
+import { cabinetHeat } from './cabinet.ts';
+import {
+  frameMaterial,
+  inCatalogue,
+  judgeEnclosures,
+  type EnclosureCode,
+  type EnclosureVerdict,
+} from './motor-enclosures.ts';
 
 export interface PlaceValues {
   readonly ambient: Value;
   readonly altitude: Value;
   readonly motorEnclosure: Value<string>;
   readonly driveHousing: Value<string>;
+  readonly frameMaterial: Value<string>;
+  readonly heater?: Value<string>;
   /** Share of rated power the motor may give here. */
   readonly motorDerate: Value;
+  /** Share of its current a usual drive may give here. */
+  readonly driveDerate: Value;
+  readonly cabinetLosses?: Value;
+  readonly cabinetWalls?: Value;
+  readonly cabinetInside?: Value;
+  readonly cabinetAir?: Value;
+  /** Months between filter changes. */
+  readonly filterInterval?: Value;
 }
 
-export type EnclosureCode = 'ODP' | 'TEFC' | 'washdown';
+export type { EnclosureCode } from './motor-enclosures.ts';
 export type HousingCode = 'IP20' | 'IP55' | 'IP66';
 
 export interface PlaceResult extends StageResult<PlaceValues> {
   /** Motor enclosures that may stand here, the plainest first. Empty where a competent person must choose. */
   readonly enclosures: readonly EnclosureCode[];
-  /** Why the others may not. */
-  readonly ruledOut: Readonly<Partial<Record<EnclosureCode, string>>>;
+  /** Every enclosure with what was decided of it and why. */
+  readonly verdicts: readonly EnclosureVerdict[];
   /** Least housing of a drive that stands here on its own. */
   readonly housing: HousingCode;
 }
@@ -32,14 +52,14 @@ export const enclosureTexts: Readonly<Record<EnclosureCode, string>> = {
   washdown: 'washdown duty (IP66)',
 };
 
-const housingTexts: Readonly<Record<HousingCode, string>> = {
-  IP20: 'open or Type 1 (IP20)',
-  IP55: 'Type 12 (IP55)',
-  IP66: 'Type 4X (IP66)',
-};
+/** NEMA 250 types that meet a degree of protection; the conversion runs from type to IP, never back. */
+const housingTypes: Readonly<Record<HousingCode, string>> = { IP20: '1', IP55: '12', IP66: '4X' };
+const housingText = (code: HousingCode): string =>
+  code === 'IP20' ? 'open or Type 1 (IP20)' : `Type ${housingTypes[code]} (${code})`;
 
 /** Where it has to live: which enclosure and housing may stand there and what heat and thin air take away. */
-export function place({ job, given, practice }: Brief, load: LoadResult): PlaceResult {
+export function place(brief: Brief, load: LoadResult): PlaceResult {
+  const { job, given, practice } = brief;
   const { findings, missing, flag, need } = notebook('place');
   const { school } = job;
   const at = job.place;
@@ -94,30 +114,43 @@ export function place({ job, given, practice }: Brief, load: LoadResult): PlaceR
     });
   }
 
-  const ruledOut: Partial<Record<EnclosureCode, string>> = {};
-  if (at.setting === 'outdoor') ruledOut.ODP = 'open motors do not stand outdoors';
-  if (at.dust !== 'clean') ruledOut.ODP = 'dust would be drawn through the winding';
-  if (at.water !== 'dry') ruledOut.ODP = 'open motors only where it is dry';
-  if (at.water === 'washdown') ruledOut.TEFC = 'washdown jets pass the seals of IP55';
   const deferred = at.hazardous !== 'no' || at.dust === 'combustible' || at.water === 'submerged';
-  const enclosures = deferred ? [] : (['ODP', 'TEFC', 'washdown'] as const).filter((code) => !ruledOut[code]);
+  const verdicts = judgeEnclosures(job, deferred);
+  const standing = verdicts.flatMap(({ code, verdict }) =>
+    verdict !== 'ruled out' && inCatalogue(code) ? [code] : [],
+  );
+  // Where fibres or an air stream leave nothing but washdown, a fan-cooled motor still stands here, with care.
+  const enclosures: EnclosureCode[] =
+    !deferred && at.water !== 'washdown' && !standing.includes('TEFC') ? [...standing, 'TEFC'] : standing;
   const first = enclosures[0];
   const motorEnclosure = wording(first ? enclosureTexts[first] : 'a competent person decides', {
     origin: 'chosen',
     source: 'MG 1 1.25, 1.26; IEC 60034-5 (recalled from memory)',
     note:
-      Object.entries(ruledOut)
-        .map(([code, why]) => `${code}: ${why}`)
+      verdicts
+        .filter(({ verdict }) => verdict === 'ruled out')
+        .map(({ code, why }) => `${code}: ${why}`)
         .join('; ') || undefined,
   });
+  const power = load.values.standardPower?.value ?? 0;
+  const chosenMaterial = frameMaterial(job, power, ambient.value > KELVIN + 40);
 
+  const wet =
+    at.water === 'hose' ||
+    at.water === 'washdown' ||
+    at.setting === 'outdoor' ||
+    at.corrosion === 'salt' ||
+    at.corrosion === 'chemical';
   const housing = leastHousing();
-  const driveHousing = wording(housingText(), {
+  const driveHousing = wording(housingWords(), {
     origin: 'chosen',
-    source: 'NEMA 250, IEC 60529 (recalled from memory); 15 kW limit: ' + PRACTICE,
+    source: `${nema250.source}, IEC 60529 (recalled from memory); limit of ${practice.driveCaseLimit.text}: ${PRACTICE}`,
   });
 
   const motorDerate = derate();
+  const driveDerate = derateDrive();
+  const heat = at.cabinet && power > 0 ? cabinetHeat(brief, driveLosses(), ambient, altitude) : undefined;
+  const heater = heaterNeeded();
   if (motorDerate.value < 0.999) {
     flag({
       code: 'place.motor-derate',
@@ -149,47 +182,176 @@ export function place({ job, given, practice }: Brief, load: LoadResult): PlaceR
     });
   }
 
+  if (at.dust === 'fibrous') {
+    flag({
+      code: 'place.fibres',
+      severity: 'caution',
+      message: 'Fibres close fan covers and drive filters within weeks.',
+      basis: PRACTICE,
+      clear: 'Clean the fan cover on a round, or take a motor without a fan; feed the drive filtered air.',
+      field: 'place.dust',
+    });
+  }
+  if (at.attitude !== 'horizontal') {
+    flag({
+      code: 'place.attitude',
+      severity: 'note',
+      message: `With the ${at.attitude} the bearings carry the rotor’s weight${at.attitude === 'shaft down' ? ' and a rain canopy keeps water off the fan' : ', and a slinger keeps water out of the top bearing'}.`,
+      basis: 'IEC 60034-7 mounting; ' + PRACTICE,
+      clear: `Order it for that mounting (${at.attitude === 'shaft down' ? 'IM V1' : 'IM V3'}).`,
+      field: 'place.attitude',
+    });
+  }
+  checkNoise();
+  checkCabinet();
+
   const percent = motorDerate.value < 0.999 ? ` · derates ${((1 - motorDerate.value) * 100).toFixed(0)} %` : '';
   return {
-    values: { ambient, altitude, motorEnclosure, driveHousing, motorDerate },
+    values: {
+      ambient,
+      altitude,
+      motorEnclosure,
+      frameMaterial: wording(chosenMaterial.material, {
+        origin: 'chosen',
+        source: chosenMaterial.source,
+        note: chosenMaterial.why,
+      }),
+      ...(heater ? { heater } : {}),
+      motorDerate,
+      driveHousing,
+      driveDerate,
+      ...(heat
+        ? {
+            cabinetLosses: heat.losses,
+            cabinetWalls: heat.walls,
+            cabinetInside: heat.inside,
+            ...(heat.air ? { cabinetAir: heat.air } : {}),
+            ...(heat.filterInterval ? { filterInterval: heat.filterInterval } : {}),
+          }
+        : {}),
+    },
     findings,
     missing,
     summary: `${first ?? 'Defer'} · ${ambient.text}${percent}`,
     enclosures,
-    ruledOut,
+    verdicts,
     housing,
   };
 
+  /** A usual drive; the pick uses the figures of each drive in the catalogue. */
+  function derateDrive(): Value {
+    const heatLost = practice.driveHeatDerate.value * Math.max(0, ambient.value - practice.driveAmbient.value);
+    const airLost = practice.driveAltitudeDerate.value * Math.max(0, (altitude.value - 1000) / 100);
+    return quantity(Math.max(0, (1 - heatLost) * (1 - airLost)), 'fraction', school, {
+      origin: 'estimated',
+      formula: 'k = (1 - a\\,(\\vartheta - \\vartheta_r))\\,(1 - b\\,\\dfrac{h - 1000}{100})',
+      from: {
+        a: practice.driveHeatDerate,
+        '\\vartheta': ambient,
+        '\\vartheta_r': practice.driveAmbient,
+        b: practice.driveAltitudeDerate,
+        h: altitude,
+      },
+      source: PRACTICE,
+      note: 'A usual drive; the pick uses each drive’s own figures.',
+    });
+  }
+
+  /** Loss of a drive for the size, from its efficiency at full load. */
+  function driveLosses(): Value {
+    const rows = driveEfficiency.rows;
+    const row = rows.findLast((each) => Number(each['hp']) <= horsepowerOf(power)) ?? rows[0];
+    const efficiency = (driveEfficiency.number(row, 'l100') ?? 96) / 100;
+    return quantity(power * (1 / efficiency - 1), 'power', school, {
+      origin: 'estimated',
+      formula: 'P_v = P\\left(\\dfrac{1}{\\eta_d} - 1\\right)',
+      from: { P: load.values.standardPower },
+      source: driveEfficiency.source,
+    });
+  }
+
+  function heaterNeeded(): Value<string> | undefined {
+    const damp = at.dampStandby || at.corrosion === 'humid' || at.setting === 'outdoor';
+    if (!damp && ambient.value >= KELVIN) return undefined;
+    return wording(
+      ambient.value < KELVIN ? 'space heater in the motor, heated cabinet for the drive' : 'space heater in the motor',
+      {
+        origin: 'chosen',
+        source: PRACTICE,
+        note: ambient.value < KELVIN ? 'It freezes here.' : 'A cold winding in damp air draws water.',
+      },
+    );
+  }
+
+  function checkNoise(): void {
+    const limit = given.place.noiseLimit;
+    const twoPole = load.values.poles?.value === 2;
+    if (!limit || limit.value >= (twoPole ? 85 : 75)) return;
+    flag({
+      code: 'place.noise',
+      severity: 'caution',
+      message: `${limit.text} is quiet for a${twoPole ? ' two-pole' : ''} fan-cooled motor; the fan, not the winding, makes the noise.`,
+      basis: 'IEC 60034-9, MG 1 Part 9; ' + PRACTICE,
+      clear: twoPole
+        ? 'Take four poles or a unidirectional fan, and ask the maker for the sound level.'
+        : 'Ask the maker for the sound level; on a drive raise the switching frequency.',
+      field: 'place.noiseLimit',
+    });
+  }
+
+  function checkCabinet(): void {
+    if (!heat) return;
+    if (practice.driveAmbient.value - ambient.value <= 1) {
+      flag({
+        code: 'place.cabinet-cannot-cool',
+        severity: 'stop',
+        message: `The air around the cabinet is ${ambient.text}, no cooler than the ${practice.driveAmbient.text} the drive bears: outside air cannot cool it.`,
+        basis: 'Heat flows only from warm to cold',
+        clear: 'Put the cabinet in a cooler room, cool it by a machine or water, or take a drive rated for more heat.',
+        field: 'place.ambient',
+      });
+    } else if (heat.air) {
+      flag({
+        code: 'place.cabinet-air',
+        severity: 'note',
+        message: `The walls carry ${formatQuantity(heat.walls.value, 'power', 'IEC')} of ${formatQuantity(heat.losses.value, 'power', 'IEC')}; without a fan it would be ${heat.inside.text} inside. It needs ${heat.air.working.note ?? ''} Change the filter every ${heat.filterInterval?.text ?? '1'} months.`,
+        basis: heat.air.working.source,
+        clear: 'Order fan and filter for that flow, or a larger cabinet.',
+        field: 'place.cabinetHeight',
+      });
+    }
+  }
+
   function leastHousing(): HousingCode {
     if (at.cabinet) return 'IP20';
-    if (at.water === 'hose' || at.water === 'washdown' || at.setting === 'outdoor')
-      return tooLargeForItsOwnCase() ? 'IP20' : 'IP66';
+    if (wet) return tooLargeForItsOwnCase() ? 'IP20' : 'IP66';
     return at.dust === 'clean' && at.water === 'dry' ? 'IP20' : 'IP55';
   }
 
   function tooLargeForItsOwnCase(): boolean {
-    return (load.values.standardPower?.value ?? 0) > practice.driveCaseLimit.value;
+    return power > practice.driveCaseLimit.value;
   }
 
-  function housingText(): string {
-    if (at.cabinet) return `${housingTexts.IP20} in its cabinet`;
-    const wet = at.water === 'hose' || at.water === 'washdown' || at.setting === 'outdoor';
-    return wet && housing === 'IP20' ? 'cabinet of Type 4X (IP66) around an open drive' : housingTexts[housing];
+  function housingWords(): string {
+    if (at.cabinet) return `${housingText('IP20')} in its cabinet`;
+    return wet && housing === 'IP20' ? 'cabinet of Type 4X (IP66) around an open drive' : housingText(housing);
   }
 
   /**
-   * The rise allowed falls by the kelvins above 40 °C and by 1 % per 100 m above 1000 m (IEC 60034-1 8.10).
+   * The rise allowed falls by the kelvins above 40 °C and by 1 % per 100 m above 1000 m (IEC 60034-1 8.10); cooler air
+   * makes up for altitude but never gives more than rated power.
    * Output follows with the loss split fixed : load, √((r − c)/(1 − c)).
    */
   function derate(): Value {
     const letter = job.nameplate.thermalClass?.trim().toUpperCase().at(0) ?? 'F';
     const row = thermalClasses.rows.find((each) => each['letter'] === letter);
     const rise = thermalClasses.number(row, 'rise_resistance') ?? 105;
-    const heat = (rise - Math.max(0, ambient.value - KELVIN - 40)) / rise;
+    const cooling = (rise - (ambient.value - KELVIN - 40)) / rise;
     const air = 1 - Math.max(0, altitude.value - 1000) / 10_000;
+    const allowed = Math.min(1, Math.max(0, cooling) * air);
     const share = practice.fixedLossShare;
-    const factor = Math.sqrt(Math.max(0, (Math.max(0, heat) * air - share.value) / (1 - share.value)));
-    return quantity(Math.min(1, factor), 'fraction', school, {
+    const factor = Math.sqrt(Math.max(0, (allowed - share.value) / (1 - share.value)));
+    return quantity(factor, 'fraction', school, {
       formula:
         'k = \\sqrt{\\dfrac{r - c}{1 - c}},\\quad r = \\dfrac{\\theta - (\\vartheta - 40)}{\\theta}\\left(1 - \\dfrac{h - 1000}{10\\,000}\\right)',
       from: {

@@ -34,6 +34,10 @@ export interface ProfileResult extends StageResult<ProfileValues> {
 
 const YEAR_HOURS = 8784;
 
+/** Static share of the head as typed for the load; none for other machines. */
+const staticShareOf = ({ staticHead, head }: Brief['given']['load']): number =>
+  staticHead && head ? Math.min(0.98, staticHead.value / head.value) : 0;
+
 /** Hours at each flow, and what they cost with today’s flow control and with speed control. */
 export function profile(
   brief: Brief,
@@ -48,12 +52,13 @@ export function profile(
 /** The same stage for a given motor, so that the picked motor can be put in the reference motor’s place. */
 export function profileOn(
   motor: Motor | undefined,
-  { job, given, points, practice }: Brief,
+  { job, given, rows, practice }: Brief,
   load: LoadResult,
 ): ProfileResult {
   const { findings, missing, flag, need } = notebook('profile');
   const { school } = job;
   const { motorPower } = load.values;
+  const points = rows['profile.points'].flatMap(({ flow, hours }) => (flow && hours ? [{ flow, hours }] : []));
   const flowVaries = points.some((point) => point.flow.value < 0.98 && point.hours.value > 0 && point.flow.value > 0);
   const totalHours = points.reduce((sum, point) => sum + point.hours.value, 0);
 
@@ -83,7 +88,7 @@ export function profileOn(
     };
   }
 
-  const share = given.profile.staticHeadShare?.value ?? 0;
+  const share = given.profile.staticHeadShare?.value ?? staticShareOf(given.load);
   const steps: ProfilePoint[] = points.map(({ flow, hours }) => {
     const shaft = shaftPowerShare(job.load, job.profile.control, flow.value, share);
     return {

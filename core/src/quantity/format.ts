@@ -15,7 +15,17 @@ export function formatNumber(value: number, digits = 3): string {
 const digitsOf: Partial<Record<Dimension, number>> = { speed: 4, temperature: 2, energy: 4, count: 4, span: 2 };
 
 /** Quantities whose round figures are names rather than measurements: 60 Hz, not 60.0 Hz. */
-const nominal: ReadonlySet<Dimension> = new Set(['frequency', 'voltage', 'count', 'time', 'altitude', 'span', 'power']);
+const nominal: ReadonlySet<Dimension> = new Set([
+  'frequency',
+  'voltage',
+  'count',
+  'time',
+  'duration',
+  'altitude',
+  'span',
+  'power',
+  'sound',
+]);
 
 const withUnit = (si: number, dimension: Dimension, unit: Unit): string => {
   const number = (si - (unit.offset ?? 0)) / unit.factor;
@@ -59,6 +69,12 @@ const counterparts: Readonly<Record<string, string>> = {
   ft: 'm',
   N: 'lbf',
   kN: 'lbf',
+  'kg·m²': 'lb·ft²',
+  'lb·ft²': 'kg·m²',
+  't/h': 'ton/h',
+  'ton/h': 't/h',
+  'kWh/t': 'kWh/ton',
+  'kWh/ton': 'kWh/t',
   kg: 'lb',
   lb: 'kg',
   lbf: 'N',

@@ -12,6 +12,9 @@ export type Dimension =
   | 'altitude'
   | 'force'
   | 'mass'
+  | 'inertia'
+  | 'massFlow'
+  | 'energyPerMass'
   | 'flow'
   | 'pressure'
   | 'velocity'
@@ -20,12 +23,16 @@ export type Dimension =
   | 'resistance'
   | 'insulation'
   | 'temperature'
+  | 'heatTransfer'
+  | 'sound'
   | 'fraction'
   | 'powerFactor'
   | 'time'
+  | 'duration'
   | 'span'
   | 'energy'
   | 'energyPrice'
+  | 'demandPrice'
   | 'money'
   | 'count';
 
@@ -193,6 +200,35 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
       { names: ['t'], factor: 1000 },
     ],
   },
+  inertia: {
+    si: 'kg·m²',
+    shown: { NEMA: 'lb·ft²', IEC: 'kg·m²' },
+    units: [
+      { names: ['kg·m²', 'kgm²', 'kg·m2', 'kg m²', 'kg m2'], factor: 1 },
+      { names: ['lb·ft²', 'lb·ft2', 'lbft²', 'lb ft2', 'WK²', 'Wk2'], factor: POUND * FOOT ** 2 },
+      { names: ['lb·in²', 'lb·in2', 'lb in2'], factor: POUND * INCH ** 2 },
+      { names: ['kg·cm²', 'kg·cm2'], factor: 1e-4 },
+    ],
+  },
+  massFlow: {
+    si: 'kg/s',
+    shown: { NEMA: 'ton/h', IEC: 't/h' },
+    units: [
+      { names: ['t/h'], factor: 1000 / HOUR },
+      { names: ['ton/h', 'tons/h', 'short ton/h'], factor: (2000 * POUND) / HOUR },
+      { names: ['kg/h'], factor: 1 / HOUR },
+      { names: ['lb/h'], factor: POUND / HOUR },
+      { names: ['kg/s'], factor: 1 },
+    ],
+  },
+  energyPerMass: {
+    si: 'J/kg',
+    shown: { NEMA: 'kWh/ton', IEC: 'kWh/t' },
+    units: [
+      { names: ['kWh/t'], factor: 3600 },
+      { names: ['kWh/ton', 'kWh/short ton'], factor: 3.6e6 / (2000 * POUND) },
+    ],
+  },
   resistance: { si: 'Ω', shown: both('Ω'), units: ohms },
   insulation: { si: 'Ω', shown: both('MΩ'), units: ohms },
   frequency: {
@@ -239,6 +275,12 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
       { names: ['K', 'kelvin'], factor: 1 },
     ],
   },
+  heatTransfer: {
+    si: 'W/(m²·K)',
+    shown: both('W/m²K'),
+    units: [{ names: ['W/m²K', 'W/m2K', 'W/(m²·K)'], factor: 1 }],
+  },
+  sound: { si: 'dB(A)', shown: both('dB(A)'), units: [{ names: ['dB(A)', 'dBA', 'dB'], factor: 1 }] },
   fraction: {
     si: '1',
     shown: both('%'),
@@ -261,6 +303,16 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
       { names: ['s', 'sec', 'second', 'seconds'], factor: 1 },
     ],
   },
+  duration: {
+    si: 's',
+    shown: both('s'),
+    units: [
+      { names: ['s', 'sec', 'second', 'seconds'], factor: 1 },
+      { names: ['ms'], factor: 0.001 },
+      { names: ['min', 'minute', 'minutes'], factor: 60 },
+      { names: ['h', 'hr', 'hour', 'hours'], factor: HOUR },
+    ],
+  },
   span: {
     si: 's',
     shown: both('years'),
@@ -278,6 +330,8 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
     units: [
       { names: ['kWh'], factor: 3.6e6 },
       { names: ['MWh'], factor: 3.6e9 },
+      { names: ['kJ'], factor: 1000 },
+      { names: ['ft·lb', 'ft·lbf', 'ftlb'], factor: POUND_FORCE * FOOT },
       { names: ['J'], factor: 1 },
     ],
   },
@@ -287,6 +341,14 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
     units: [
       { names: ['per kWh', '/kWh'], factor: 1 / 3.6e6 },
       { names: ['per MWh', '/MWh'], factor: 1 / 3.6e9 },
+    ],
+  },
+  demandPrice: {
+    si: 'per W a month',
+    shown: both('per kW a month'),
+    units: [
+      { names: ['per kW a month', 'per kW', '/kW', 'per kVA', '/kVA', 'per kVA a month'], factor: 1e-3 },
+      { names: ['per MW', '/MW', 'per MVA', '/MVA'], factor: 1e-6 },
     ],
   },
   money: { si: 'currency', shown: both(''), units: [{ names: [''], factor: 1 }] },

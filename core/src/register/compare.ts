@@ -33,7 +33,7 @@ interface Side {
 const decode = ({ plate, school }: Side) => {
   const job = emptyJob({ school, situation: { kind: 'starter' }, nameplate: plate });
   const inputs = readInputs(job);
-  return nameplate({ job, given: inputs.given, points: [], practice: readPractice(job.practice, school) });
+  return nameplate({ job, given: inputs.given, rows: inputs.rows, practice: readPractice({}, {}, school).practice });
 };
 
 type Name = keyof NameplateValues;

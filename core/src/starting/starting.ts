@@ -7,6 +7,8 @@ import type { ProfileResult } from '../profile/profile.ts';
 import { formatNumber, formatQuantity } from '../quantity/format.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import type { SupplyResult } from '../supply/supply.ts';
+import { flickerOf, LONG_TERM_LIMIT, SHORT_TERM_LIMIT } from '../supply/flicker.ts';
+import { dipOf } from '../supply/source.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 
 export type Method = 'direct' | 'star-delta' | 'soft starter' | 'drive';
@@ -27,11 +29,21 @@ export interface Comparison {
   readonly torque: number;
   /** Share of the bus voltage lost, where the source is known. */
   readonly dip: number | undefined;
+  /** Share of the voltage lost at the motor or starter, at the end of the feeder. */
+  readonly terminalDip: number | undefined;
   readonly passes: boolean;
   /** Why it fails, empty where it passes. */
   readonly failures: readonly string[];
-  readonly text: { readonly current: string; readonly torque: string; readonly dip: string };
+  readonly text: {
+    readonly current: string;
+    readonly torque: string;
+    readonly dip: string;
+    readonly terminalDip: string;
+  };
 }
+
+/** Displacement power factor of a drive’s input with a choke. Common practice, no published source. */
+const DRIVE_POWER_FACTOR = 0.95;
 
 export interface StartingResult extends StageResult<StartingValues> {
   readonly comparisons: readonly Comparison[];
@@ -68,8 +80,9 @@ export function startingOn(
     return { values: {}, findings, missing, summary: '', comparisons: [], method: undefined };
   }
 
-  const shortCircuit = supply.values.shortCircuitPower;
-  const dipLimit = job.supply.source === 'generator' ? practice.generatorDip : practice.busDip;
+  const { source } = supply;
+  const dipLimit =
+    given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
   const breakaway =
     load.values.breakaway.value *
     (load.values.motorTorque ? (load.values.motorTorque.value * motor.speed) / motor.power : 1);
@@ -111,7 +124,7 @@ export function startingOn(
       field: 'starting.leads',
     });
   }
-  if (!shortCircuit && !given.supply.startCurrentLimit) {
+  if (!source && !given.supply.startCurrentLimit && !given.supply.startPowerLimit) {
     flag({
       code: 'starting.supply-unknown',
       severity: 'caution',
@@ -133,9 +146,13 @@ export function startingOn(
           : {
               startingDip: quantity(chosen.dip, 'fraction', school, {
                 origin: 'estimated',
-                formula: '\\Delta V = \\dfrac{S_s}{S_k + S_s}',
-                from: { S_k: shortCircuit },
-                source: 'Voltage divider of source and standing motor, magnitudes only',
+                formula: '1 - |V_{bus}| / |V_{before}|',
+                from: {
+                  Z: source?.internalValue,
+                  Z_f: source?.feederValue,
+                  '\\cos\\varphi_s': practice.lockedRotorPowerFactor,
+                },
+                source: 'Phasors of source, feeder, other load and standing motor',
               }),
             }),
       }
@@ -184,30 +201,59 @@ export function startingOn(
       'soft starter': motor.lockedRotorTorque * Math.min(1, lineCurrent / motor.lockedRotorCurrent) ** 2,
       drive: Math.min(1.5, motor.breakdownTorque * 0.8),
     }[name];
-    const apparent = Math.sqrt(3) * motor.voltage * lineCurrent;
-    const dip = shortCircuit && apparent / (shortCircuit.value + apparent);
-    const left = torque * (name === 'soft starter' || name === 'drive' ? 1 : (1 - (dip ?? 0)) ** 2);
+    const electronic = name === 'soft starter' || name === 'drive';
+    const start = {
+      voltage: motor.voltage,
+      current: lineCurrent,
+      powerFactor: name === 'drive' ? DRIVE_POWER_FACTOR : practice.lockedRotorPowerFactor.value,
+      limited: electronic,
+    };
+    const dips = source && dipOf(source, start);
+    const dip = dips?.bus;
+    const terminalDip = dips?.terminals;
+    const left = torque * (electronic ? 1 : (1 - (terminalDip ?? 0)) ** 2);
     const failures: string[] = [];
-    const limit = given.supply.startCurrentLimit;
-    if (limit && lineCurrent > limit.value)
-      failures.push(`${formatQuantity(lineCurrent, 'current', school)} is above the limit of ${limit.text}`);
-    if (dip !== undefined && dip > dipLimit.value)
-      failures.push(`dips the bus ${formatNumber(dip * 100, 2)} %, limit ${dipLimit.text}`);
-    if (left < breakaway * 1.1)
+    const { startCurrentLimit, startPowerLimit, directPowerLimit, startsPerHour } = given.supply;
+    const percent = (share: number): string => `${formatNumber(share * 100, 2)} %`;
+    if (job.supply.phases === '1' && name !== 'drive')
+      failures.push('a single-phase supply starts no three-phase motor');
+    if (startCurrentLimit && lineCurrent > startCurrentLimit.value)
       failures.push(
-        `${formatNumber(left * 100, 2)} % torque does not break the load away (${formatNumber(breakaway * 100, 2)} % and a tenth over)`,
+        `${formatQuantity(lineCurrent, 'current', school)} is above the limit of ${startCurrentLimit.text}`,
       );
+    const apparent = Math.sqrt(3) * motor.voltage * lineCurrent;
+    if (startPowerLimit && apparent > startPowerLimit.value)
+      failures.push(
+        `${formatQuantity(apparent, 'apparentPower', school)} is above the limit of ${startPowerLimit.text}`,
+      );
+    if (name === 'direct' && directPowerLimit && motor.power > directPowerLimit.value * 1.001)
+      failures.push(`motors above ${directPowerLimit.text} may not start direct here`);
+    if (dip !== undefined && dip > dipLimit.value)
+      failures.push(`dips the bus ${percent(dip)}, limit ${dipLimit.text}`);
+    if (!electronic && terminalDip !== undefined && terminalDip > practice.terminalDip.value)
+      failures.push(`dips the motor’s terminals ${percent(terminalDip)}, limit ${practice.terminalDip.text}`);
+    if (dip !== undefined && startsPerHour) {
+      const { shortTerm, longTerm } = flickerOf(dip, startsPerHour.value);
+      if (shortTerm > SHORT_TERM_LIMIT || longTerm > LONG_TERM_LIMIT)
+        failures.push(
+          `flicker of ${startsPerHour.text} starts an hour: ${formatNumber(shortTerm, 2)} and ${formatNumber(longTerm, 2)}, limits 1 and 0.65`,
+        );
+    }
+    if (left < breakaway * 1.1)
+      failures.push(`${percent(left)} torque does not break the load away (${percent(breakaway)} and a tenth over)`);
     return {
       method: name,
       current: lineCurrent,
       torque,
       dip,
+      terminalDip,
       passes: failures.length === 0,
       failures,
       text: {
         current: formatQuantity(lineCurrent, 'current', school),
-        torque: `${formatNumber(torque * 100, 2)} %`,
-        dip: dip === undefined ? '–' : `${formatNumber(dip * 100, 2)} %`,
+        torque: percent(torque),
+        dip: dip === undefined ? '–' : percent(dip),
+        terminalDip: terminalDip === undefined ? '–' : percent(terminalDip),
       },
     };
   }

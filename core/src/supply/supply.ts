@@ -2,8 +2,13 @@ import { unbalanceOf } from './unbalance.ts';
 import { utilizationVoltage } from '../nameplate/connected-rating.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { formatNumber } from '../quantity/format.ts';
+import type { LoadResult } from '../load/load.ts';
+import { referenceMotor } from '../motor/reference.ts';
+import { magnitude } from '../complex.ts';
+import { dipOf, sourceOf, type Source } from './source.ts';
+import { flickerOf } from './flicker.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
-import { quantity, type Value } from '../value.ts';
+import { PRACTICE, quantity, type Value } from '../value.ts';
 
 export interface SupplyValues {
   readonly unbalance?: Value;
@@ -14,25 +19,38 @@ export interface SupplyValues {
   readonly motorVoltage?: Value;
   /** Short-circuit power of the source at the bus. */
   readonly shortCircuitPower?: Value;
+  readonly sourceImpedance?: Value;
+  readonly feederImpedance?: Value;
+  /** Dip of a direct start of the motor, at the bus and at its terminals. */
+  readonly directBusDip?: Value;
+  readonly directTerminalDip?: Value;
+  readonly directFlicker?: Value;
+  /** Mean price of energy over the tariff’s time bands. */
+  readonly energyPrice?: Value;
 }
 
-export type SupplyResult = StageResult<SupplyValues>;
+export interface SupplyResult extends StageResult<SupplyValues> {
+  /** The supply as impedances, once its strength is known. */
+  readonly source: Source | undefined;
+}
 
 const VOLTAGE_LIMIT = 0.1;
 const FREQUENCY_LIMIT = 0.05;
 const MG1_VOLTAGE = 'MG 1 12.44 (recalled from memory): ±10 % voltage, ±5 % frequency, ±10 % together';
 
 /** What the motor is fed from, and whether its winding suits it. */
-export function supply({ job, given }: Brief, nameplate: NameplateResult): SupplyResult {
+export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResult): SupplyResult {
+  const { job, given, rows, practice } = brief;
   const { findings, missing, flag, need } = notebook('supply');
   const { school } = job;
-  const { voltage, frequency, sourcePower, sourceImpedance } = given.supply;
+  const { voltage, frequency } = given.supply;
+  const source = voltage && sourceOf(brief, voltage.value, frequency?.value ?? (school === 'NEMA' ? 60 : 50));
   if (!voltage) need('supply.voltage', 'System voltage, to choose motor voltage, drive and protection');
   if (!frequency) need('supply.frequency', 'System frequency');
-  if (!sourcePower || !sourceImpedance) {
+  if (!source) {
     need(
-      'supply.sourcePower',
-      'Size and impedance of the transformer or generator, to tell how much a start pulls the voltage down',
+      job.supply.source === 'fault level' ? 'supply.faultCurrent' : 'supply.sourcePower',
+      'Strength of the source (size and impedance, or fault level), to tell how much a start pulls the voltage down',
     );
   }
 
@@ -44,23 +62,29 @@ export function supply({ job, given }: Brief, nameplate: NameplateResult): Suppl
       source: 'MG 1 and ANSI C84.1 utilization voltages (from memory)',
     });
   const shortCircuitPower =
-    sourcePower &&
-    sourceImpedance &&
-    quantity(sourcePower.value / sourceImpedance.value, 'apparentPower', school, {
-      formula: 'S_k = \\dfrac{S}{z}',
-      from: { S: sourcePower, z: sourceImpedance },
+    voltage &&
+    source &&
+    quantity(voltage.value ** 2 / magnitude(source.internal), 'apparentPower', school, {
+      formula: 'S_k = \\dfrac{V^2}{Z}',
+      from: { V: voltage, Z: source.internalValue },
       source: 'definition',
-      note: 'Feeder cable and the network behind the transformer are left out.',
+      note: 'At the bus, before the feeder.',
     });
+  const direct = directStart();
+  const energyPrice = meanPrice();
 
+  const driveChosen = job.starting.method === 'drive';
   if (job.supply.phases === '1') {
     flag({
       code: 'supply.single-phase',
-      severity: 'stop',
-      message: 'A three-phase motor does not start on a single-phase supply.',
-      basis: 'Rotating field needs three phases',
-      clear:
-        'Bring a three-phase supply, or have a drive chosen whose maker allows single-phase input at reduced output.',
+      severity: driveChosen ? 'caution' : 'stop',
+      message: driveChosen
+        ? `Only a drive runs a three-phase motor on single phase; at ${practice.singlePhaseShare.text} of its current, and only where its maker allows it.`
+        : 'A three-phase motor does not start on a single-phase supply.',
+      basis: 'Rotating field needs three phases; derate of the drive: ' + PRACTICE,
+      clear: driveChosen
+        ? 'Confirm single-phase input in the drive’s manual, or bring a three-phase supply.'
+        : 'Bring a three-phase supply, or choose a drive as the way to start: it may take single phase at reduced output.',
       field: 'supply.phases',
     });
   }
@@ -86,10 +110,95 @@ export function supply({ job, given }: Brief, nameplate: NameplateResult): Suppl
     ...(frequency ? { frequency } : {}),
     ...(motorVoltage ? { motorVoltage } : {}),
     ...(shortCircuitPower ? { shortCircuitPower } : {}),
+    ...(source ? { sourceImpedance: source.internalValue } : {}),
+    ...(source?.feederValue ? { feederImpedance: source.feederValue } : {}),
+    ...direct,
+    ...(energyPrice ? { energyPrice } : {}),
   };
-  const source = sourcePower ? `, ${sourcePower.text}` : '';
-  const summary = voltage ? `${voltage.text}${frequency ? ` ${frequency.text}` : ''}${source}` : '';
-  return { values, findings, missing, summary };
+  const strength = given.supply.sourcePower ?? given.supply.faultCurrent;
+  const summary = voltage
+    ? `${voltage.text}${frequency ? ` ${frequency.text}` : ''}${strength ? `, ${strength.text}` : ''}`
+    : '';
+  return { values, findings, missing, summary, source };
+
+  /** What a direct start of the motor would do to this supply; which start is used is decided later. */
+  function directStart(): Pick<SupplyValues, 'directBusDip' | 'directTerminalDip' | 'directFlicker'> {
+    const motor = motorVoltage && referenceMotor(job, nameplate, load, motorVoltage.value);
+    if (!source || !motor) return {};
+    const dip = dipOf(source, {
+      voltage: motor.voltage,
+      current: motor.lockedRotorCurrent,
+      powerFactor: practice.lockedRotorPowerFactor.value,
+      limited: false,
+    });
+    const how = {
+      origin: 'estimated' as const,
+      from: {
+        Z: source.internalValue,
+        Z_f: source.feederValue,
+        I_s: quantity(motor.lockedRotorCurrent, 'current', school, { origin: 'estimated', source: motor.label }),
+        '\\cos\\varphi_s': practice.lockedRotorPowerFactor,
+      },
+      source: 'Phasors of source, feeder, other load and standing motor',
+      note: `Direct start of ${motor.label}.`,
+    };
+    const directBusDip = quantity(dip.bus, 'fraction', school, { ...how, formula: '1 - |V_{bus}| / |V_{before}|' });
+    return {
+      directBusDip,
+      directTerminalDip: quantity(dip.terminals, 'fraction', school, {
+        ...how,
+        formula: '1 - |V_{motor}| / |V_{before}|',
+      }),
+      ...flickerValue(directBusDip),
+    };
+  }
+
+  function flickerValue(dip: Value): Pick<SupplyValues, 'directFlicker'> {
+    const starts = given.supply.startsPerHour;
+    if (!starts) return {};
+    const { shortTerm, longTerm } = flickerOf(dip.value, starts.value);
+    return {
+      directFlicker: quantity(shortTerm, 'count', school, {
+        origin: 'estimated',
+        formula: 'P_{st} = \\left(\\dfrac{z\\,2.3\\,d^{3.2}}{T}\\right)^{1/3.2}',
+        from: { d: dip, z: starts },
+        source: 'IEC 61000-3-3, analytical method (from memory)',
+        note: `Long-term severity ${formatNumber(longTerm, 2)}; limits 1 and 0.65.`,
+      }),
+    };
+  }
+
+  /** Mean of the bands, each by its share of the motor’s hours. */
+  function meanPrice(): Value | undefined {
+    const bands = rows['supply.bands'].flatMap(({ price, share }) => (price && share ? [{ price, share }] : []));
+    const total = bands.reduce((sum, band) => sum + band.share.value, 0);
+    if (bands.length === 0 || total <= 0) return undefined;
+    if (Math.abs(total - 1) > 0.011) {
+      flag({
+        code: 'supply.band-shares',
+        severity: 'caution',
+        message: `The time bands hold ${formatNumber(total * 100)} % of the motor’s hours; the mean price is taken over what is there.`,
+        basis: 'Shares of a whole',
+        clear: 'Let the shares of all bands add up to 100 %.',
+        field: 'supply.bands.0.share',
+      });
+    }
+    return quantity(
+      bands.reduce((sum, { price, share }) => sum + price.value * share.value, 0) / total,
+      'energyPrice',
+      school,
+      {
+        formula: '\\bar c = \\sum_k s_k\\,c_k',
+        from: Object.fromEntries(
+          bands.flatMap(({ price, share }, at) => [
+            [`c_${at + 1}`, price],
+            [`s_${at + 1}`, share],
+          ]),
+        ),
+        source: 'tariff typed in this job',
+      },
+    );
+  }
 
   function checkPlateVoltage(): void {
     const winding = nameplate.values.voltage;

@@ -35,6 +35,8 @@ import pullUpTorqueFile from './data/mg1-pull-up-torque.json' with { type: 'json
 import voltageZonesFile from './data/iec-60034-1-voltage-zones.json' with { type: 'json' };
 import unbalanceDerateFile from './data/mg1-unbalance-derate.json' with { type: 'json' };
 import designNTorquesFile from './data/iec-60034-12-design-n-torques.json' with { type: 'json' };
+import conductorImpedanceFile from './data/nec-ch9-table-9.json' with { type: 'json' };
+import nema250File from './data/nema-250-enclosures.json' with { type: 'json' };
 import { openTable } from './table.ts';
 
 export const ampacity = openTable(ampacityFile);
@@ -73,3 +75,5 @@ export const pullUpTorque = openTable(pullUpTorqueFile);
 export const voltageZones = openTable(voltageZonesFile);
 export const unbalanceDerate = openTable(unbalanceDerateFile);
 export const designNTorques = openTable(designNTorquesFile);
+export const conductorImpedance = openTable(conductorImpedanceFile);
+export const nema250 = openTable(nema250File);

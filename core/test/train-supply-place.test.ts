@@ -1,0 +1,438 @@
+/** Transmission, duty, supply and place against handbook formulas worked beside them. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
+import { complex, lagging } from '../src/complex.ts';
+import { torqueCurve } from '../src/load/torque-curve.ts';
+import { dipOf, type Source } from '../src/supply/source.ts';
+import { flickerOf } from '../src/supply/flicker.ts';
+import { demoCatalogue } from '../../db/demo/catalogue.ts';
+import acceleration from './cases/acceleration-time.json' with { type: 'json' };
+
+const run = (job: JobInput): Solution => solve(emptyJob({ situation: { kind: 'new' }, ...job }), emptyCatalogue);
+const number = (solution: Solution, id: string): number => Number(solution.values[id]?.value);
+const severity = (solution: Solution, code: string) => solution.findings.find((each) => each.code === code)?.severity;
+const LBFT = 1.355_817_948;
+const within = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+
+describe('a train of stages', () => {
+  const belted: JobInput = {
+    school: 'IEC',
+    load: {
+      torque: '600 N·m',
+      speed: '96 r/min',
+      inertia: '40 kg·m²',
+      stages: [
+        { kind: 'V-belt', ratio: '2.5', efficiency: '95 %' },
+        { kind: 'helical gear', ratio: '6', efficiency: '97 %', inertia: '0.3 kg·m²' },
+      ],
+    },
+  };
+
+  it('carries torque, speed and inertia to every shaft', () => {
+    const solution = run(belted);
+    // 600 / (2.5·6·0.95·0.97) = 43.41 N·m at 96·15 = 1440 r/min; J = 0.3/2.5² + 40/15² = 0.2258 kg·m²
+    expect(number(solution, 'load.motorTorque')).toBeCloseTo(43.41, 2);
+    expect((number(solution, 'load.motorSpeed') * 30) / Math.PI).toBeCloseTo(1440, 6);
+    expect(number(solution, 'load.inertia')).toBeCloseTo(0.2258, 4);
+    const middle = solution.details.shafts[1];
+    expect(middle?.torque?.value).toBeCloseTo(600 / (6 * 0.97), 6);
+    expect(((middle?.speed?.value ?? 0) * 30) / Math.PI).toBeCloseTo(576, 6);
+  });
+
+  it('takes a torque typed inside the train, and a ratio from two speeds', () => {
+    const { torque: _, ...load } = belted.load ?? {};
+    const stages = [
+      { kind: 'V-belt', ratio: '2.5', efficiency: '95 %' },
+      { kind: 'helical gear', speed: '576 r/min', efficiency: '97 %', torque: '100 N·m' },
+    ] as const;
+    const solution = run({ ...belted, load: { ...load, stages: [...stages] } });
+    expect(number(solution, 'load.torque')).toBeCloseTo(100 * 6 * 0.97, 6);
+    expect(number(solution, 'load.motorTorque')).toBeCloseTo(100 / (2.5 * 0.95), 6);
+    expect(number(solution, 'load.ratio')).toBeCloseTo(15, 9);
+  });
+
+  it('says so where two readings would create power, and asks for a missing ratio', () => {
+    const stages = [{ kind: 'helical gear', ratio: '10', torque: '20 N·m' }] as const;
+    const impossible = run({ school: 'IEC', load: { torque: '250 N·m', speed: '145', stages: [...stages] } });
+    expect(severity(impossible, 'load.train-creates-power')).toBe('stop');
+    const lacking = run({ load: { torque: '20', speed: '100', stages: [{ kind: 'worm gear' }] } });
+    expect(lacking.missing.map((each) => each.field)).toContain('load.stages.0.ratio');
+  });
+
+  it('conserves torque through any train: what goes in less the losses comes out', () => {
+    const stage = fc.record({ ratio: within(0.2, 20), efficiency: within(0.3, 1) });
+    fc.assert(
+      fc.property(fc.array(stage, { minLength: 1, maxLength: 6 }), within(1, 5000), (stages, torque) => {
+        const total = stages.reduce((all, each) => all * each.ratio, 1);
+        const speed = 1450 / total;
+        if (speed < 1 || speed > 9000) return;
+        const solution = run({
+          school: 'IEC',
+          load: {
+            torque: `${torque} N·m`,
+            speed: `${speed} r/min`,
+            stages: stages.map(({ ratio, efficiency }) => ({
+              kind: 'helical gear',
+              ratio: String(ratio),
+              efficiency: `${efficiency * 100} %`,
+            })),
+          },
+        });
+        const { shafts } = solution.details;
+        for (const [at, { ratio, efficiency }] of stages.entries()) {
+          const input = (shafts[at]?.torque?.value ?? 0) * (shafts[at]?.speed?.value ?? 0);
+          const output = (shafts[at + 1]?.torque?.value ?? 0) * (shafts[at + 1]?.speed?.value ?? 0);
+          expect(output / input).toBeCloseTo(efficiency, 9);
+          expect(output).toBeLessThanOrEqual(input * (1 + 1e-9));
+          expect((shafts[at]?.speed?.value ?? 0) / (shafts[at + 1]?.speed?.value ?? 1)).toBeCloseTo(ratio, 9);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it(acceleration.published, () => {
+    const { inputs, answers, recomputed } = acceleration;
+    const load = {
+      way: 'centrifuge' as const,
+      inertia: `${inputs.load_and_rotor_wk2} lb·ft²`,
+      speed: `${inputs.speed_change} rpm`,
+      runUpTime: `${recomputed.acceleration_time} s`,
+    };
+    const torque = number(run({ load }), 'load.torque');
+    expect(torque / LBFT / inputs.mean_accelerating_torque).toBeCloseTo(1, 4);
+    expect(answers.acceleration_time / recomputed.acceleration_time).toBeCloseTo(1, 2);
+  });
+
+  it('overhung load of a 15 hp motor on a 6 in V-belt sheave: 2·43.8·12/6·1.5 = 263 lbf', () => {
+    // 126 000·hp·1.5/(n·D) of gear handbooks is the same relation: 126 000·15·1.5/(1800·6) = 262.5
+    const solution = run({
+      load: {
+        torque: '43.77',
+        speed: '1800',
+        stages: [{ kind: 'V-belt', ratio: '1', efficiency: '100 %' }],
+        sheave: '6 in',
+      },
+    });
+    expect(number(solution, 'load.sideLoad') / 4.448_222).toBeCloseTo(262.6, 0);
+  });
+});
+
+describe('machines added', () => {
+  it.each<[string, JobInput['load'], number]>([
+    // Adiabatic: 3.5·101.325 kPa·0.5 m³/s·((801.325/101.325)^0.2857 − 1)/0.75 = 190.5 kW
+    [
+      'screw compressor',
+      { way: 'screw compressor', flow: '0.5 m³/s', pressure: '7 bar', machineEfficiency: '75 %' },
+      190_490,
+    ],
+    // Bond: 10·13·(1/√10 000 − 1/√100 000) = 0.889 kWh/t at 100 t/h = 88.9 kW
+    [
+      'crusher',
+      { way: 'crusher', massFlow: '100 t/h', workIndex: '13 kWh/t', feedSize: '100 mm', productSize: '10 mm' },
+      88_890,
+    ],
+    // 12 kJ · 40/60 / 0.8 = 10 kW
+    ['press', { way: 'press', strokeEnergy: '12 kJ', strokesPerMinute: '40', machineEfficiency: '80 %' }, 10_000],
+  ])('%s', (_, load, watts) => {
+    const solution = run({ school: 'IEC', load: { speed: '1450 r/min', ...load } });
+    expect(number(solution, 'load.motorPower') / watts).toBeCloseTo(1, 3);
+  });
+
+  it('a table of points is read between them, in the units typed', () => {
+    const solution = run({
+      load: {
+        way: 'curve',
+        speed: '900 rpm',
+        curve: [
+          { speed: '0', torque: '30 lb·ft' },
+          { speed: '600 rpm', torque: '10 lb·ft' },
+          { speed: '1200 rpm', torque: '40 lb·ft' },
+        ],
+      },
+    });
+    expect(number(solution, 'load.torque') / LBFT).toBeCloseTo(25, 6);
+    expect(solution.details.loadCurve?.torques.length).toBe(3);
+  });
+
+  it('a fan set to constant torque is told', () => {
+    const load = {
+      way: 'fan',
+      flow: '10000 cfm',
+      pressure: '4 inH2O',
+      machineEfficiency: '65 %',
+      speed: '1780',
+    } as const;
+    expect(severity(run({ load }), 'load.torque-kind')).toBe('caution');
+    expect(severity(run({ load: { ...load, torqueKind: 'variable' } }), 'load.torque-kind')).toBeUndefined();
+  });
+
+  it('curves start at breakaway and pass the running point, whatever the machine', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('constant', 'variable'),
+        within(0, 0.9),
+        within(0, 2),
+        (torqueKind, staticShare, breakaway) => {
+          const { load } = emptyJob({ load: { torqueKind: torqueKind as 'constant' | 'variable' } });
+          const { speeds, torques } = torqueCurve({ load, torque: 80, speed: 150, breakaway, staticShare, table: [] });
+          expect(torques[0]).toBeCloseTo(80 * breakaway, 6);
+          expect(torques[speeds.findIndex((speed) => Math.abs(speed - 150) < 1e-9)]).toBeCloseTo(80, 6);
+          for (const torque of torques) expect(torque).toBeGreaterThanOrEqual(0);
+        },
+      ),
+    );
+  });
+});
+
+describe('duty cycle', () => {
+  const cycle = (...rows: readonly [string, string, boolean?][]): JobInput => ({
+    school: 'IEC',
+    load: {
+      way: 'duty',
+      speed: '1450 r/min',
+      duty: rows.map(([torque, time, standing]) => ({ torque, time, standing: standing ?? false })),
+    },
+  });
+
+  it('RMS by hand: 100 N·m 6 s, 50 N·m 10 s, standing 9 s with a third of the cooling', () => {
+    // √((100²·6 + 50²·10)/(16 + 9/3)) = √(85 000/19) = 66.89 N·m
+    const solution = run(cycle(['100 N·m', '6 s'], ['50 N·m', '10 s'], ['', '9 s', true]));
+    expect(number(solution, 'load.torque')).toBeCloseTo(66.886, 3);
+    expect(number(solution, 'load.peakTorque')).toBe(100);
+    expect(number(solution, 'load.dutyCycle')).toBe(25);
+  });
+
+  it('the peak decides the size where heat alone would stall, and a kept motor is stopped by it', () => {
+    // RMS 40 N·m would be 6.07 kW, so 7.5; but 300 N·m against 2.0·T_n·0.81 needs 185 N·m, 28 kW, so 30 kW
+    const rows = [
+      ['300 N·m', '1 s'],
+      ['5 N·m', '55 s'],
+    ] as const;
+    const solution = run(cycle(...rows));
+    expect(number(solution, 'load.standardPower')).toBe(30_000);
+    const kept = run({
+      ...cycle(...rows),
+      situation: { kind: 'starter' },
+      nameplate: {
+        power: '7.5 kW',
+        voltages: '400',
+        frequency: '50',
+        speed: '1450',
+        currents: '15',
+        powerFactor: '0.83',
+      },
+    });
+    expect(severity(kept, 'load.peak-stalls')).toBe('stop');
+  });
+
+  it('RMS lies between the mean and the peak while running', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(within(1, 500), within(1, 100)), { minLength: 1, maxLength: 20 }), (rows) => {
+        const solution = run(cycle(...rows.map(([torque, time]): [string, string] => [`${torque} N·m`, `${time} s`])));
+        const time = rows.reduce((sum, [, each]) => sum + each, 0);
+        const mean = rows.reduce((sum, [torque, each]) => sum + torque * each, 0) / time;
+        const rms = number(solution, 'load.torque');
+        expect(rms).toBeGreaterThanOrEqual(mean * (1 - 1e-9));
+        expect(rms).toBeLessThanOrEqual(Math.max(...rows.map(([torque]) => torque)) * (1 + 1e-9));
+      }),
+      { numRuns: 50 },
+    );
+  });
+});
+
+describe('poles and sizes side by side', () => {
+  const solution = solve(
+    emptyJob({
+      situation: { kind: 'new' },
+      load: { torque: '300 lb·ft', speed: '290 rpm', ratio: '6.1' },
+      supply: { frequency: '60', voltage: '480' },
+    }),
+    demoCatalogue(),
+  );
+  it('more poles give more torque, a lower ratio and a larger frame', () => {
+    const { poles } = solution.details;
+    expect(poles.map((each) => each.poles)).toEqual([2, 4, 6, 8]);
+    for (const [at, each] of poles.entries()) {
+      const faster = poles[at - 1];
+      if (!faster) continue;
+      expect(each.torque).toBeGreaterThan(faster.torque);
+      expect(each.ratioNeeded).toBeLessThan(faster.ratioNeeded);
+    }
+    expect(poles.find((each) => each.chosen)?.poles).toBe(4);
+    expect(poles.find((each) => each.poles === 4)?.cost).toBe(1);
+  });
+  it('a larger size runs at a lower power factor', () => {
+    const { sizes } = solution.details;
+    expect(sizes.find((each) => each.chosen)?.loadShare).toBeGreaterThan(0.7);
+    for (const [at, each] of sizes.entries())
+      if (at > 0) expect(each.powerFactor).toBeLessThan(sizes[at - 1]?.powerFactor ?? 0);
+  });
+});
+
+describe('dip by phasors', () => {
+  const source = (size: number, feeder = complex(0)): Source => ({
+    voltage: 480,
+    internal: lagging(size, 1 / Math.sqrt(26)),
+    feeder,
+    other: undefined,
+    internalValue: undefined as never,
+    feederValue: undefined,
+  });
+  const start = { voltage: 460, current: 700, powerFactor: 0.3, limited: false };
+
+  it('by hand: 1500 kVA of 5.75 % at X/R 5 and 700 A at cos φ 0.3', () => {
+    // Z = 0.008832 (0.001732 + j0.008661); motor 460/√3/700 = 0.37941 (0.11382 + j0.36193); sum |0.11555 + j0.37059| = 0.38819
+    const dip = dipOf(source((0.0575 * 480 ** 2) / 1.5e6), start);
+    expect(dip.bus).toBeCloseTo(1 - 0.37941 / 0.38819, 4);
+    expect(dip.terminals).toBeCloseTo(dip.bus, 12);
+  });
+
+  it('a generator feeding pure reactance is the classic X′d/(X′d + X)', () => {
+    const generator = { ...source(0), internal: complex(0, 0.092) };
+    expect(dipOf(generator, { ...start, powerFactor: 0 }).bus).toBeCloseTo(
+      0.092 / (0.092 + 460 / Math.sqrt(3) / 700),
+      9,
+    );
+  });
+
+  it('never falls with a weaker source or a longer feeder, and a limited start keeps its current', () => {
+    fc.assert(
+      fc.property(
+        within(1e-4, 0.2),
+        within(1.01, 5),
+        within(0.001, 0.3),
+        within(0.05, 0.9),
+        (size, factor, feeder, powerFactor) => {
+          const at = (z: number, f: number) => dipOf(source(z, lagging(f, 0.7)), { ...start, powerFactor });
+          expect(at(size * factor, feeder).bus).toBeGreaterThan(at(size, feeder).bus);
+          expect(at(size, feeder * factor).terminals).toBeGreaterThan(at(size, feeder).terminals);
+          expect(at(size, feeder).terminals).toBeGreaterThanOrEqual(at(size, feeder).bus - 1e-12);
+          const held = dipOf(source(0.01), { ...start, current: 200, limited: true });
+          expect(held.current).toBeCloseTo(200, 6);
+        },
+      ),
+    );
+  });
+
+  it('in a job: feeder and other load count, limits refuse, single phase leaves a drive', () => {
+    const job: JobInput = {
+      situation: { kind: 'starter' },
+      nameplate: { power: '60 hp', voltages: '460', currents: '68.5', frequency: '60', speed: '1780', codeLetter: 'G' },
+      load: { torque: '100 lb·ft', torqueKind: 'variable' },
+      supply: { voltage: '480', frequency: '60', sourcePower: '500 kVA', sourceImpedance: '5 %' },
+    };
+    const far = {
+      ...job,
+      supply: { ...job.supply, feederLength: '400 ft', feederSize: '2' as const, otherLoad: '200 kVA' },
+    };
+    expect(number(run(far), 'supply.directTerminalDip')).toBeGreaterThan(
+      number(run(job), 'supply.directTerminalDip') + 0.02,
+    );
+    const utility = run({ ...job, supply: { ...job.supply, directPowerLimit: '10 hp' } });
+    expect(utility.details.starting[0]?.failures.join()).toContain('may not start direct');
+    const fault = run({
+      ...job,
+      supply: { voltage: '480', frequency: '60', source: 'fault level', faultCurrent: '12 kA' },
+    });
+    expect(number(fault, 'supply.shortCircuitPower')).toBeCloseTo(Math.sqrt(3) * 480 * 12_000, 3);
+    const single = (method: 'auto' | 'drive') =>
+      run({ ...job, supply: { ...job.supply, phases: '1' }, starting: { method } });
+    expect(severity(single('auto'), 'supply.single-phase')).toBe('stop');
+    expect(severity(single('drive'), 'supply.single-phase')).toBe('caution');
+  });
+
+  it('flicker: one 4 % step in ten minutes is P_st = (2.3·4^3.2/600)^(1/3.2) = 0.703', () => {
+    expect(flickerOf(0.04, 6).shortTerm).toBeCloseTo(((2.3 * 4 ** 3.2) / 600) ** (1 / 3.2), 9);
+    expect(flickerOf(0.04, 6).shortTerm).toBeCloseTo(0.703, 2);
+  });
+
+  it('a tariff in bands gives the mean price and its demand', () => {
+    const bands = [
+      { name: 'day', price: '0.20 per kWh', share: '40 %' },
+      { name: 'night', price: '0.10 per kWh', share: '60 %' },
+    ];
+    expect(number(run({ supply: { bands } }), 'supply.energyPrice') * 3.6e6).toBeCloseTo(0.14, 9);
+    expect(severity(run({ supply: { bands: bands.slice(0, 1) } }), 'supply.band-shares')).toBe('caution');
+  });
+});
+
+describe('place', () => {
+  const derate = (place: JobInput['place']): number => number(run({ place }), 'place.motorDerate');
+  it('MG 1 14.4: full power at 40 °C to 3300 ft, and at 30 °C to 6600 ft', () => {
+    expect(derate({ ambient: '40 °C', altitude: '3280 ft' })).toBe(1);
+    expect(derate({ ambient: '30 °C', altitude: '6560 ft' })).toBeGreaterThan(0.985);
+    expect(derate({ ambient: '40 °C', altitude: '6560 ft' })).toBeLessThan(0.95);
+  });
+
+  it('heat and height never give power back', () => {
+    const celsius = within(-20, 75);
+    const metres = within(0, 5000);
+    fc.assert(
+      fc.property(celsius, celsius, metres, metres, (a, b, low, high) => {
+        const at = (ambient: number, altitude: number) =>
+          derate({ ambient: `${ambient} °C`, altitude: `${altitude} m` });
+        expect(at(Math.max(a, b), low)).toBeLessThanOrEqual(at(Math.min(a, b), low) + 1e-12);
+        expect(at(a, Math.max(low, high))).toBeLessThanOrEqual(at(a, Math.min(low, high)) + 1e-12);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('cabinet by hand: 1.8 × 0.8 × 0.4 m passes 5.5·3.2·(40 − 25) = 264 W, the rest needs air', () => {
+    const solution = run({
+      school: 'IEC',
+      load: { torque: '250 N·m', speed: '1470' },
+      place: {
+        ambient: '25 °C',
+        cabinet: true,
+        dust: 'dirty',
+        cabinetHeight: '1800',
+        cabinetWidth: '800',
+        cabinetDepth: '400',
+        otherHeat: '100 W',
+      },
+    });
+    expect(number(solution, 'place.cabinetWalls')).toBeCloseTo(5.5 * (1.44 + 1.44 + 0.32) * 15, 6);
+    const left = number(solution, 'place.cabinetLosses') - number(solution, 'place.cabinetWalls');
+    expect(number(solution, 'place.cabinetAir')).toBeCloseTo(left / (1.2 * 1005 * 15), 6);
+    const hot = run({
+      load: { torque: '250', speed: '1770' },
+      place: { ambient: '45 °C', cabinet: true, cabinetHeight: '72', cabinetWidth: '32', cabinetDepth: '16' },
+    });
+    expect(severity(hot, 'place.cabinet-cannot-cool')).toBe('stop');
+  });
+
+  it('every enclosure has a verdict and a reason; explosion protection is never chosen', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('dry', 'drip', 'hose', 'washdown', 'submerged'),
+        fc.constantFrom('clean', 'dirty', 'fibrous', 'conductive', 'combustible'),
+        fc.constantFrom('none', 'humid', 'salt', 'chemical'),
+        fc.boolean(),
+        (water, dust, corrosion, airStream) => {
+          const { details } = run({ place: { water, dust, corrosion, airStream } as JobInput['place'] });
+          for (const each of details.enclosures) expect(each.why).not.toBe('');
+          expect(details.enclosures.find((each) => each.code === 'TEXP')?.verdict).toBe('ruled out');
+        },
+      ),
+    );
+  });
+});
+
+describe('rules of thumb', () => {
+  it('the job’s own setting wins over the site’s, and both are told apart', () => {
+    const job: JobInput = {
+      load: { torque: '72', speed: '1768' },
+      sitePractice: { sizeMargin: '10 %', busDip: '3 %' },
+      practice: { sizeMargin: '25 %' },
+    };
+    const rules = Object.fromEntries(run(job).details.rules.map((rule) => [rule.name, rule]));
+    expect(rules['sizeMargin']).toMatchObject({ from: 'job', text: '25.0\u00a0%' });
+    expect(rules['runningDip']?.from).toBe('default');
+    expect(rules['wallTransfer']).toBeUndefined();
+    const wrong = run({ practice: { sizeMargin: '-5 %' } });
+    expect(wrong.fields['practice.sizeMargin']?.error).toContain('outside');
+  });
+});
