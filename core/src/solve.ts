@@ -64,6 +64,8 @@ export interface Details {
   readonly duty: LoadResult['duty'];
   readonly sizes: LoadResult['sizes'];
   readonly poles: readonly PoleChoice[];
+  /** N·m at the driven shaft for one ampere of the motor’s line current, for logs of current; good above half load. */
+  readonly torquePerAmpere: number | undefined;
   readonly enclosures: PlaceResult['verdicts'];
   readonly rules: readonly UsedRule[];
   readonly profile: readonly ProfilePoint[];
@@ -180,6 +182,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
         brief.practice.sizeMargin.value,
         catalogue,
       ),
+      torquePerAmpere: torquePerAmpere(nameplateResult, loadResult),
       enclosures: placeResult.verdicts,
       rules: rules.used(),
       profile: profileResult.points,
@@ -191,6 +194,12 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
       chosenDrive: pickResult.chosenDrive,
     },
   };
+}
+
+/** Torque is taken in proportion to current (US DOE fact sheet on motor load, recalled from memory). */
+function torquePerAmpere({ values: plate }: NameplateResult, { values: load }: LoadResult): number | undefined {
+  if (!plate.ratedTorque || !plate.ratedCurrent || !load.ratio) return undefined;
+  return (plate.ratedTorque.value / plate.ratedCurrent.value) * load.ratio.value * load.transmissionEfficiency.value;
 }
 
 function outlinesOf(school: Job['school'], { outline }: NameplateResult, { chosenMotor }: PickResult): Outlines {

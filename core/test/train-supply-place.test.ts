@@ -41,7 +41,7 @@ describe('a train of stages', () => {
   });
 
   it('takes a torque typed inside the train, and a ratio from two speeds', () => {
-    const { torque: _, ...load } = belted.load ?? {};
+    const load = { ...belted.load, torque: undefined };
     const stages = [
       { kind: 'V-belt', ratio: '2.5', efficiency: '95 %' },
       { kind: 'helical gear', speed: '576 r/min', efficiency: '97 %', torque: '100 N·m' },
@@ -175,7 +175,7 @@ describe('machines added', () => {
         within(0, 0.9),
         within(0, 2),
         (torqueKind, staticShare, breakaway) => {
-          const { load } = emptyJob({ load: { torqueKind: torqueKind as 'constant' | 'variable' } });
+          const { load } = emptyJob({ load: { torqueKind: torqueKind } });
           const { speeds, torques } = torqueCurve({ load, torque: 80, speed: 150, breakaway, staticShare, table: [] });
           expect(torques[0]).toBeCloseTo(80 * breakaway, 6);
           expect(torques[speeds.findIndex((speed) => Math.abs(speed - 150) < 1e-9)]).toBeCloseTo(80, 6);
@@ -187,7 +187,7 @@ describe('machines added', () => {
 });
 
 describe('duty cycle', () => {
-  const cycle = (...rows: readonly [string, string, boolean?][]): JobInput => ({
+  const cycle = (...rows: readonly (readonly [string, string, boolean?])[]): JobInput => ({
     school: 'IEC',
     load: {
       way: 'duty',
@@ -412,7 +412,7 @@ describe('place', () => {
         fc.constantFrom('none', 'humid', 'salt', 'chemical'),
         fc.boolean(),
         (water, dust, corrosion, airStream) => {
-          const { details } = run({ place: { water, dust, corrosion, airStream } as JobInput['place'] });
+          const { details } = run({ place: { water, dust, corrosion, airStream } });
           for (const each of details.enclosures) expect(each.why).not.toBe('');
           expect(details.enclosures.find((each) => each.code === 'TEXP')?.verdict).toBe('ruled out');
         },

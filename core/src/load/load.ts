@@ -271,7 +271,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
   }
 
   function standardSize(): Value | undefined {
-    if (!motorPower || !motorSpeed) {
+    if (!motorPower) {
       const plate = nameplate.values.power;
       if (!plate || job.situation.kind === 'new') return undefined;
       return quantity(plate.value, 'power', school, {

@@ -100,7 +100,7 @@ function compressorTorque(setting: Setting): Value | undefined {
     ((inlet * flow.value) / exponent) * (((inlet + pressure.value) / inlet) ** exponent - 1);
   return fromPower(
     setting,
-    watts && machineEfficiency && watts / machineEfficiency.value,
+    watts && watts / machineEfficiency.value,
     'P = \\dfrac{\\kappa}{\\kappa-1}\\,\\dfrac{p_1 Q}{\\eta}\\left[\\left(\\dfrac{p_1 + \\Delta p}{p_1}\\right)^{\\frac{\\kappa-1}{\\kappa}} - 1\\right]',
     { Q: flow, '\\Delta p': pressure, '\\eta': machineEfficiency, p_1: suctionPressure },
     'adiabatic compression of air, handbook formula',

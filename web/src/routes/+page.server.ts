@@ -1,7 +1,8 @@
 import { emptyJob, issuesOf, jobSchema } from '@pilgrim/core';
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { createJob, findItems, listJobs, listSites } from '$lib/server/jobs';
+import { createJob, findItems, listJobs } from '$lib/server/jobs';
+import { findSite, listSites } from '$lib/server/sites';
 import type { Actions, PageServerLoad } from './$types';
 
 const MIN_SEARCH = 2;
@@ -34,8 +35,10 @@ export const actions: Actions = {
     const parsed = newJobSchema.safeParse(form);
     if (!parsed.success) return fail(422, { form, issues: issuesOf(parsed.error), imported: undefined });
     const { tag, title, site, kind } = parsed.data;
-    const known = (await listSites()).find((each) => each.name === site);
-    const defaults = known ? { school: known.school, paper: known.paper, currency: known.currency } : {};
+    const known = await findSite(site);
+    const defaults = known
+      ? { school: known.school, paper: known.paper, currency: known.currency, sitePractice: known.practice }
+      : {};
     const id = await createJob(emptyJob({ tag, title, site, situation: { kind }, ...defaults }));
     redirect(303, `/jobs/${id}/${kind === 'new' ? 'load' : 'nameplate'}`);
   },

@@ -3,9 +3,16 @@
   import type { FieldHost } from '$lib/job/field-host';
   import type { FieldDefinition } from '$lib/job/sheets';
 
-  let { field, store, hydrated }: { field: FieldDefinition; store: FieldHost; hydrated: boolean } = $props();
+  interface Props {
+    field: FieldDefinition;
+    store: FieldHost;
+    hydrated: boolean;
+    /** Sets the ids apart where a field stands on a page twice. */
+    prefix?: string;
+  }
+  let { field, store, hydrated, prefix = 'field' }: Props = $props();
 
-  const id = $derived(`field-${field.path.replaceAll('.', '-')}`);
+  const id = $derived(`${prefix}-${field.path.replaceAll('.', '-')}`);
   const echo = $derived(store.echo(field.path));
   const error = $derived(echo?.error);
   const said = $derived(error ? `${id}-error` : undefined);
@@ -51,6 +58,7 @@
           maxlength={200}
           placeholder={field.placeholder}
           class={`${look} ${echo?.other ? 'pe-28' : ''}`}
+          aria-label={field.said}
           aria-invalid={error ? true : undefined}
           aria-describedby={said}
           bind:value={getText, setText}

@@ -2,11 +2,13 @@
   import type { Snippet } from 'svelte';
   import ThemeButton from './ThemeButton.svelte';
 
-  let { current, hydrated, children }: { current: 'jobs' | 'motors'; hydrated: boolean; children?: Snippet } = $props();
+  let { current, hydrated, children }: { current: 'jobs' | 'motors' | 'sites'; hydrated: boolean; children?: Snippet } =
+    $props();
 
   const places = [
     ['jobs', '/', 'Jobs'],
     ['motors', '/motors', 'Motors'],
+    ['sites', '/sites', 'Sites'],
   ] as const;
 </script>
 

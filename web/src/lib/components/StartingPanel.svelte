@@ -14,7 +14,8 @@
         <th scope="col" class="px-4 py-1.5 font-normal">Way</th>
         <th scope="col" class="px-2 text-right font-normal">Line current</th>
         <th scope="col" class="px-2 text-right font-normal">Torque, of rated</th>
-        <th scope="col" class="px-2 text-right font-normal">Dip</th>
+        <th scope="col" class="px-2 text-right font-normal">Dip at bus</th>
+        <th scope="col" class="px-2 text-right font-normal">at motor</th>
         <th scope="col" class="px-4 font-normal">Verdict</th>
       </tr>
     </thead>
@@ -27,6 +28,7 @@
           <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.current}</td>
           <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.torque}</td>
           <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.dip}</td>
+          <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.terminalDip}</td>
           <td class="px-4 py-2">
             {#if way.passes}<span class="text-good">✓ passes what is known</span>
             {:else}<span class="text-stop">✕ {way.failures.join('; ')}</span>{/if}

@@ -18,6 +18,8 @@ interface Kept {
   readonly document: Job;
 }
 
+type Row = Readonly<Record<string, string | number | boolean>>;
+
 const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 const SAVE_AFTER = 700;
 const RETRY_AFTER = [1000, 2000, 4000, 8000, 15_000];
@@ -99,16 +101,33 @@ export class JobStore implements FieldHost {
     this.#changed();
   }
 
-  addPoint(): void {
+  /** Rows of a list in the document, such as `load.duty`. */
+  rowCount(path: string): number {
+    return this.#rows(path).length;
+  }
+
+  addRow(path: string, row: Row): void {
     this.#remember('');
-    this.document.profile.points.push({ flow: '', hours: '' });
+    this.#rows(path).push(row);
     this.#changed();
   }
 
-  removePoint(index: number): void {
+  removeRow(path: string, index: number): void {
     this.#remember('');
-    this.document.profile.points.splice(index, 1);
+    this.#rows(path).splice(index, 1);
     this.#changed();
+  }
+
+  /** Puts a whole list in place of the old one, with further fields, as one step to undo. */
+  setRows(path: string, rows: readonly Row[], values: Readonly<Record<string, FieldValue>> = {}): void {
+    this.#remember('');
+    write(this.document, path, [...rows]);
+    for (const [place, value] of Object.entries(values)) write(this.document, place, value);
+    this.#changed();
+  }
+
+  #rows(path: string): Row[] {
+    return read(this.document, path) as Row[];
   }
 
   undo(): void {

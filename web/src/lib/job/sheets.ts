@@ -1,4 +1,7 @@
 import type { Job } from '@pilgrim/core';
+import { feederSizes } from '@pilgrim/core/job';
+import { formatQuantity } from '@pilgrim/core/quantity/format';
+import { practiceNames, ruleOf } from '@pilgrim/core/practice';
 import { stageNames, type StageName } from '@pilgrim/core/stage-names';
 import { stageTitles } from '@pilgrim/core/value-labels';
 
@@ -18,6 +21,8 @@ export interface FieldDefinition {
   /** Fields of one group fold away together under this title. */
   readonly group?: string;
   readonly show?: (job: Job) => boolean;
+  /** Fuller name for screen readers, where the label alone would be ambiguous. */
+  readonly said?: string;
 }
 
 const text = (path: string, label: string, placeholder = ''): FieldDefinition => ({
@@ -60,6 +65,36 @@ const replacing = (job: Job): boolean => job.situation.kind === 'replace';
 const buying = (job: Job): boolean => job.situation.kind === 'replace' || job.situation.kind === 'new';
 const starting = (job: Job): boolean => job.situation.kind !== 'energy';
 const unreadable = (job: Job): boolean => job.nameplate.unreadable;
+
+export const transmissionOptions: readonly Option[] = named(
+  'coupling',
+  'V-belt',
+  'synchronous belt',
+  'chain',
+  'helical gear',
+  'bevel gear',
+  'worm gear',
+);
+const feederOptions: readonly Option[] = feederSizes.map((size) => ({
+  value: size,
+  name: size.endsWith('mm²') ? size : Number(size) >= 250 ? `${size} kcmil` : `${size} AWG`,
+}));
+const listed = (job: Job): boolean => job.load.stages.length > 0;
+const belted = ({ load }: Job): boolean => load.stages.length > 0 && load.stages[0]?.kind !== 'coupling';
+
+/** The rules of thumb a stage uses, as fields; empty means the site's or the usual value. */
+const rulesOf = (stage: StageName): FieldDefinition[] =>
+  practiceNames
+    .filter((name) => ruleOf(name).stage === stage)
+    .map((name) => ({
+      ...text(
+        `practice.${name}`,
+        ruleOf(name).title,
+        formatQuantity(ruleOf(name).value, ruleOf(name).dimension, 'IEC'),
+      ),
+      group: 'Rules of thumb, usual values shown',
+      wide: true,
+    }));
 
 interface SheetDefinition {
   readonly lead: string;
@@ -171,6 +206,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         when(check('situation.onDrive', 'It ran on a variable-frequency drive'), replacing),
         when(check('situation.explained', 'The cause was found and removed, outside this list'), replacing),
       ),
+      ...rulesOf('situation'),
       text('site', 'Site', ''),
       select('school', 'Rules and units', [
         { value: 'NEMA', name: 'NEMA/NEC, 60 Hz' },
@@ -207,18 +243,53 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         { value: 'conveyor', name: 'Conveyor: mass, friction, slope' },
         { value: 'hoist', name: 'Hoist: mass and speed' },
         { value: 'mixer', name: 'Mixer: impeller and power number' },
+        { value: 'screw compressor', name: 'Screw compressor: air and pressure' },
+        { value: 'piston compressor', name: 'Piston compressor: air and pressure' },
+        { value: 'crusher', name: 'Crusher or mill: throughput and sizes' },
+        { value: 'centrifuge', name: 'Centrifuge: inertia and run-up time' },
+        { value: 'press', name: 'Flywheel press: energy and strokes' },
+        { value: 'curve', name: 'Torque–speed table' },
+        { value: 'duty', name: 'Duty cycle of torques' },
       ]),
       ...loadFields(
         [text('load.torque', 'Torque at the driven shaft', '72 lb·ft or 98 N·m'), 'torque'],
+        [text('load.torque', 'Running torque besides', '12 N·m'), 'centrifuge'],
         [text('load.force', 'Force', '40 lbf or 180 N'), 'force'],
         [text('load.radius', 'Radius', '14 in or 350 mm'), 'force'],
         [text('load.inputPower', 'Power into the motor', '18.5 kW'), 'input power'],
         [text('load.runningCurrent', 'Running current', '29 A'), 'current'],
         [text('load.runningSpeed', 'Running speed', '1778 rpm'), 'slip'],
         [text('load.runningVoltage', 'Voltage then', '468 V'), 'current', 'slip'],
-        [text('load.flow', 'Flow', '850 gpm, 190 m³/h, 12000 cfm'), 'fan', 'pump', 'displacement pump'],
-        [text('load.pressure', 'Pressure', '6 inH2O, 40 psi, 3 bar'), 'fan', 'displacement pump'],
+        [
+          text('load.flow', 'Flow', '850 gpm, 190 m³/h, 12000 cfm'),
+          'fan',
+          'pump',
+          'displacement pump',
+          'screw compressor',
+          'piston compressor',
+        ],
+        [
+          text('load.pressure', 'Pressure', '6 inH2O, 40 psi, 3 bar'),
+          'fan',
+          'displacement pump',
+          'screw compressor',
+          'piston compressor',
+        ],
+        [
+          text('load.suctionPressure', 'Suction pressure, absolute', '101.3 kPa'),
+          'screw compressor',
+          'piston compressor',
+        ],
         [text('load.head', 'Total head', '95 ft or 29 m'), 'pump'],
+        [text('load.staticHead', 'of it static', '21 ft or 6.4 m'), 'pump'],
+        [text('load.massFlow', 'Throughput', '40 t/h'), 'crusher'],
+        [text('load.workIndex', 'Work index', '12 kWh/t'), 'crusher'],
+        [text('load.feedSize', 'Feed, 80 % pass', '80 mm'), 'crusher'],
+        [text('load.productSize', 'Product, 80 % pass', '12 mm'), 'crusher'],
+        [text('load.inertia', 'Inertia, driven shaft', '12 kg·m²'), 'centrifuge'],
+        [text('load.runUpTime', 'Up to speed in', '45 s'), 'centrifuge'],
+        [text('load.strokeEnergy', 'Energy of a stroke', '12 kJ'), 'press'],
+        [text('load.strokesPerMinute', 'Strokes a minute', '40'), 'press'],
         [text('load.movedMass', 'Mass moved', '2400 kg or 5300 lb'), 'conveyor', 'hoist'],
         [text('load.linearSpeed', 'Speed of belt or rope', '0.5 m/s or 100 ft/min'), 'conveyor', 'hoist'],
         [text('load.friction', 'Coefficient of friction', '0.03 on rollers'), 'conveyor'],
@@ -232,12 +303,29 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
           'pump',
           'displacement pump',
           'hoist',
+          'screw compressor',
+          'piston compressor',
+          'press',
         ],
       ),
       text('load.speed', 'Speed of the driven shaft', '1750 rpm'),
-      text('load.ratio', 'Ratio motor : load', '1'),
-      text('load.transmissionEfficiency', 'Transmission efficiency', '96 %'),
-      text('load.breakaway', 'Breakaway, share of running', '120 %'),
+      when(text('load.ratio', 'Ratio motor : load', '1'), (job) => !listed(job)),
+      when(text('load.transmissionEfficiency', 'Transmission efficiency', '96 %'), (job) => !listed(job)),
+      when(
+        text('load.inertia', 'Inertia, driven shaft', '9.2 lb·ft²'),
+        (job) => job.load.way !== 'centrifuge' && !listed(job),
+      ),
+      when(text('load.sheave', 'Motor sheave, pitch diameter', '8 in or 200 mm'), belted),
+      text('load.breakaway', 'Breakaway, of running', '120 %'),
+      select('load.shock', 'Runs', named('uniform', 'moderate', 'heavy')),
+      text('practice.sizeMargin', 'Margin over the load', '0 %'),
+      ...grouped(
+        'Overloads now and then',
+        text('load.overloadTorque', 'Torque, of running', '160 %'),
+        text('load.overloadTime', 'For', '8 s'),
+        text('load.overloadsPerHour', 'Times an hour', '6'),
+      ),
+      ...rulesOf('load').filter((field) => field.path !== 'practice.sizeMargin'),
     ],
   },
   supply: {
@@ -249,11 +337,42 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         { value: '3', name: 'Three' },
         { value: '1', name: 'Single' },
       ]),
-      select('supply.source', 'Source', named('transformer', 'generator')),
-      text('supply.sourcePower', 'Its size', '750 kVA'),
-      text('supply.sourceImpedance', 'Impedance (%Z, X′d)', '5.75 %'),
+      select('supply.source', 'Source', named('transformer', 'fault level', 'generator')),
+      when(text('supply.sourcePower', 'Its size', '750 kVA'), (job) => job.supply.source !== 'fault level'),
+      when(
+        text('supply.sourceImpedance', 'Impedance (%Z, X′d)', '5.75 %'),
+        (job) => job.supply.source !== 'fault level',
+      ),
+      when(text('supply.faultCurrent', 'Fault current', '18 kA'), (job) => job.supply.source === 'fault level'),
       text('supply.phaseVoltages', 'Three line voltages', '478/462/481 V'),
-      text('supply.startCurrentLimit', 'Limit on starting current', '250 A'),
+      ...grouped(
+        'Feeder, other load, network',
+        text('supply.feederLength', 'Feeder length', '210 ft or 64 m'),
+        select('supply.feederSize', 'Feeder size', feederOptions),
+        select('supply.feederMaterial', 'Feeder of', named('copper', 'aluminium')),
+        text('supply.feederRuns', 'Cables a phase', '1'),
+        text('supply.otherLoad', 'Other load on the bus', '320 kVA'),
+        text('supply.otherPowerFactor', 'Its power factor', '0.85'),
+        text('supply.reactanceRatio', 'X/R of the source', '5'),
+        when(text('supply.networkPower', 'Network behind', '250 MVA'), (job) => job.supply.source === 'transformer'),
+      ),
+      ...grouped(
+        'Limits on starting',
+        text('supply.busDipLimit', 'Dip at the bus', '5 %'),
+        text('supply.startCurrentLimit', 'Starting current', '250 A'),
+        text('supply.startPowerLimit', 'Starting power', '150 kVA'),
+        text('supply.directPowerLimit', 'Direct start up to', '7.5 kW'),
+        text('supply.startsPerHour', 'Starts an hour, for flicker', '4'),
+      ),
+      ...grouped(
+        'Demand charge',
+        text('supply.demandPrice', 'Price of demand', '14 per kW a month'),
+        select('supply.demandBy', 'Counted by', [
+          { value: 'kW', name: 'kW' },
+          { value: 'kVA', name: 'kVA' },
+        ]),
+      ),
+      ...rulesOf('supply'),
     ],
   },
   place: {
@@ -263,9 +382,25 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
       text('place.altitude', 'Altitude', '300 m or 1000 ft'),
       select('place.setting', 'Indoors or out', named('indoor', 'outdoor')),
       select('place.water', 'Water', named('dry', 'drip', 'hose', 'washdown', 'submerged')),
-      select('place.dust', 'Dust', named('clean', 'dirty', 'conductive', 'combustible')),
+      select('place.dust', 'Dust', named('clean', 'dirty', 'fibrous', 'conductive', 'combustible')),
+      select('place.corrosion', 'Air', [
+        { value: 'none', name: 'Harmless' },
+        { value: 'humid', name: 'Humid' },
+        { value: 'salt', name: 'Salt' },
+        { value: 'chemical', name: 'Chemicals' },
+      ]),
       select('place.hazardous', 'Hazardous area', named('no', 'yes', 'unknown')),
+      select('place.attitude', 'Shaft', named('horizontal', 'shaft up', 'shaft down')),
+      text('place.noiseLimit', 'Noise at most', '80 dB(A)'),
+      check('place.food', 'Food or drink is handled here'),
+      check('place.dampStandby', 'Stands still for days in damp air'),
+      when(check('place.airStream', 'Stands in the air stream of its fan'), (job) => job.load.machine === 'fan'),
       check('place.cabinet', 'Drive or starter stands in a cabinet or clean room'),
+      when(text('place.cabinetHeight', 'Cabinet height', '72 in or 1800 mm'), (job) => job.place.cabinet),
+      when(text('place.cabinetWidth', 'Cabinet width', '32 in or 800 mm'), (job) => job.place.cabinet),
+      when(text('place.cabinetDepth', 'Cabinet depth', '16 in or 400 mm'), (job) => job.place.cabinet),
+      when(text('place.otherHeat', 'Other heat in it', '120 W'), (job) => job.place.cabinet),
+      ...rulesOf('place'),
     ],
   },
   profile: {
@@ -279,6 +414,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         { value: 'bypass', name: 'Bypass' },
       ]),
       text('profile.staticHeadShare', 'Static share of the head', '30 %'),
+      ...rulesOf('profile'),
     ],
   },
   starting: {
@@ -294,6 +430,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         ...named('direct', 'star-delta', 'soft starter', 'drive'),
       ]),
       select('starting.leads', 'Leads brought out', named('unknown', '3', '6', '9', '12')),
+      ...rulesOf('starting'),
     ],
   },
   pick: {
@@ -316,6 +453,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
     fields: [
       text('money.energyPrice', 'Price of energy', '0.11 per kWh'),
       text('money.years', 'Years counted', '10 years'),
+      ...rulesOf('money'),
     ],
   },
   handover: {

@@ -24,8 +24,8 @@ export class MotorStore implements FieldHost {
     nameplate({
       job: this.document,
       given: this.#inputs.given,
-      points: [],
-      practice: readPractice({}, this.motor.school),
+      rows: this.#inputs.rows,
+      practice: readPractice({}, {}, this.motor.school).practice,
     }),
   );
 

@@ -37,16 +37,6 @@ export const listJobs = (search: string): Promise<JobRow[]> =>
       limit 500`;
   });
 
-interface Site {
-  readonly name: string;
-  readonly school: 'NEMA' | 'IEC';
-  readonly paper: 'letter' | 'a4';
-  readonly currency: string;
-}
-
-export const listSites = (): Promise<Site[]> =>
-  withDatabase((sql) => sql<Site[]>`select name, school, paper, currency from sites order by name`);
-
 interface FoundItem {
   readonly id: string;
   readonly kind: string;

@@ -2,7 +2,7 @@ import { registeredMotorSchema, motorStates } from '@pilgrim/core/register/regis
 import { issuesOf } from '@pilgrim/core';
 import { fail, redirect } from '@sveltejs/kit';
 import { createMotor, listMotors, motorOrders, type MotorQuery } from '$lib/server/motors';
-import { listSites } from '$lib/server/jobs';
+import { findSite } from '$lib/server/sites';
 import type { Actions, PageServerLoad } from './$types';
 
 const LONGEST = 120;
@@ -32,7 +32,7 @@ export const actions: Actions = {
       return typeof typed === 'string' ? typed.replaceAll('\u0000', '').trim() : '';
     };
     const site = value('site');
-    const school = (await listSites()).find((each) => each.name === site)?.school ?? 'NEMA';
+    const school = (await findSite(site))?.school ?? 'NEMA';
     const parsed = registeredMotorSchema.safeParse({ tag: value('tag'), site, school });
     if (!parsed.success)
       return fail(422, { tag: value('tag'), site, message: issuesOf(parsed.error)[0]?.message ?? '' });

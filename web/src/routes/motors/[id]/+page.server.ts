@@ -1,6 +1,7 @@
 import { emptyJob } from '@pilgrim/core';
 import { redirect } from '@sveltejs/kit';
-import { createJob, listSites } from '$lib/server/jobs';
+import { createJob } from '$lib/server/jobs';
+import { findSite } from '$lib/server/sites';
 import { loadMotor, removeMotor } from '$lib/server/motors';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -14,13 +15,13 @@ export const actions: Actions = {
     const { motor } = await loadMotor(params.id);
     const asked = (await request.formData()).get('kind');
     const kind = kinds.find((each) => each === asked) ?? 'replace';
-    const site = (await listSites()).find((each) => each.name === motor.site);
+    const site = await findSite(motor.site);
     const job = emptyJob({
       tag: motor.tag,
       title: motor.location,
       site: motor.site,
       school: motor.school,
-      ...(site ? { paper: site.paper, currency: site.currency } : {}),
+      ...(site ? { paper: site.paper, currency: site.currency, sitePractice: site.practice } : {}),
       situation: { kind },
       nameplate: motor.plate,
     });

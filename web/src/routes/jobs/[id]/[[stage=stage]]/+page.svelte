@@ -14,7 +14,10 @@
   import PickPanel from '$lib/components/PickPanel.svelte';
   import PlateText from '$lib/components/PlateText.svelte';
   import ProfileChart from '$lib/components/ProfileChart.svelte';
-  import ProfilePanel from '$lib/components/ProfilePanel.svelte';
+  import RowsEditor from '$lib/components/RowsEditor.svelte';
+  import RulesPanel from '$lib/components/RulesPanel.svelte';
+  import LoadPanels from '$lib/components/LoadPanels.svelte';
+  import EnclosurePanel from '$lib/components/EnclosurePanel.svelte';
   import SaveNotice from '$lib/components/SaveNotice.svelte';
   import SparesPanel from '$lib/components/SparesPanel.svelte';
   import Spine from '$lib/components/Spine.svelte';
@@ -73,9 +76,9 @@
     ><img src="/favicon.svg" alt="" class="size-7" />Pilgrim</a
   >
   <p class="min-w-0 flex-1 basis-48 truncate text-sm text-quiet" title={`${store.document.site} › ${name}`}>
-    {#if store.document.site}<span>{store.document.site} ›&nbsp;</span>{/if}<strong class="text-base text-ink"
-      >{name}</strong
-    >
+    {#if store.document.site}<a class="hover:underline" href={`/sites/${encodeURIComponent(store.document.site)}`}
+        >{store.document.site}</a
+      ><span>&nbsp;›&nbsp;</span>{/if}<strong class="text-base text-ink">{name}</strong>
   </p>
   <SaveNotice {store} />
   <button
@@ -117,7 +120,35 @@
           {#if stage === 'supply'}<SupplyRecords {store} {hydrated} />{/if}
           <FieldGrid fields={sheet.fields} document={store.document} {store} {hydrated} />
         {/key}
-        {#if stage === 'profile'}<ProfilePanel {store} {hydrated} />{/if}
+        {#if stage === 'profile'}<div class="mt-6">
+            <RowsEditor
+              {store}
+              {hydrated}
+              title="Hours a year at each flow"
+              path="profile.points"
+              row="step"
+              cells={[
+                { path: 'flow', label: 'Flow', placeholder: '70 %' },
+                { path: 'hours', label: 'Hours', placeholder: '2000 h' },
+              ]}
+              fresh={{ flow: '', hours: '' }}
+            />
+          </div>{/if}
+        {#if stage === 'supply'}<div class="mt-6">
+            <RowsEditor
+              {store}
+              {hydrated}
+              title="Time bands of the tariff"
+              path="supply.bands"
+              row="band"
+              cells={[
+                { path: 'name', label: 'Band', placeholder: 'Night' },
+                { path: 'price', label: 'Price', placeholder: '0.11 per kWh' },
+                { path: 'share', label: 'Of its hours', placeholder: '40 %' },
+              ]}
+              fresh={{ name: '', price: '', share: '' }}
+            />
+          </div>{/if}
       </div>
       {#if stage === 'nameplate' && (outlines.old || store.solution.details.clues.length > 0)}
         <div class="space-y-4">
@@ -134,6 +165,9 @@
           {hydrated}
           {base}
         />{/if}
+      {#if stage === 'load'}<LoadPanels {store} {hydrated} />{/if}
+      {#if stage === 'place'}<EnclosurePanel enclosures={store.solution.details.enclosures} />{/if}
+      {#if stage === 'handover'}<RulesPanel {store} {hydrated} />{/if}
       {#if stage === 'profile'}<ProfileChart steps={store.solution.details.profile} />{/if}
       {#if stage === 'starting'}<StartingPanel solution={store.solution} />{/if}
       {#if stage === 'pick'}<div class="min-w-0 space-y-4 lg:col-span-2">
