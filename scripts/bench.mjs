@@ -17,6 +17,17 @@ const report = (name, value, limit, unit, better) => {
   process.stdout.write(`${ok ? 'ok  ' : 'MISS'} ${name}: ${value.toFixed(2)} ${unit} (limit ${limit})\n`);
 };
 
+/** Runs one of the measuring scripts beside this one and reads the JSON it prints. */
+function measured(name, env = {}) {
+  const run = spawnSync(process.execPath, ['--import', 'tsx', `${root}/scripts/bench/${name}.mjs`], {
+    cwd: root,
+    env: { ...process.env, ...env },
+    encoding: 'utf8',
+  });
+  if (run.status !== 0) throw new Failure(run.stderr);
+  return JSON.parse(run.stdout);
+}
+
 /** Builds the yardstick and serves it on a port of its own. */
 async function serveBare(databaseUrl) {
   const folder = `${root}/scripts/bench/bare`;
@@ -87,23 +98,19 @@ async function renderedAfresh(databaseUrl, path) {
 await main(async () => {
   ensurePackages();
   ensureBuild();
-  const solve = spawnSync(process.execPath, ['--import', 'tsx', `${root}/scripts/bench/solve.mjs`], {
-    cwd: root,
-    encoding: 'utf8',
-  });
-  if (solve.status !== 0) throw new Failure(solve.stderr);
-  report('full solve with the demo catalogue, median', Number(solve.stdout), 4, 'ms', 'lower');
+  const solve = measured('solve');
+  report('full solve with the demo catalogue, median', solve.demo, 4, 'ms', 'lower');
+  report('solve after a keystroke, 50 segments and 200 points, median', solve.keystroke, 4, 'ms', 'lower');
+  const log = measured('log');
+  process.stdout.write(
+    `     500 000 rows parsed in ${log.alone.toFixed(0)} ms, parsed and binned in ${log.binned.toFixed(0)} ms\n`,
+  );
+  report('speed of binning a log over parsing it alone', log.alone / log.binned, 0.5, '×', 'higher');
 
   const database = await startDatabase('bench', { fresh: true });
   try {
     prepareDatabase(database.url, { demo: true });
-    const register = spawnSync(process.execPath, ['--import', 'tsx', `${root}/scripts/bench/register.mjs`], {
-      cwd: root,
-      env: { ...process.env, DATABASE_URL: database.url },
-      encoding: 'utf8',
-    });
-    if (register.status !== 0) throw new Failure(register.stderr);
-    const { plate, own: imported, bare: inserted } = JSON.parse(register.stdout);
+    const { plate, own: imported, bare: inserted } = measured('register', { DATABASE_URL: database.url });
     report('one plate’s text read, median', plate, 1, 'ms', 'lower');
     process.stdout.write(
       `     5 000 rows imported in ${imported.toFixed(0)} ms, parsed and inserted bare in ${inserted.toFixed(0)} ms\n`,

@@ -4,7 +4,7 @@ import type { Job } from './job.ts';
 import { formatOther, formatQuantity } from './quantity/format.ts';
 import { parseGroups, parseQuantity, type Parsed, type Reading } from './quantity/parse.ts';
 import type { School, Unit } from './quantity/units.ts';
-import { practiceRules, type PracticeName } from './practice.ts';
+import { practiceRules, type PracticeName } from './practice-rules.ts';
 import { quantity, type Value } from './value.ts';
 
 type Groups = readonly (readonly Value[])[];
@@ -94,21 +94,26 @@ interface Understood {
 }
 
 const REMEMBERED = 2000;
-const memory = new WeakMap<FieldSpec, Map<string, Understood>>();
+const memory: Readonly<Record<School, WeakMap<FieldSpec, Map<string | number, Understood>>>> = {
+  NEMA: new WeakMap(),
+  IEC: new WeakMap(),
+};
 
 /** Reads one field and says how. What was typed before is remembered: a keystroke changes one field of hundreds. */
 function understand(typed: string | number, spec: FieldSpec, school: School): Understood {
-  const known = memory.get(spec) ?? new Map<string, Understood>();
-  memory.set(spec, known);
-  const key = `${school} ${typed}`;
-  const before = known.get(key);
+  let known = memory[school].get(spec);
+  if (!known) {
+    known = new Map();
+    memory[school].set(spec, known);
+  }
+  const before = known.get(typed);
   if (before) return before;
   const result = readField(typed, spec, school);
   const fresh = result.ok
     ? understood(result.value, spec)
     : { echo: { read: '', error: result.message }, groups: undefined };
   if (known.size >= REMEMBERED) known.clear();
-  known.set(key, fresh);
+  known.set(typed, fresh);
   return fresh;
 }
 
@@ -135,7 +140,7 @@ export function readInputs(job: Job): Inputs {
   const findings: Finding[] = [];
 
   const read = (path: string, typed: string | number | undefined, spec: FieldSpec): Groups | undefined => {
-    if (typed === undefined || String(typed).trim() === '') return undefined;
+    if (typed === undefined || (typeof typed === 'string' && typed.trim() === '')) return undefined;
     const { echo, groups } = understand(typed, spec, job.school);
     fields[path] = echo;
     if (echo.error !== undefined) {
@@ -164,15 +169,15 @@ export function readInputs(job: Job): Inputs {
   ) as Inputs['given'];
 
   const rows = Object.fromEntries(
-    Object.entries(rowFields).map(([path, specs]) => {
-      const [stage = '', list = ''] = path.split('.');
+    rowSpecs.map(({ path, stage, list, specs }) => {
       const typedRows = (job[stage as 'load'] as unknown as Record<string, readonly TypedRow[]>)[list] ?? [];
-      const readRows = typedRows.map((row, at) => {
-        const cells = Object.entries(specs).flatMap(([name, spec]: [string, FieldSpec]) => {
-          const value = read(`${path}.${at}.${name}`, row[name], spec)?.[0]?.[0];
-          return value ? [[name, value] as const] : [];
-        });
-        return { at, ...Object.fromEntries(cells) };
+      const readRows = typedRows.map((typed, at) => {
+        const row: Record<string, number | Value> = { at };
+        for (const [name, spec] of specs) {
+          const value = read(`${path}.${at}.${name}`, typed[name], spec)?.[0]?.[0];
+          if (value) row[name] = value;
+        }
+        return row;
       });
       return [path, readRows];
     }),
@@ -182,3 +187,8 @@ export function readInputs(job: Job): Inputs {
 }
 
 type TypedRow = Readonly<Record<string, string | number | undefined>>;
+
+const rowSpecs = Object.entries(rowFields).map(([path, specs]) => {
+  const [stage = '', list = ''] = path.split('.');
+  return { path, stage, list, specs: Object.entries<FieldSpec>(specs) };
+});

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { quantityFields, rowFields, type FieldSpec } from './fields.ts';
+import { feederSizes } from './supply/feeder-sizes.ts';
 import { causeIds } from './situation/causes.ts';
 
 /** Text as typed, or a bare number in the school’s unit. Reading it is a later step, so nothing typed is lost. */
@@ -67,43 +68,6 @@ export const transmissionKinds = [
   'worm gear',
 ] as const;
 export const shocks = ['uniform', 'moderate', 'heavy'] as const;
-export const feederSizes = [
-  '14',
-  '12',
-  '10',
-  '8',
-  '6',
-  '4',
-  '3',
-  '2',
-  '1',
-  '1/0',
-  '2/0',
-  '3/0',
-  '4/0',
-  '250',
-  '300',
-  '350',
-  '400',
-  '500',
-  '600',
-  '750',
-  '2.5 mm²',
-  '4 mm²',
-  '6 mm²',
-  '10 mm²',
-  '16 mm²',
-  '25 mm²',
-  '35 mm²',
-  '50 mm²',
-  '70 mm²',
-  '95 mm²',
-  '120 mm²',
-  '150 mm²',
-  '185 mm²',
-  '240 mm²',
-  '300 mm²',
-] as const;
 export const waterLevels = ['dry', 'drip', 'hose', 'washdown', 'submerged'] as const;
 export const dustLevels = ['clean', 'dirty', 'fibrous', 'conductive', 'combustible'] as const;
 export const corrosions = ['none', 'humid', 'salt', 'chemical'] as const;

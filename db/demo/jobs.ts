@@ -16,6 +16,11 @@ const millBus: NonNullable<JobInput['supply']> = {
   source: 'transformer',
   sourcePower: '1500 kVA',
   sourceImpedance: '5.75 %',
+  bands: [
+    { name: 'Day', price: '0.104 per kWh', share: '55 %' },
+    { name: 'Night', price: '0.077 per kWh', share: '45 %' },
+  ],
+  demandPrice: '11 per kW',
 };
 const generators: NonNullable<JobInput['supply']> = {
   voltage: '400 V',
@@ -23,6 +28,9 @@ const generators: NonNullable<JobInput['supply']> = {
   source: 'generator',
   sourcePower: '400 kVA',
   sourceImpedance: '16 %',
+  otherLoad: '140 kVA',
+  feederLength: '85 m',
+  feederSize: '35 mm²',
 };
 const grid: NonNullable<JobInput['supply']> = {
   voltage: '400 V',
@@ -212,8 +220,12 @@ const salt: DemoSite = {
         torqueKind: 'constant',
         torque: '2900 N·m',
         speed: '72 r/min',
-        ratio: '20.3',
-        transmissionEfficiency: '94 %',
+        inertia: '310 kg·m²',
+        stages: [
+          { kind: 'V-belt', ratio: '1.6', efficiency: '96 %' },
+          { kind: 'helical gear', ratio: '12.7', efficiency: '98 %', inertia: '0.9 kg·m²' },
+        ],
+        sheave: '250 mm',
         breakaway: '40 %',
       },
       supply: generators,

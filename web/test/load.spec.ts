@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { accessible, field, figure, fill, finding, openStage, saved, startJob } from './app.ts';
+import { accessible, field, figure, fill, finding, openStage, saved, startJob, visit } from './app.ts';
 
 const ways: readonly (readonly [string, Readonly<Record<string, string>>, string])[] = [
   ['fan', { 'load.flow': '10000 cfm', 'load.pressure': '4 inH2O', 'load.machineEfficiency': '65 %' }, '9.7\u00a0hp'],
@@ -8,6 +8,15 @@ const ways: readonly (readonly [string, Readonly<Record<string, string>>, string
   ['hoist', { 'load.movedMass': '10000 lb', 'load.linearSpeed': '50 ft/min' }, '20.2\u00a0hp'],
   ['conveyor', { 'load.friction': '0.03', 'load.incline': '0°' }, '0.455\u00a0hp'],
   ['mixer', { 'load.powerNumber': '5', 'load.impeller': '12 in' }, '438\u00a0hp'],
+  ['screw compressor', { 'load.flow': '500 cfm', 'load.pressure': '100 psi' }, '120\u00a0hp'],
+  ['piston compressor', { 'load.suctionPressure': '14.7 psi' }, '120\u00a0hp'],
+  [
+    'crusher',
+    { 'load.massFlow': '60 t/h', 'load.workIndex': '13 kWh/t', 'load.feedSize': '80 mm', 'load.productSize': '10 mm' },
+    '67.6\u00a0hp',
+  ],
+  ['centrifuge', { 'load.inertia': '120 lb·ft²', 'load.runUpTime': '30 s' }, '7.59\u00a0hp'],
+  ['press', { 'load.strokeEnergy': '12 kJ', 'load.strokesPerMinute': '40' }, '14.3\u00a0hp'],
 ];
 
 test('the load of a new machine, by each kind of machine', async ({ page }) => {
@@ -61,4 +70,175 @@ test('a supply of the site fills in, is changed and kept for the next job', asyn
   const refused = await page.request.put('/api/supplies', { data: { site: 'Nowhere', name: 'x', supply: {} } });
   expect(refused.status()).toBe(422);
   expect((await page.request.get('/api/supplies?site=Nowhere')).status()).toBe(200);
+});
+
+test('a train of stages: numbers typed where they were measured', async ({ page }) => {
+  await startJob(page, 'new', 'T-430', 'Reject screw');
+  await openStage(page, 'load');
+  await page.getByRole('button', { name: 'List it stage by stage' }).click();
+  await page.getByRole('button', { name: 'Add a stage' }).click();
+  await fill(page, { 'load.stages.0.ratio': '2.5', 'load.stages.1.ratio': '6', 'load.stages.1.efficiency': '97 %' });
+  await page.getByLabel('Driven shaft: Speed').fill('116 rpm');
+  await page.getByLabel('After stage 1: Torque').fill('80 lb·ft');
+  // 80 / (2.5 · 0.95) = 33.7 lb·ft at 116 · 15 = 1740 r/min
+  await expect(figure(page, 'load.motorTorque')).toHaveText('33.7\u00a0lb·ft');
+  await expect(figure(page, 'load.motorSpeed')).toHaveText('1740\u00a0r/min');
+  await page.getByLabel('Driven shaft: Torque').fill('600 lb·ft');
+  await expect(finding(page, 'load.train-creates-power')).toContainText('efficiency');
+  await page.getByLabel('Driven shaft: Torque').fill('46 lb·fr');
+  await expect(page.locator('#train-load-torque-error')).toContainText('lb·ft');
+  await expect(page.locator('[data-poles="4"]')).toContainText('taken');
+  await accessible(page);
+});
+
+test('a torque–speed table, pasted, with a bad line', async ({ page }) => {
+  await startJob(page, 'new', 'T-431', 'Vacuum pump');
+  await openStage(page, 'load');
+  await field(page, 'load.way').selectOption('curve');
+  await fill(page, { 'load.speed': '900 rpm' });
+  await page.getByLabel('Paste a table').fill('speed [rpm];torque [lb·ft]\n0;30\n600;10\n1200;40\nend of test;');
+  await page.getByRole('button', { name: 'Take the points' }).click();
+  await expect(page.getByText('3 points read. 1 lines without two figures')).toBeVisible();
+  await expect(figure(page, 'load.torque')).toHaveText('25.0\u00a0lb·ft');
+  await expect(page.locator('[data-drawn="true"] svg')).toBeVisible();
+  await fill(page, { 'load.curve.1.torque': '-10' });
+  await expect(page.locator('#field-load-curve-1-torque-error')).toBeVisible();
+  await accessible(page);
+  await saved(page);
+});
+
+test('a duty cycle: bars moved by keyboard and by hand, and made from a log', async ({ page }) => {
+  await startJob(page, 'new', 'T-432', 'Bale press feed');
+  await openStage(page, 'load');
+  await fill(page, { 'load.speed': '1750 rpm' });
+  await field(page, 'load.way').selectOption('duty');
+  for (const each of ['60', '20']) {
+    await page.getByRole('button', { name: 'Add a segment' }).click();
+    const at = each === '60' ? 0 : 1;
+    await fill(page, { [`load.duty.${at}.torque`]: each, [`load.duty.${at}.time`]: '10 s' });
+  }
+  await expect(figure(page, 'load.torque')).toHaveText('44.7\u00a0lb·ft');
+  const bar = page.getByRole('slider', { name: 'Torque of segment 2' });
+  await bar.press('PageUp');
+  await expect(field(page, 'load.duty.1.torque')).toHaveValue('26.9 lb·ft');
+  const box = await page.locator('[data-duty]').boundingBox();
+  const own = await bar.boundingBox();
+  if (!box || !own) throw new Error('the bars are not drawn');
+  await page.mouse.move(own.x + own.width / 2, own.y + 4);
+  await page.mouse.down();
+  await page.mouse.move(own.x + own.width / 2, box.y + box.height * 0.5, { steps: 5 });
+  await page.mouse.up();
+  await expect(field(page, 'load.duty.1.torque')).toHaveValue(/^3\d(\.\d)? lb·ft$/);
+  await accessible(page);
+
+  await page.getByText('Duty cycle from a recorded log').click();
+  const log = (name: string, content: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(content) });
+  await page.setInputFiles('#log-file', log('empty.csv', ''));
+  await expect(page.getByRole('alert')).toContainText('empty');
+  await page.setInputFiles('#log-file', log('words.csv', 'a,b\nno,figures\n'));
+  await expect(page.getByRole('alert')).toContainText('No column of figures');
+  const rows = Array.from({ length: 3000 }, (_, at) => `${at},${at % 100 < 25 ? 100 : 40}`);
+  await page.setInputFiles('#log-file', log('torque.csv', ['time s,torque Nm', ...rows].join('\n')));
+  await page.getByRole('button', { name: 'Make the duty cycle' }).click();
+  // √(0.25·100² + 0.75·40²) = 60.8 N·m = 44.9 lb·ft
+  await expect(page.getByText('3,000 samples')).toContainText('2 levels, RMS 44.9 lb·ft, peak 73.8 lb·ft');
+  await expect(figure(page, 'load.torque')).toHaveText('44.9\u00a0lb·ft');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(field(page, 'load.duty.0.torque')).toHaveValue('60');
+});
+
+test('half a million samples are binned with progress, and can be stopped', async ({ page }) => {
+  await startJob(page, 'new', 'T-433', 'Refiner feed');
+  await openStage(page, 'load');
+  await page.getByText('Duty cycle from a recorded log').click();
+  const rows = Array.from({ length: 500_000 }, (_, at) => `${at},${20 + (at % 37)}`).join('\n');
+  await page.setInputFiles('#log-file', {
+    name: 'long.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`s,Nm\n${rows}`),
+  });
+  await page.getByRole('button', { name: 'Make the duty cycle' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByText('Cancelled; nothing was changed.')).toBeVisible();
+  await page.getByRole('button', { name: 'Make the duty cycle' }).click();
+  await expect(page.getByRole('progressbar', { name: 'Reading the log' })).toBeVisible();
+  await expect(page.getByText('500,000 samples')).toBeVisible({ timeout: 20_000 });
+});
+
+test('a weak supply: feeder, other load and limits tell on the start', async ({ page }) => {
+  await startJob(page, 'new', 'T-434', 'Vacuum pump');
+  await openStage(page, 'load');
+  await fill(page, { 'load.torque': '160 lb·ft', 'load.speed': '1770 rpm', 'load.breakaway': '30 %' });
+  await openStage(page, 'supply');
+  await fill(page, {
+    'supply.voltage': '480 V',
+    'supply.frequency': '60 Hz',
+    'supply.sourcePower': '300 kVA',
+    'supply.sourceImpedance': '5 %',
+  });
+  await expect(figure(page, 'supply.directBusDip')).toContainText('%');
+  const near = await figure(page, 'supply.directTerminalDip').textContent();
+  await page.getByText('Feeder, other load, network').click();
+  await fill(page, { 'supply.feederLength': '420 ft', 'supply.otherLoad': '120 kVA' });
+  await field(page, 'supply.feederSize').selectOption('1/0');
+  await expect(figure(page, 'supply.directTerminalDip')).not.toHaveText(near ?? '');
+  await page.getByText('Limits on starting').click();
+  await fill(page, { 'supply.directPowerLimit': '20 hp', 'supply.startsPerHour': '-3' });
+  await expect(page.locator('#field-supply-startsPerHour-error')).toContainText('more than zero');
+  await page.getByRole('button', { name: 'Add a band' }).click();
+  await fill(page, { 'supply.bands.0.price': '0.12 per kWh', 'supply.bands.0.share': '60 %' });
+  await expect(finding(page, 'supply.band-shares')).toContainText('60');
+  await accessible(page);
+  await openStage(page, 'starting');
+  await expect(page.locator('[data-method="direct"]')).toContainText('may not start direct');
+});
+
+test('a hard place: what is ruled out is as plain as what is chosen', async ({ page }) => {
+  await startJob(page, 'new', 'T-435', 'Salt washer');
+  await openStage(page, 'load');
+  await fill(page, { 'load.torque': '160 lb·ft', 'load.speed': '1770 rpm' });
+  await openStage(page, 'place');
+  await fill(page, { 'place.ambient': '30 °C' });
+  await field(page, 'place.corrosion').selectOption('salt');
+  await field(page, 'place.water').selectOption('washdown');
+  await expect(page.locator('[data-enclosure="washdown"]')).toContainText('chosen');
+  await expect(page.locator('[data-enclosure="TEFC"]')).toContainText('washdown jets pass the seals');
+  await expect(figure(page, 'place.frameMaterial')).toContainText('stainless');
+  await page.getByLabel('Drive or starter stands in a cabinet').check();
+  await fill(page, { 'place.cabinetHeight': '48 in', 'place.cabinetWidth': '30 in', 'place.cabinetDepth': '12 in' });
+  await expect(finding(page, 'place.cabinet-air')).toContainText('cfm');
+  await fill(page, { 'place.ambient': '45 °C' });
+  await expect(finding(page, 'place.cabinet-cannot-cool')).toContainText('no cooler than');
+  await accessible(page);
+});
+
+test('rules of thumb: kept for the site, taken into its next job, changed for one job', async ({ page }) => {
+  await visit(page, '/sites');
+  await page.getByRole('link', { name: /Fenhallow Board Mill/ }).click();
+  await page.getByLabel('Margin over the load').fill('40 apples');
+  await page.getByRole('button', { name: 'Keep for new jobs' }).click();
+  await expect(page.locator('#sizeMargin-error')).toContainText('apples');
+  await expect(page.getByLabel('Margin over the load')).toHaveValue('40 apples');
+  await page.getByLabel('Margin over the load').fill('25 %');
+  await page.getByRole('button', { name: 'Keep for new jobs' }).click();
+  await expect(page.getByText('✓ Kept')).toBeVisible();
+  await accessible(page);
+  await startJob(page, 'new', 'T-436', 'Broke pump');
+  await openStage(page, 'load');
+  await fill(page, { 'load.torque': '40 lb·ft', 'load.speed': '1770 rpm' });
+  // 13.5 hp and a quarter over is 16.9, so 20 hp
+  await expect(figure(page, 'load.standardPower')).toHaveText('20\u00a0hp');
+  await openStage(page, 'handover');
+  await expect(page.locator('[data-rule="sizeMargin"]')).toContainText('the site’s');
+  await openStage(page, 'load');
+  await fill(page, { 'practice.sizeMargin': '0' });
+  await expect(figure(page, 'load.standardPower')).toHaveText('15\u00a0hp');
+  await openStage(page, 'handover');
+  await expect(page.locator('[data-rule="sizeMargin"]')).toContainText('this job’s');
+  await accessible(page);
+  await visit(page, '/sites/Fenhallow%20Board%20Mill');
+  await page.getByLabel('Margin over the load').fill('');
+  await page.getByRole('button', { name: 'Keep for new jobs' }).click();
+  expect((await page.request.get('/api/sites?name=Nowhere')).status()).toBe(404);
+  expect((await page.request.get('/sites/Nowhere')).status()).toBe(404);
 });

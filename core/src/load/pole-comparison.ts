@@ -42,18 +42,17 @@ export function comparePoles(
   const { school } = job;
   const power = nextStandardPower(motorPower.value * (1 + margin), school);
   if (power === undefined) return [];
-  const cheapest = (count: number): number | undefined => {
-    const prices = catalogue.motors
-      .filter((each) => each.school === school && each.poles === count && sameRating(each.power, power))
-      .map((each) => each.price);
-    return prices.length > 0 ? Math.min(...prices) : undefined;
-  };
-  const reference = cheapest(4);
+  const cheapest = new Map<number, number>();
+  for (const each of catalogue.motors) {
+    if (each.school === school && sameRating(each.power, power))
+      cheapest.set(each.poles, Math.min(each.price, cheapest.get(each.poles) ?? Infinity));
+  }
+  const reference = cheapest.get(4);
   return POLES.map((count): PoleChoice => {
     const efficiency = classEfficiency(school === 'NEMA' ? 'premium' : 'IE3', power, count, false, school)?.value;
     const loaded = motorPower.value / power;
     const speed = synchronousSpeed(frequency, count) * (1 - estimatedSlip(efficiency ?? 0.9) * loaded);
-    const price = cheapest(count);
+    const price = cheapest.get(count);
     const ratioNeeded = speed / drivenSpeed.value;
     const choice = {
       poles: count,

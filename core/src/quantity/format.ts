@@ -7,9 +7,10 @@ export function formatNumber(value: number, digits = 3): string {
   if (!Number.isFinite(value)) return '–';
   const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)));
   const decimals = Math.max(0, Math.min(6, digits - 1 - magnitude));
-  const [whole = '0', fraction] = value.toFixed(decimals).split('.');
-  const grouped = whole.replace('-', '').length > 4 ? whole.replaceAll(/\B(?=(\d{3})+$)/g, NO_BREAK_SPACE) : whole;
-  return (fraction === undefined ? grouped : `${grouped}.${fraction}`).replace('-', '−');
+  const fixed = value.toFixed(decimals);
+  const text =
+    magnitude < 4 ? fixed : fixed.replace(/^-?\d+/, (whole) => whole.replaceAll(/\B(?=(\d{3})+$)/g, NO_BREAK_SPACE));
+  return value < 0 ? text.replace('-', '−') : text;
 }
 
 const digitsOf: Partial<Record<Dimension, number>> = { speed: 4, temperature: 2, energy: 4, count: 4, span: 2 };
@@ -85,9 +86,14 @@ const counterparts: Readonly<Record<string, string>> = {
   'rad/s': 'r/min',
 };
 
+const others = new Map<Unit, Unit | undefined>();
+
 function otherUnit(dimension: Dimension, from: Unit): Unit | undefined {
+  if (others.has(from)) return others.get(from);
   const name = counterparts[from.names[0] ?? ''];
-  return name === undefined ? undefined : findUnit(dimension, name);
+  const unit = name === undefined ? undefined : findUnit(dimension, name);
+  others.set(from, unit);
+  return unit;
 }
 
 /** The counterpart of the unit a school shows, for the second figure beside a value. */

@@ -367,9 +367,16 @@ export function findUnit(dimension: Dimension, name: string): Unit | undefined {
   );
 }
 
+const shown = new Map<string, Unit>();
+
+/** The unit a school shows a dimension in. */
 export function shownUnit(dimension: Dimension, school: School): Unit {
+  const key = `${school} ${dimension}`;
+  const known = shown.get(key);
+  if (known) return known;
   const name = dimensions[dimension].shown[school];
   const unit = findUnit(dimension, name);
   if (!unit) throw new Error(`no unit ${name} for ${dimension}`);
+  shown.set(key, unit);
   return unit;
 }

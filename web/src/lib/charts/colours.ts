@@ -18,3 +18,13 @@ export function chartColours(): {
     font: style?.fontFamily ?? 'sans-serif',
   };
 }
+
+/** Axis look shared by all charts. */
+export function axisLook(): Record<string, unknown> {
+  const { quiet, line } = chartColours();
+  return {
+    axisLabel: { color: quiet, formatter: (value: number) => String(value).replace('-', '−') },
+    nameTextStyle: { color: quiet },
+    axisLine: { lineStyle: { color: line } },
+  };
+}

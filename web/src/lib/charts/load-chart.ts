@@ -2,15 +2,9 @@ import type { Solution } from '@pilgrim/core';
 import { formatQuantity } from '@pilgrim/core/quantity/format';
 import { shownUnit, type School } from '@pilgrim/core/quantity/units';
 import type { EChartsCoreOption } from 'echarts/core';
-import { chartColours } from './colours';
+import { axisLook, chartColours } from './colours';
 
 type Curve = NonNullable<Solution['details']['loadCurve']>;
-
-/** Axis look shared by all charts. */
-export function axisLook(): Record<string, unknown> {
-  const { quiet, line } = chartColours();
-  return { axisLabel: { color: quiet }, nameTextStyle: { color: quiet }, axisLine: { lineStyle: { color: line } } };
-}
 
 /** Torque of the load against speed at the motor shaft, with the running point marked. */
 export function loadChart(
@@ -66,7 +60,7 @@ export function loadChart(
               itemStyle: { color: copper },
               label: {
                 show: true,
-                position: 'left',
+                position: 'top',
                 color: ink,
                 formatter: `${formatQuantity(running.torque, 'torque', school)} at ${formatQuantity(running.speed, 'speed', school)}`,
               },

@@ -1,16 +1,12 @@
 import type { Solution } from '@pilgrim/core';
 import type { EChartsCoreOption } from 'echarts/core';
-import { chartColours } from './colours';
+import { axisLook, chartColours } from './colours';
 
 /** Power by flow for both ways of control as lines, hours as bars behind them. */
 export function profileChart(steps: Solution['details']['profile']): EChartsCoreOption {
-  const { ink, quiet, line, copper, sea, font } = chartColours();
+  const { ink, line, copper, sea, font } = chartColours();
   const sorted = [...steps].sort((a, b) => a.flow - b.flow);
-  const axis = {
-    axisLabel: { color: quiet },
-    nameTextStyle: { color: quiet },
-    axisLine: { lineStyle: { color: line } },
-  };
+  const axis = axisLook();
   const lineOf = (name: string, color: string, symbol: string, of: (step: (typeof sorted)[number]) => number) => ({
     name,
     type: 'line',

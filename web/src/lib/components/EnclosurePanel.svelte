@@ -1,8 +1,10 @@
 <script lang="ts">
-  import type { Solution } from '@pilgrim/core';
+  import type { PanelProps } from '$lib/job/stage-panels';
   import TableCard from './TableCard.svelte';
 
-  let { enclosures }: { enclosures: Solution['details']['enclosures'] } = $props();
+  let { store }: PanelProps = $props();
+
+  const enclosures = $derived(store.solution.details.enclosures);
 
   const looks = {
     chosen: ['✓ chosen', 'font-semibold text-good'],

@@ -57,14 +57,14 @@
           autocomplete="off"
           maxlength={200}
           placeholder={field.placeholder}
-          class={`${look} ${echo?.other ? 'pe-28' : ''}`}
+          class={`${look} ${echo?.other ? 'pe-20' : ''}`}
           aria-label={field.said}
           aria-invalid={error ? true : undefined}
           aria-describedby={said}
           bind:value={getText, setText}
         />
         {#if echo?.other}
-          <span class="pointer-events-none absolute inset-y-0 end-3 flex items-center text-sm text-quiet"
+          <span class="pointer-events-none absolute inset-y-0 end-2.5 flex items-center text-xs text-quiet"
             >{echo.other}</span
           >
         {/if}

@@ -17,7 +17,10 @@
   const groups = $derived([...new Set(shown.flatMap((field) => field.group ?? []))]);
   const of = (group: string): FieldDefinition[] => shown.filter((field) => field.group === group);
   const filled = (group: string): boolean =>
-    of(group).some(({ path }) => ![undefined, '', false].includes(store.get(path) as string | boolean | undefined));
+    of(group).some(
+      ({ path, kind }) =>
+        kind !== 'select' && ![undefined, '', false].includes(store.get(path) as string | boolean | undefined),
+    );
   const look = 'grid gap-3 sm:grid-cols-2 lg:grid-cols-1 xl:grid-cols-2';
 </script>
 

@@ -13,11 +13,13 @@
     caution: { edge: 'border-s-caution', word: 'Caution', colour: 'text-caution' },
     note: { edge: 'border-s-sea', word: 'Note', colour: 'text-sea' },
   } as const;
-  const stageOfField = (field: string): string => {
+  /** A rule of thumb is typed on the sheet of the stage that uses it. */
+  const stageOfField = (field: string, own: string): string => {
     const stage = field.split('.')[0] ?? '';
-    return stage in stageTitles ? stage : 'situation';
+    return stage in stageTitles ? stage : stage.endsWith('ractice') ? own : 'situation';
   };
-  const href = (field: string): string => `${base}/${stageOfField(field)}#field-${field.replaceAll('.', '-')}`;
+  const href = (field: string, own: string): string =>
+    `${base}/${stageOfField(field, own)}#field-${field.replaceAll('.', '-')}`;
   const titleOf = (stage: string): string => stageTitles[stage as StageName];
 </script>
 
@@ -32,7 +34,9 @@
       <p class="mt-0.5 leading-snug">{finding.message}</p>
       <p class="mt-1 text-xs text-quiet">{finding.basis}</p>
       {#if finding.field}
-        <a class="mt-1 inline-block py-1 text-sea underline" href={href(finding.field)}>{finding.clear}</a>
+        <a class="mt-1 inline-block py-1 text-sea underline" href={href(finding.field, finding.stage)}
+          >{finding.clear}</a
+        >
       {:else}
         <p class="mt-1 text-xs">{finding.clear}</p>
       {/if}
@@ -42,7 +46,9 @@
     <h2 class="pt-2 text-sm font-semibold text-quiet">Still missing</h2>
     <ul class="space-y-1 text-sm">
       {#each missing as each (each.field)}
-        <li><a class="inline-block py-0.5 text-sea underline" href={href(each.field)}>{each.message}</a></li>
+        <li>
+          <a class="inline-block py-0.5 text-sea underline" href={href(each.field, each.stage)}>{each.message}</a>
+        </li>
       {/each}
     </ul>
   {/if}

@@ -1,14 +1,10 @@
 <script lang="ts">
-  import type { Suspicion } from '@pilgrim/core/situation/inquiry';
   import { fieldName } from '$lib/job/sheets';
-  import type { FieldHost } from '$lib/job/field-host';
+  import type { PanelProps } from '$lib/job/stage-panels';
 
-  let {
-    suspicions,
-    store,
-    hydrated,
-    base,
-  }: { suspicions: readonly Suspicion[]; store: FieldHost; hydrated: boolean; base: string } = $props();
+  let { store, hydrated, base }: PanelProps = $props();
+
+  const suspicions = $derived(store.solution.details.suspicions);
 
   const href = (field: string): string => `${base}/${field.split('.')[0] ?? ''}#field-${field.replaceAll('.', '-')}`;
   const marks = { 'speaks for it': '△', 'speaks against it': '✓', nothing: '·' } as const;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobStore } from '$lib/job/job-store.svelte';
+  import type { PanelProps } from '$lib/job/stage-panels';
   import { loadChart } from '$lib/charts/load-chart';
   import { formatQuantity } from '@pilgrim/core/quantity/format';
   import Chart from './Chart.svelte';
@@ -9,7 +9,7 @@
   import TableCard from './TableCard.svelte';
   import TransmissionPanel from './TransmissionPanel.svelte';
 
-  let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
+  let { store, hydrated }: PanelProps = $props();
 
   const details = $derived(store.solution.details);
   const school = $derived(store.document.school);
@@ -96,7 +96,9 @@
           <td class="px-3 text-right whitespace-nowrap"
             >{choice.speedError > 0 ? '+' : ''}{percent(choice.speedError, 1)}</td
           >
-          <td class="px-3 text-right">{choice.cost === undefined ? '–' : `× ${choice.cost.toFixed(2)}`}</td>
+          <td class="px-3 text-right whitespace-nowrap"
+            >{choice.cost === undefined ? '–' : `× ${choice.cost.toFixed(2)}`}</td
+          >
           <td class="min-w-32 px-3">{choice.advice}</td>
         </tr>
       {/each}

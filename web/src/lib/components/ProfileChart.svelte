@@ -1,9 +1,11 @@
 <script lang="ts">
-  import type { Solution } from '@pilgrim/core';
+  import type { PanelProps } from '$lib/job/stage-panels';
   import { profileChart } from '$lib/charts/profile-chart';
   import Chart from './Chart.svelte';
 
-  let { steps }: { steps: Solution['details']['profile'] } = $props();
+  let { store }: PanelProps = $props();
+
+  const steps = $derived(store.solution.details.profile);
 
   const kilowatts = (watts: number): string => (watts / 1000).toFixed(1);
 </script>

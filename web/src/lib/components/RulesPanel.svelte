@@ -1,10 +1,10 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
-  import { practiceNames } from '@pilgrim/core/practice';
-  import type { JobStore } from '$lib/job/job-store.svelte';
+  import { practiceNames } from '@pilgrim/core/practice-rules';
+  import type { PanelProps } from '$lib/job/stage-panels';
   import TableCard from './TableCard.svelte';
 
-  let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
+  let { store, hydrated }: PanelProps = $props();
 
   const rules = $derived(store.solution.details.rules);
   const origins = { default: 'default', site: 'the site’s', job: 'this job’s' } as const;

@@ -1,9 +1,10 @@
 <script lang="ts">
   import TableCard from './TableCard.svelte';
-  import type { Solution } from '@pilgrim/core';
+  import type { PanelProps } from '$lib/job/stage-panels';
 
-  let { solution }: { solution: Solution } = $props();
+  let { store }: PanelProps = $props();
 
+  const solution = $derived(store.solution);
   const chosen = $derived(solution.values['starting.method']?.text);
 </script>
 

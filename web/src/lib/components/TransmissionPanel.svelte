@@ -27,7 +27,7 @@
     <ol class="px-4 py-3">
       {#each shown as shaft, at (at)}
         {@const last = at === listed}
-        <li class="relative border-s-4 border-copper ps-6" data-shaft={at}>
+        <li class="relative flow-root border-s-4 border-copper ps-6" data-shaft={at}>
           <span class="absolute top-3 -left-2.5 size-4 rounded-full border-4 border-copper bg-card" aria-hidden="true"
           ></span>
           <div class="grid items-start gap-x-3 gap-y-1 pb-3 sm:grid-cols-[8rem_1fr_1fr_1fr]">
@@ -44,7 +44,7 @@
                 <Field
                   {store}
                   {hydrated}
-                  prefix="train"
+                  prefix={last ? 'train' : 'field'}
                   field={{
                     path,
                     label,

@@ -1,7 +1,7 @@
 import type { Job } from '@pilgrim/core';
-import { feederSizes } from '@pilgrim/core/job';
+import { feederSizes } from '@pilgrim/core/supply/feeder-sizes';
 import { formatQuantity } from '@pilgrim/core/quantity/format';
-import { practiceNames, ruleOf } from '@pilgrim/core/practice';
+import { practiceNames, ruleOf } from '@pilgrim/core/practice-rules';
 import { stageNames, type StageName } from '@pilgrim/core/stage-names';
 import { stageTitles } from '@pilgrim/core/value-labels';
 

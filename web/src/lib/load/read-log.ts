@@ -22,14 +22,14 @@ export interface LogColumns {
 
 const HEAD_BYTES = 65_536;
 const CHUNK = 1_000_000;
-export const LARGEST_LOG = 400_000_000;
+const LARGEST = 400_000_000;
 
 const numeric = (cell: string): boolean => /^\s*[+-]?[\d.,]+(e[+-]?\d+)?\s*$/i.test(cell);
 
 /** Reads the first lines of a log. Throws an Error in words where there is nothing to bin. */
 export async function previewLog(file: Blob): Promise<LogPreview> {
   if (file.size === 0) throw new Error('The file is empty.');
-  if (file.size > LARGEST_LOG) throw new Error('The log is over 400 MB. Split it, or export fewer samples.');
+  if (file.size > LARGEST) throw new Error('The log is over 400 MB. Split it, or export fewer samples.');
   const text = await file.slice(0, HEAD_BYTES).text();
   if (text.includes('\u0000')) throw new Error('This is not a table of text. Export the log as CSV.');
   const { data } = Papa.parse<string[]>(text, { preview: 12, skipEmptyLines: 'greedy' });

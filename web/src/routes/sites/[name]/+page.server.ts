@@ -1,5 +1,6 @@
 import { jobSchema } from '@pilgrim/core';
-import { practiceFields, practiceNames, ruleOf } from '@pilgrim/core/practice';
+import { practiceFields } from '@pilgrim/core/practice';
+import { practiceNames, ruleOf } from '@pilgrim/core/practice-rules';
 import { checkField } from '@pilgrim/core/inputs';
 import { formatQuantity } from '@pilgrim/core/quantity/format';
 import { stageTitles } from '@pilgrim/core/value-labels';

@@ -9,19 +9,11 @@
   import FieldGrid from '$lib/components/FieldGrid.svelte';
   import Figures from '$lib/components/Figures.svelte';
   import Findings from '$lib/components/Findings.svelte';
-  import InquiryPanel from '$lib/components/InquiryPanel.svelte';
   import MotorOutline from '$lib/components/MotorOutline.svelte';
-  import PickPanel from '$lib/components/PickPanel.svelte';
   import PlateText from '$lib/components/PlateText.svelte';
-  import ProfileChart from '$lib/components/ProfileChart.svelte';
   import RowsEditor from '$lib/components/RowsEditor.svelte';
-  import RulesPanel from '$lib/components/RulesPanel.svelte';
-  import LoadPanels from '$lib/components/LoadPanels.svelte';
-  import EnclosurePanel from '$lib/components/EnclosurePanel.svelte';
   import SaveNotice from '$lib/components/SaveNotice.svelte';
-  import SparesPanel from '$lib/components/SparesPanel.svelte';
   import Spine from '$lib/components/Spine.svelte';
-  import StartingPanel from '$lib/components/StartingPanel.svelte';
   import SupplyRecords from '$lib/components/SupplyRecords.svelte';
   import ThemeButton from '$lib/components/ThemeButton.svelte';
   import TrainStrip from '$lib/components/TrainStrip.svelte';
@@ -30,7 +22,7 @@
   import { sheets } from '$lib/job/sheets';
   import type { PageProps } from './$types';
 
-  let { params }: PageProps = $props();
+  let { data, params }: PageProps = $props();
 
   const store = useJobStore();
   let hydrated = $state(false);
@@ -159,24 +151,8 @@
       {:else}
         <Figures values={store.solution.values} {stage} currency={store.document.currency} />
       {/if}
-      {#if stage === 'situation'}<InquiryPanel
-          suspicions={store.solution.details.suspicions}
-          {store}
-          {hydrated}
-          {base}
-        />{/if}
-      {#if stage === 'load'}<LoadPanels {store} {hydrated} />{/if}
-      {#if stage === 'place'}<EnclosurePanel enclosures={store.solution.details.enclosures} />{/if}
-      {#if stage === 'handover'}<RulesPanel {store} {hydrated} />{/if}
-      {#if stage === 'profile'}<ProfileChart steps={store.solution.details.profile} />{/if}
-      {#if stage === 'starting'}<StartingPanel solution={store.solution} />{/if}
-      {#if stage === 'pick'}<div class="min-w-0 space-y-4 lg:col-span-2">
-          <SparesPanel {store} />{#if outlines.old && outlines.fresh}<MotorOutline
-              {...outlines}
-              school={store.document.school}
-            />{/if}<PickPanel {store} {hydrated} />
-        </div>{/if}
-      {#if stage === 'protection' || stage === 'handover'}<div class="lg:col-span-2"><Cautions /></div>{/if}
+      {#if stage === 'protection' || stage === 'handover'}<Cautions />{/if}
+      {#if data.Panel}<data.Panel {store} {hydrated} {base} />{/if}
     </div>
     <p class="mt-6 flex flex-wrap gap-3">
       {#if next}

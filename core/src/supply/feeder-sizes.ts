@@ -1,0 +1,27 @@
+/** Conductor sizes a feeder may have: AWG and kcmil of the NEC, and the metric series of IEC 60228. */
+export const feederSizes = [
+  ...[
+    '14',
+    '12',
+    '10',
+    '8',
+    '6',
+    '4',
+    '3',
+    '2',
+    '1',
+    '1/0',
+    '2/0',
+    '3/0',
+    '4/0',
+    '250',
+    '300',
+    '350',
+    '400',
+    '500',
+    '600',
+    '750',
+  ],
+  ...['2.5 mm²', '4 mm²', '6 mm²', '10 mm²', '16 mm²', '25 mm²', '35 mm²', '50 mm²', '70 mm²', '95 mm²', '120 mm²'],
+  ...['150 mm²', '185 mm²', '240 mm²', '300 mm²'],
+] as const;
