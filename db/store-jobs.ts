@@ -12,13 +12,14 @@ export function stateOf(solution: Solution): { state: JobState; decision: string
 
 const KEPT = 3;
 
-/** What is kept of a solution with each revision: all of it but the tails of the long lists of catalogue items. */
+/** What is kept of a solution with each revision: all of it but the tails of the long lists of catalogue items and the run-ups. */
 export function snapshot(solution: Solution): JSONValue {
   const { motors, drives } = solution.details;
   const kept = {
     ...solution,
     details: {
       ...solution.details,
+      starting: solution.details.starting.map((start) => ({ ...start, trace: undefined })),
       motors: motors && { fits: motors.fits.slice(0, KEPT), refused: motors.refused.slice(0, KEPT) },
       drives: drives && { ...drives, fits: drives.fits.slice(0, KEPT), refused: drives.refused.slice(0, KEPT) },
     },

@@ -73,7 +73,9 @@ export const dustLevels = ['clean', 'dirty', 'fibrous', 'conductive', 'combustib
 export const corrosions = ['none', 'humid', 'salt', 'chemical'] as const;
 export const attitudes = ['horizontal', 'shaft up', 'shaft down'] as const;
 export const controls = ['none', 'damper', 'inlet vane', 'throttle', 'bypass'] as const;
-export const startingMethods = ['auto', 'direct', 'star-delta', 'soft starter', 'drive'] as const;
+export const startingMethods = ['auto', 'direct', 'star-delta', 'autotransformer', 'soft starter', 'drive'] as const;
+export const softModes = ['voltage ramp', 'current limit', 'torque ramp'] as const;
+export const tripClassNames = ['5', '10A', '10', '20', '30', '40'] as const;
 
 /** A nameplate: every field as typed, and the whole text as read beside them. */
 export const plateSchema = z.strictObject({
@@ -204,6 +206,12 @@ export const jobSchema = z.strictObject({
         .describe('Must the speed be controlled while running?'),
       method: z.enum(startingMethods).default('auto'),
       leads: z.enum(['unknown', '3', '6', '9', '12']).default('unknown'),
+      ...typedFields(quantityFields.starting),
+      softMode: z.enum(softModes).default('current limit'),
+      transition: z.enum(['open', 'closed']).default('open').describe('Change-over from star to delta'),
+      tripClass: z.enum(tripClassNames).default('10'),
+      hot: z.boolean().default(false).describe('It restarts from running temperature'),
+      waterHammer: z.boolean().default(false).describe('A sudden stop would slam the pipe'),
     })
     .prefault({}),
   pick: z

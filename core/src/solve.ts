@@ -22,7 +22,9 @@ import type { Inquiry } from './situation/inquiry.ts';
 import { situation } from './situation/situation.ts';
 import { missingSchema, type AnyValue, type Brief, type Missing } from './stage.ts';
 import { stageNames, type StageName } from './stage-names.ts';
-import { starting, startingOn, type Comparison, type StartingResult } from './starting/starting.ts';
+import { referenceMotor } from './motor/reference.ts';
+import type { Method } from './starting/feeds.ts';
+import { methodOnReference, startingOn, type Comparison, type StartingResult } from './starting/starting.ts';
 import { supply } from './supply/supply.ts';
 import { powerTrain, trainBlockSchema, type TrainBlock } from './train.ts';
 import { valueSchema } from './value.ts';
@@ -70,6 +72,9 @@ export interface Details {
   readonly rules: readonly UsedRule[];
   readonly profile: readonly ProfilePoint[];
   readonly starting: readonly Comparison[];
+  /** The motor as a circuit with what the fit reached, and what a start of it depends on. */
+  readonly machine: StartingResult['machine'];
+  readonly startSetting: StartingResult['setting'];
   readonly motors: PickResult['motors'];
   readonly drives: PickResult['drives'];
   readonly starter: PickResult['starter'];
@@ -108,8 +113,8 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
   const supplyResult = supply(brief, nameplateResult, loadResult);
   const placeResult = place(brief, loadResult);
   const referenceProfile = profile(brief, nameplateResult, loadResult, supplyResult);
-  const referenceStart = starting(brief, nameplateResult, loadResult, supplyResult, referenceProfile);
-  const pickFor = (start: StartingResult) =>
+  const referenceMethod = methodOnReference(brief, nameplateResult, loadResult, supplyResult, referenceProfile);
+  const pickFor = (method: Method | undefined) =>
     pick(
       brief,
       catalogue,
@@ -119,15 +124,22 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
       supplyResult,
       placeResult,
       referenceProfile,
-      start,
+      method,
     );
 
-  const firstPick = pickFor(referenceStart);
+  const firstPick = pickFor(referenceMethod);
   const { motor } = firstPick;
   const profileResult = motor ? profileOn(motor, brief, loadResult) : referenceProfile;
-  const startingResult = motor ? startingOn(motor, brief, loadResult, supplyResult, profileResult) : referenceStart;
+  const startingResult = startingOn(
+    motor ?? referenceMotor(job, nameplateResult, loadResult, supplyResult.values.motorVoltage?.value),
+    brief,
+    nameplateResult,
+    loadResult,
+    supplyResult,
+    profileResult,
+  );
   // The picked motor may start differently from the reference motor; then its starter or drive is picked again.
-  const pickResult = startingResult.method === referenceStart.method ? firstPick : pickFor(startingResult);
+  const pickResult = startingResult.method === referenceMethod ? firstPick : pickFor(startingResult.method);
   const protectionResult = protection(brief, catalogue, nameplateResult, pickResult);
   const moneyResult = money(brief, catalogue, supplyResult, profileResult, startingResult, pickResult);
 
@@ -187,6 +199,8 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
       rules: rules.used(),
       profile: profileResult.points,
       starting: startingResult.comparisons,
+      machine: startingResult.machine,
+      startSetting: startingResult.setting,
       motors: pickResult.motors,
       drives: pickResult.drives,
       starter: pickResult.starter,

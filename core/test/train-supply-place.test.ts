@@ -372,7 +372,7 @@ describe('place', () => {
     fc.assert(
       fc.property(celsius, celsius, metres, metres, (a, b, low, high) => {
         const at = (ambient: number, altitude: number) =>
-          derate({ ambient: `${ambient} °C`, altitude: `${altitude} m` });
+          derate({ ambient: `${ambient.toFixed(3)} °C`, altitude: `${altitude.toFixed(3)} m` });
         expect(at(Math.max(a, b), low)).toBeLessThanOrEqual(at(Math.min(a, b), low) + 1e-12);
         expect(at(a, Math.max(low, high))).toBeLessThanOrEqual(at(a, Math.min(low, high)) + 1e-12);
       }),

@@ -15,6 +15,7 @@ import {
 } from '@pilgrim/core/motor/typical';
 import { standardFrame } from '@pilgrim/core/nameplate/frame';
 import { HORSEPOWER } from '@pilgrim/core/quantity/units';
+import { fitCircuit, type FitTargets } from '@pilgrim/core/motor/fit-circuit';
 import { codeLetters, nominalEfficiency, standardRatings } from '@pilgrim/core/tables/index';
 
 type Random = () => number;
@@ -192,6 +193,35 @@ function motorVoltages(power: number, series: Series, school: 'NEMA' | 'IEC'): n
   return series.code === 'cw' && power <= hp(50) ? [208, 230, 460] : [230, 460];
 }
 
+interface StartingFigures {
+  readonly lockedRotorCurrent: number;
+  readonly lockedRotorTorque: number;
+  readonly breakdownTorque: number;
+}
+
+/** Starting current and torques of a motor that could be built with these figures, by the circuit that has them all. */
+function startingFigures(targets: FitTargets): StartingFigures {
+  const rated = targets.power / targets.speed;
+  for (let shrink = 1; shrink > 0.3; shrink *= 0.95) {
+    const most = targets.lockedRotorCurrent * shrink;
+    const fit = fitCircuit({ ...targets, lockedRotorCurrent: most, lockedRotorCurrentLeast: most });
+    const reached = (name: string): number => fit?.quantities.find((each) => each.name === name)?.reached ?? Number.NaN;
+    const figures = {
+      lockedRotorCurrent: round(reached('Locked-rotor current'), 4),
+      lockedRotorTorque: round(reached('Locked-rotor torque') / rated, 4),
+      breakdownTorque: round(reached('Breakdown torque') / rated, 4),
+    };
+    const again = fitCircuit({
+      ...targets,
+      ...figures,
+      lockedRotorCurrentLeast: figures.lockedRotorCurrent,
+      torquesAtLeast: false,
+    });
+    if (fit?.fights.length === 0 && again?.fights.length === 0) return figures;
+  }
+  throw new Error(`no motor of ${targets.power} W and ${targets.poles} poles could be built`);
+}
+
 function motor(
   series: Series,
   power: number,
@@ -221,7 +251,23 @@ function motor(
   const polesFactor = { 2: 1.02, 4: 1, 6: 1.28, 8: 1.6 }[poles] ?? 1;
   const price =
     (170 + 52 * horsepowerOf(power) ** 0.92) * series.priceFactor * polesFactor * between(random, 0.95, 1.05);
-  const slip = estimatedSlip(nominal) * between(random, 0.85, 1.1);
+  const speed = synchronousSpeed(frequency, poles) * (1 - estimatedSlip(nominal) * between(random, 0.85, 1.1));
+  const starts = startingFigures({
+    power,
+    voltage: base,
+    frequency,
+    poles,
+    speed,
+    current: current(base),
+    efficiency: nominal,
+    lockedRotorCurrent: locked,
+    lockedRotorCurrentLeast: locked,
+    lockedRotorTorque: minimumLockedRotorTorque(power, poles) * between(random, 1.02, 1.2),
+    breakdownTorque: minimumBreakdownTorque(power, poles) * between(random, 1.02, 1.1),
+    torquesAtLeast: true,
+    fixedShare: 0.35,
+    statorShare: 0.4,
+  });
 
   return {
     kind: 'motor',
@@ -235,17 +281,20 @@ function motor(
     frequency,
     voltages,
     currents: voltages.map(current),
-    speed: synchronousSpeed(frequency, poles) * (1 - slip),
+    speed,
     efficiency: nominal,
     efficiencyMinimum: minimum,
     efficiencyClass: series.className,
     powerFactor,
     serviceFactor: series.serviceFactor,
-    codeLetter: school === 'NEMA' ? codeLetter((Math.sqrt(3) * base * locked) / 1000 / horsepowerOf(power)) : '',
+    codeLetter:
+      school === 'NEMA'
+        ? codeLetter((Math.sqrt(3) * base * starts.lockedRotorCurrent) / 1000 / horsepowerOf(power))
+        : '',
     designLetter: school === 'NEMA' ? 'B' : 'N',
-    lockedRotorCurrents: voltages.map((voltage) => round((locked * base) / voltage)),
-    lockedRotorTorque: round(minimumLockedRotorTorque(power, poles) * between(random, 1.02, 1.2)),
-    breakdownTorque: round(minimumBreakdownTorque(power, poles) * between(random, 1.02, 1.15)),
+    lockedRotorCurrents: voltages.map((voltage) => round((starts.lockedRotorCurrent * base) / voltage, 4)),
+    lockedRotorTorque: starts.lockedRotorTorque,
+    breakdownTorque: starts.breakdownTorque,
     frame,
     enclosure: series.enclosure,
     thermalClass: 'F',

@@ -20,7 +20,7 @@ test('bad requests are answered 4xx with the field, never 500', async ({ request
     [{ nameplate: { power: '15 fr' } }, 422, 'nameplate.power'],
     [{ load: { torque: -5 } }, 422, 'load.torque'],
     [{ profile: { points: [{ flow: '70 %', hours: '99999 h' }] } }, 422, 'profile.points.0.hours'],
-    [{ practice: { sizeMargin: 40 } }, 422, 'practice.sizeMargin'],
+    [{ practice: { sizeMargin: [40] } }, 422, 'practice.sizeMargin'],
     ['{"__proto__":{"x":1},"title":"\\u0000x"}', 422, ''],
   ];
   for (const [data, status, path] of cases) {

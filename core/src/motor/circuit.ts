@@ -1,13 +1,14 @@
 import { z } from 'zod';
+import { complex, type Complex } from '../complex.ts';
 import { synchronousSpeed } from './typical.ts';
 
 const ohms = z.number().nonnegative().max(1e4);
 
 /**
  * Per-phase star equivalent circuit of an induction motor, referred to the stator, at rated frequency.
- * A second cage (r3, x3) lies in parallel with the first.
+ * A second cage (r3, x3) lies in parallel with the first. Ω unless said otherwise.
  */
-export const circuitSchema = z.strictObject({
+export const circuitShape = {
   r1: ohms,
   x1: ohms,
   xm: z.number().positive().max(1e4),
@@ -15,17 +16,68 @@ export const circuitSchema = z.strictObject({
   x2: ohms,
   r3: z.number().positive().max(1e4).optional(),
   x3: ohms.optional(),
-  /** Line-to-line, V */
-  volts: z.number().positive().max(20_000),
+  rc: z.number().positive().max(1e7).optional().describe('Core loss as a resistance beside the magnetising reactance'),
+  rs: ohms.optional().describe('Stray load loss as a resistance in the stator path'),
+  volts: z.number().positive().max(20_000).describe('Line to line, V'),
   hz: z.number().positive().max(400),
   poles: z.number().int().min(2).max(48).multipleOf(2),
-  /** Friction, windage, core and stray loss lumped at the shaft, W. */
-  rotationalLoss: z.number().nonnegative().max(1e6).default(0),
-  /** Slips at which steady points are wanted; 1 is standstill. */
-  slips: z.array(z.number().gt(0).max(2)).max(1000).default([]),
-});
+  rotationalLoss: z
+    .number()
+    .nonnegative()
+    .max(1e6)
+    .default(0)
+    .describe('Friction, windage, core and stray loss lumped at the shaft, W, at any speed'),
+  windage: z
+    .number()
+    .nonnegative()
+    .max(1e6)
+    .optional()
+    .describe('Friction and windage at synchronous speed, W; falls with the square of speed'),
+} as const;
+export const circuitSchema = z.strictObject(circuitShape);
 
 export type Circuit = Readonly<z.infer<typeof circuitSchema>>;
+
+/** What flows in the circuit at one slip, per phase and for the machine; SI. */
+export interface CircuitState {
+  /** Impedance of one phase at the terminals. */
+  readonly re: number;
+  readonly im: number;
+  /** For one ampere of stator current: air-gap power, core loss (W, three phases). */
+  readonly airGap: number;
+  readonly core: number;
+}
+
+/**
+ * Impedance and losses per ampere at a slip and frequency. Reactances go with frequency, the core-loss resistance with
+ * its square root (core loss with f^1.5 at constant flux). The inner loop of every curve and run.
+ */
+export function circuitState(circuit: Circuit, slip: number, hz: number): CircuitState {
+  const k = hz / circuit.hz;
+  const resistance2 = circuit.r2 / slip;
+  const reactance2 = k * circuit.x2;
+  const square2 = resistance2 * resistance2 + reactance2 * reactance2;
+  let g = resistance2 / square2;
+  let b = reactance2 / square2;
+  if (circuit.r3 !== undefined) {
+    const resistance3 = circuit.r3 / slip;
+    const reactance3 = k * (circuit.x3 ?? 0);
+    const square3 = resistance3 * resistance3 + reactance3 * reactance3;
+    g += resistance3 / square3;
+    b += reactance3 / square3;
+  }
+  const gc = circuit.rc === undefined ? 0 : 1 / (circuit.rc * Math.sqrt(k));
+  const re = g + gc;
+  const im = b + 1 / (k * circuit.xm);
+  const square = re * re + im * im;
+  // |E|² for one ampere is 1/|Y|².
+  return {
+    re: circuit.r1 + (circuit.rs ?? 0) + re / square,
+    im: k * circuit.x1 + im / square,
+    airGap: (3 * g) / square,
+    core: (3 * gc) / square,
+  };
+}
 
 export interface SteadyPoint {
   readonly slip: number;
@@ -39,6 +91,8 @@ export interface SteadyPoint {
   readonly statorCopperLoss: number;
   readonly airGapPower: number;
   readonly rotorCopperLoss: number;
+  readonly coreLoss: number;
+  readonly strayLoss: number;
   readonly convertedPower: number;
   readonly outputPower: number;
   /** N·m, at the air gap and at the shaft */
@@ -47,51 +101,37 @@ export interface SteadyPoint {
   readonly efficiency: number;
 }
 
-interface Complex {
-  readonly re: number;
-  readonly im: number;
-}
-
-const inverse = ({ re, im }: Complex): Complex => {
-  const square = re * re + im * im;
-  return { re: re / square, im: -im / square };
-};
-const sum = (a: Complex, b: Complex): Complex => ({ re: a.re + b.re, im: a.im + b.im });
-
-/** Impedance of magnetising branch and cages in parallel. */
-function airGapImpedance(circuit: Circuit, slip: number): Complex {
-  const cages = [{ re: circuit.r2 / slip, im: circuit.x2 }];
-  if (circuit.r3 !== undefined) cages.push({ re: circuit.r3 / slip, im: circuit.x3 ?? 0 });
-  return inverse(cages.map(inverse).reduce(sum, { re: 0, im: -1 / circuit.xm }));
-}
-
 /**
- * Steady state at one slip (not 0), by the exact circuit of the textbooks (Chapman; Fitzgerald, Kingsley, Umans).
- * Core loss is not in the circuit; it is part of the rotational loss.
+ * Steady state at one slip (not 0), by the exact circuit of the textbooks (Chapman; Fitzgerald, Kingsley, Umans), at
+ * rated or another voltage and frequency.
  */
-export function steadyPoint(circuit: Circuit, slip: number): SteadyPoint {
-  const gap = airGapImpedance(circuit, slip);
-  const total = sum({ re: circuit.r1, im: circuit.x1 }, gap);
-  const magnitude = Math.hypot(total.re, total.im);
-  const statorCurrent = circuit.volts / Math.sqrt(3) / magnitude;
-  const airGapPower = 3 * statorCurrent ** 2 * gap.re;
-  const statorCopperLoss = 3 * statorCurrent ** 2 * circuit.r1;
-  const inputPower = airGapPower + statorCopperLoss;
+export function steadyPoint(circuit: Circuit, slip: number, volts = circuit.volts, hz = circuit.hz): SteadyPoint {
+  const state = circuitState(circuit, slip, hz);
+  const size = Math.hypot(state.re, state.im);
+  const statorCurrent = volts / Math.sqrt(3) / size;
+  const square = statorCurrent ** 2;
+  const airGapPower = square * state.airGap;
+  const coreLoss = square * state.core;
+  const statorCopperLoss = 3 * square * circuit.r1;
+  const strayLoss = 3 * square * (circuit.rs ?? 0);
+  const inputPower = airGapPower + coreLoss + statorCopperLoss + strayLoss;
   const convertedPower = (1 - slip) * airGapPower;
-  const loss = slip < 1 ? circuit.rotationalLoss : 0;
-  const outputPower = convertedPower - loss;
-  const synchronous = synchronousSpeed(circuit.hz, circuit.poles);
+  const synchronous = synchronousSpeed(hz, circuit.poles);
   const speed = (1 - slip) * synchronous;
+  const shaftLoss = (slip < 1 ? circuit.rotationalLoss : 0) + windageAt(circuit, speed);
+  const outputPower = convertedPower - shaftLoss;
   const inducedTorque = airGapPower / synchronous;
   return {
     slip,
     speed,
     statorCurrent,
-    powerFactor: total.re / magnitude,
+    powerFactor: state.re / size,
     inputPower,
     statorCopperLoss,
     airGapPower,
     rotorCopperLoss: slip * airGapPower,
+    coreLoss,
+    strayLoss,
     convertedPower,
     outputPower,
     inducedTorque,
@@ -100,26 +140,93 @@ export function steadyPoint(circuit: Circuit, slip: number): SteadyPoint {
   };
 }
 
+/** Friction and windage at a shaft speed, W. */
+export function windageAt(circuit: Circuit, speed: number): number {
+  if (circuit.windage === undefined) return 0;
+  return circuit.windage * (speed / synchronousSpeed(circuit.hz, circuit.poles)) ** 2;
+}
+
+/** Impedance of one phase at the terminals, star. */
+export function terminalImpedance(circuit: Circuit, slip: number, hz = circuit.hz): Complex {
+  const { re, im } = circuitState(circuit, slip, hz);
+  return complex(re, im);
+}
+
 export interface CurveExtremes {
   readonly lockedRotor: SteadyPoint;
+  /** Least torque between standstill and breakdown. */
+  readonly pullUp: SteadyPoint;
   readonly breakdown: SteadyPoint;
 }
 
-const STEPS = 2000;
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
-/** Standstill and the greatest torque between standstill and synchronous speed: a scan, then golden-section refinement. */
-export function curveExtremes(circuit: Circuit): CurveExtremes {
-  const torqueAt = (slip: number): number => steadyPoint(circuit, slip).inducedTorque;
-  let best = 1;
-  for (let step = 1; step < STEPS; step++) if (torqueAt(step / STEPS) > torqueAt(best)) best = step / STEPS;
-  let low = Math.max(1e-6, best - 1 / STEPS);
-  let high = Math.min(1, best + 1 / STEPS);
-  const golden = (Math.sqrt(5) - 1) / 2;
-  while (high - low > 1e-9) {
-    const a = high - golden * (high - low);
-    const b = low + golden * (high - low);
-    if (torqueAt(a) > torqueAt(b)) high = b;
-    else low = a;
+/** The argument with the least value between two bounds, by golden section; the function has one valley there. */
+export function leastBetween(low: number, high: number, of: (x: number) => number, tolerance = 1e-9): number {
+  let a = high - GOLDEN * (high - low);
+  let b = low + GOLDEN * (high - low);
+  let fa = of(a);
+  let fb = of(b);
+  while (high - low > tolerance) {
+    if (fa < fb) {
+      high = b;
+      b = a;
+      fb = fa;
+      a = high - GOLDEN * (high - low);
+      fa = of(a);
+    } else {
+      low = a;
+      a = b;
+      fa = fb;
+      b = low + GOLDEN * (high - low);
+      fb = of(b);
+    }
   }
-  return { lockedRotor: steadyPoint(circuit, 1), breakdown: steadyPoint(circuit, (low + high) / 2) };
+  return (low + high) / 2;
+}
+
+/** Air-gap torque at a voltage and frequency, N·m. */
+export function torqueAt(circuit: Circuit, slip: number, volts = circuit.volts, hz = circuit.hz): number {
+  const { re, im, airGap } = circuitState(circuit, slip, hz);
+  return ((volts * volts) / 3 / (re * re + im * im)) * (airGap / synchronousSpeed(hz, circuit.poles));
+}
+
+const SCAN = 400;
+
+/** Slip of greatest torque between standstill and synchronous speed: a scan, then golden section. */
+export function breakdownSlip(circuit: Circuit, hz = circuit.hz, steps = SCAN, tolerance = 1e-7): number {
+  let best = 1;
+  let most = torqueAt(circuit, 1, circuit.volts, hz);
+  const slipAt = (step: number): number => 10 ** (-3 * (step / steps));
+  let at = 0;
+  for (let step = 1; step <= steps; step++) {
+    const torque = torqueAt(circuit, slipAt(step), circuit.volts, hz);
+    if (torque > most) {
+      most = torque;
+      best = slipAt(step);
+      at = step;
+    }
+  }
+  if (at === 0) return best;
+  return leastBetween(slipAt(at + 1), slipAt(at - 1), (slip) => -torqueAt(circuit, slip, circuit.volts, hz), tolerance);
+}
+
+/** Standstill, the saddle above it and the greatest torque. */
+export function curveExtremes(circuit: Circuit): CurveExtremes {
+  const top = breakdownSlip(circuit);
+  let saddle = 1;
+  let least = torqueAt(circuit, 1);
+  for (let step = 1; step <= SCAN; step++) {
+    const slip = 1 - ((1 - top) * step) / SCAN;
+    const torque = torqueAt(circuit, slip);
+    if (torque < least) {
+      least = torque;
+      saddle = slip;
+    }
+  }
+  return {
+    lockedRotor: steadyPoint(circuit, 1),
+    pullUp: steadyPoint(circuit, saddle),
+    breakdown: steadyPoint(circuit, top),
+  };
 }

@@ -21,6 +21,8 @@ export interface Motor {
   readonly serviceFactor: number;
   /** Worst-case locked-rotor current, A. */
   readonly lockedRotorCurrent: number;
+  /** Least locked-rotor current its letter or class allows, A. */
+  readonly lockedRotorCurrentLeast: number;
   /** Least locked-rotor and breakdown torque as multiples of rated torque. */
   readonly lockedRotorTorque: number;
   readonly breakdownTorque: number;
@@ -79,6 +81,7 @@ export function typicalMotor(rating: Rating, className: EfficiencyClass, school:
   if (efficiency === undefined) return undefined;
   const powerFactor = estimatedPowerFactor(power, poles);
   const current = power / (Math.sqrt(3) * voltage * efficiency * powerFactor);
+  const lockedRotorMost = (school === 'NEMA' ? maximumLockedRotorCurrent(power, voltage) : undefined) ?? 7.2 * current;
   return {
     label: `a typical ${poles}-pole motor of the size`,
     kind: 'typical',
@@ -92,7 +95,8 @@ export function typicalMotor(rating: Rating, className: EfficiencyClass, school:
     efficiencyMinimum: 1 - 1.2 * (1 - efficiency),
     powerFactor,
     serviceFactor: 1,
-    lockedRotorCurrent: (school === 'NEMA' ? maximumLockedRotorCurrent(power, voltage) : undefined) ?? 7.2 * current,
+    lockedRotorCurrent: lockedRotorMost,
+    lockedRotorCurrentLeast: 0.45 * lockedRotorMost,
     lockedRotorTorque: minimumLockedRotorTorque(power, poles),
     breakdownTorque: minimumBreakdownTorque(power, poles),
   };

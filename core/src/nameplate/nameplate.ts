@@ -211,8 +211,11 @@ export function nameplate(brief: Brief): NameplateResult {
       powerFactor: powerFactor.value,
       serviceFactor: serviceFactor?.value ?? 1,
       lockedRotorCurrent: range?.max?.value ?? (range?.min?.value ?? current.value * 8) * 1.1,
-      lockedRotorTorque: minimumLockedRotorTorque(power.value, turning.poles.value),
-      breakdownTorque: minimumBreakdownTorque(power.value, turning.poles.value),
+      lockedRotorCurrentLeast: range?.min?.value ?? current.value * 4,
+      lockedRotorTorque:
+        decoded.values.lockedRotorTorqueMin?.value ?? minimumLockedRotorTorque(power.value, turning.poles.value),
+      breakdownTorque:
+        decoded.values.breakdownTorqueMin?.value ?? minimumBreakdownTorque(power.value, turning.poles.value),
     };
   }
 }

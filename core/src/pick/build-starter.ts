@@ -1,5 +1,5 @@
 import type { StarterPart } from '../catalogue.ts';
-import type { Method } from '../starting/starting.ts';
+import type { Method } from '../starting/feeds.ts';
 import { formatQuantity } from '../quantity/format.ts';
 import type { School } from '../quantity/units.ts';
 
@@ -42,6 +42,13 @@ const roles: Readonly<Record<StarterNeed['method'], readonly Role[]>> = {
     { role: 'Delta contactor, AC-3', kind: 'contactor', share: 1 / Math.sqrt(3) },
     { role: 'Star contactor, AC-3', kind: 'contactor', share: 1 / 3 },
     { role: 'Overload relay in the phase', kind: 'overload relay', share: 1 / Math.sqrt(3) },
+  ],
+  // The transformer itself is bought to specification with its taps.
+  autotransformer: [
+    { role: 'Line contactor, AC-3', kind: 'contactor', share: 1 },
+    { role: 'Tap contactor, AC-3', kind: 'contactor', share: 1 },
+    { role: 'Star-point contactor, AC-3', kind: 'contactor', share: 0.5 },
+    { role: 'Overload relay', kind: 'overload relay', share: 1 },
   ],
   'soft starter': [
     { role: 'Soft starter', kind: 'soft starter', share: 1 },

@@ -4,7 +4,7 @@ import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { PlaceResult } from '../place/place.ts';
 import type { SituationResult } from '../situation/situation.ts';
 import type { ProfileResult } from '../profile/profile.ts';
-import type { StartingResult } from '../starting/starting.ts';
+import type { Method } from '../starting/feeds.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { keepsMotor } from '../motor/reference.ts';
 import { sizeText } from '../motor/standard-power.ts';
@@ -63,7 +63,7 @@ export function pick(
   supply: SupplyResult,
   place: PlaceResult,
   profile: ProfileResult,
-  starting: StartingResult,
+  method: Method | undefined,
 ): PickResult {
   const { job, given } = brief;
   const { school } = job;
@@ -92,10 +92,9 @@ export function pick(
   const motors = size && wanted && rankSized(size, wanted);
   const chosenMotor = motors && chooseMotor(motors);
   const motor = keeps ? nameplate.motor : chosenMotor && motorOf(chosenMotor);
-  const drives = motor && starting.method === 'drive' ? rankForMotor(motor) : undefined;
+  const drives = motor && method === 'drive' ? rankForMotor(motor) : undefined;
   const chosenDrive = drives && chooseDrive(drives);
-  const starter =
-    motor && starting.method && starting.method !== 'drive' ? starterFor(motor, starting.method) : undefined;
+  const starter = motor && method && method !== 'drive' ? starterFor(motor, method) : undefined;
 
   if (keeps && motor && load.values.motorPower) checkKept(motor);
 
@@ -164,7 +163,7 @@ export function pick(
       enclosures: remedy.closed ? place.enclosures.filter((code) => code !== 'ODP') : place.enclosures,
       frame: job.situation.kind === 'replace' && sameSizeAsPlate(required) ? nameplate.frame : undefined,
       inverterDuty:
-        remedy.inverterDuty === true || (starting.method === 'drive' && job.load.torqueKind === 'constant' && lowSpeed),
+        remedy.inverterDuty === true || (method === 'drive' && job.load.torqueKind === 'constant' && lowSpeed),
     };
   }
 
@@ -326,10 +325,10 @@ export function pick(
     };
   }
 
-  function starterFor(forMotor: Motor, method: 'direct' | 'star-delta' | 'soft starter'): Starter {
+  function starterFor(forMotor: Motor, way: Exclude<Method, 'drive'>): Starter {
     const built = buildStarter(catalogue.parts, {
       school,
-      method,
+      method: way,
       current: forMotor.current,
       voltage: forMotor.voltage,
     });
@@ -342,7 +341,7 @@ export function pick(
         clear: 'Add a catalogue with these parts.',
       });
     }
-    if (method === 'soft starter') {
+    if (way === 'soft starter') {
       flag({
         code: 'pick.soft-starter-leaks',
         severity: 'note',
@@ -397,6 +396,7 @@ function motorOf({ item, voltage, current }: RankedMotor): Motor {
     powerFactor: item.powerFactor,
     serviceFactor: item.serviceFactor,
     lockedRotorCurrent: lockedRotorCurrentAt(item, at, current),
+    lockedRotorCurrentLeast: lockedRotorCurrentAt(item, at, current),
     lockedRotorTorque: item.lockedRotorTorque,
     breakdownTorque: item.breakdownTorque,
   };

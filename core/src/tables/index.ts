@@ -37,6 +37,9 @@ import unbalanceDerateFile from './data/mg1-unbalance-derate.json' with { type: 
 import designNTorquesFile from './data/iec-60034-12-design-n-torques.json' with { type: 'json' };
 import conductorImpedanceFile from './data/nec-ch9-table-9.json' with { type: 'json' };
 import nema250File from './data/nema-250-enclosures.json' with { type: 'json' };
+import tripClassesFile from './data/iec-60947-4-1-trip-classes.json' with { type: 'json' };
+import stallTimeFile from './data/mg1-momentary-load-and-stall.json' with { type: 'json' };
+import loadInertiaFile from './data/mg1-12-7-load-inertia.json' with { type: 'json' };
 import { openTable } from './table.ts';
 
 export const ampacity = openTable(ampacityFile);
@@ -77,3 +80,6 @@ export const unbalanceDerate = openTable(unbalanceDerateFile);
 export const designNTorques = openTable(designNTorquesFile);
 export const conductorImpedance = openTable(conductorImpedanceFile);
 export const nema250 = openTable(nema250File);
+export const tripClasses = openTable(tripClassesFile);
+export const stallTime = openTable(stallTimeFile);
+export const loadInertia = openTable(loadInertiaFile);

@@ -1,0 +1,87 @@
+import type { Circuit } from '../motor/circuit.ts';
+import { terminalImpedance } from '../motor/circuit.ts';
+import type { Motor } from '../motor/typical.ts';
+import type { Source } from '../supply/source.ts';
+import type { Method } from './feeds.ts';
+import { runUp, type Feed, type RunUp, type Turning } from './run-up.ts';
+import { classTimes, leastClass, tripUse, type TripClass } from './trip-curve.ts';
+
+/** Everything a start depends on; SI. Plain data, so that it can be sent to a worker. */
+export interface StartSetting {
+  readonly circuit: Circuit;
+  readonly motor: Pick<Motor, 'power' | 'speed' | 'current' | 'voltage'>;
+  readonly turning: Turning;
+  readonly source: Source | undefined;
+  readonly feeds: Readonly<Record<Method, Feed>>;
+  /** Time the motor bears standing at full voltage, hot or cold as it starts, s. */
+  readonly stallTime: number;
+  readonly tripClass: TripClass;
+  /** Overload setting, A. */
+  readonly overload: number;
+  /** Heat of the relay before the start, of its setting’s. */
+  readonly warm: number;
+}
+
+/** One way to start, run up. */
+export interface Start {
+  readonly method: Method;
+  readonly run: RunUp;
+  /** Heat of rotor and stator over what each bears standing for the stall time. */
+  readonly rotorUse: number;
+  readonly statorUse: number;
+  /** Share of the overload relay’s trip level at its fast edge. */
+  readonly tripUse: number;
+  readonly leastClass: TripClass | undefined;
+  /** At standstill: line current at rated voltage, A, and torque over rated. */
+  readonly standstillCurrent: number;
+  readonly standstillTorque: number;
+}
+
+export function runStart(setting: StartSetting, method: Method, steps?: number): Start {
+  const { circuit, motor, turning, source, feeds, stallTime, overload, warm } = setting;
+  const feed = feeds[method];
+  const ratedTorque = motor.power / motor.speed;
+  const run = runUp({
+    circuit,
+    turning,
+    source,
+    feed,
+    ratedTorque,
+    ratedCurrent: motor.current,
+    ...(steps === undefined ? {} : { steps }),
+  });
+  // Heat of standing at rated voltage for the stall time is what the maker lets the motor bear.
+  const impedance = terminalImpedance(circuit, 1);
+  const locked = motor.voltage / Math.sqrt(3) / Math.hypot(impedance.re, impedance.im);
+  const stator = 3 * locked ** 2 * (circuit.r1 + (circuit.rs ?? 0));
+  const rotor = Math.max(1e-9, 3 * locked ** 2 * impedance.re - stator);
+  const torque = (run.trace.torque[0] ?? 0) / ratedTorque;
+  return {
+    method,
+    run,
+    rotorUse: run.rotorHeat / (rotor * stallTime),
+    statorUse: run.statorHeat / (stator * stallTime),
+    tripUse: tripUse(run.trace, overload, classTimes(setting.tripClass).fastest, warm),
+    leastClass: leastClass(run.trace, overload, warm),
+    standstillCurrent: standstillCurrent(feed, locked, motor.current),
+    standstillTorque: torque,
+  };
+}
+
+/** Line current at standstill and rated voltage, A. */
+function standstillCurrent(feed: Feed, locked: number, rated: number): number {
+  switch (feed.kind) {
+    case 'direct':
+      return locked;
+    case 'star-delta':
+      return locked / 3;
+    case 'autotransformer':
+      return locked * feed.tap ** 2;
+    case 'soft starter': {
+      const kick = feed.kickTime > 0 ? locked * feed.kickVoltage : 0;
+      return Math.max(kick, Math.min(locked, feed.currentLimit * rated));
+    }
+    case 'drive':
+      return rated * Math.min(1.1, feed.currentLimit);
+  }
+}
