@@ -1,6 +1,9 @@
+import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
+  // Its TypeScript source; the script beside it names a source map that is not there.
+  resolve: { alias: { odex: fileURLToPath(new URL('node_modules/odex/src/odex.ts', import.meta.url)) } },
   test: {
     include: ['core/test/**/*.test.ts', 'cli/test/**/*.test.ts', 'db/test/**/*.test.ts', 'web/test/**/*.test.ts'],
   },

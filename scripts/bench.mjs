@@ -17,9 +17,13 @@ const report = (name, value, limit, unit, better) => {
   process.stdout.write(`${ok ? 'ok  ' : 'MISS'} ${name}: ${value.toFixed(2)} ${unit} (limit ${limit})\n`);
 };
 
-/** Runs one of the measuring scripts beside this one and reads the JSON it prints. */
+/** Bundles a measuring script as the application is bundled, runs it and reads the JSON it prints. */
 function measured(name, env = {}) {
-  const run = spawnSync(process.execPath, ['--import', 'tsx', `${root}/scripts/bench/${name}.mjs`], {
+  const out = `${root}/node_modules/.cache/bench`;
+  const vite = [`${root}/node_modules/vite/bin/vite.js`, 'build', '--logLevel', 'error', '--outDir', out];
+  const build = spawnSync(process.execPath, [...vite, '--ssr', `scripts/bench/${name}.mjs`], { cwd: root, encoding: 'utf8' });
+  if (build.status !== 0) throw new Failure(`The measure ${name} did not build: ${build.stderr}`);
+  const run = spawnSync(process.execPath, [`${out}/${name}.js`], {
     cwd: root,
     env: { ...process.env, ...env },
     encoding: 'utf8',

@@ -14,7 +14,7 @@ import {
   type Issue,
   type Solution,
 } from '@pilgrim/core';
-import { circuitSchema, curveExtremes, steadyPoint } from '@pilgrim/core/motor/circuit';
+import { readMachine, runMachine } from '@pilgrim/core/motor/machine';
 import { readPlate } from '@pilgrim/core/nameplate/read/read-plate';
 import { demoCatalogue } from '@pilgrim/db/demo/catalogue';
 
@@ -23,8 +23,8 @@ const USAGE = `usage: pilgrim solve job.json|-  [--catalogue catalogue.json]
        pilgrim machine machine.json|-
        pilgrim schema job|solution|machine
 
-solve prints the solution of a job, decode that of a nameplate, machine the steady points of a
-per-phase circuit at given slips with standstill and breakdown, schema a JSON Schema.
+solve prints the solution of a job, decode that of a nameplate, machine the steady points and extremes
+of a per-phase circuit or of a plate and, with an inertia, its run-up, schema a JSON Schema.
 Exit code 0, or 2 with a list of issues as JSON on standard error.`;
 
 /** What a person can mend: printed as issues, exit code 2. */
@@ -95,12 +95,13 @@ function decodeCommand(file: string | undefined, volts: string | undefined, hz: 
   return refuseUnreadable(solve(job, emptyCatalogue));
 }
 
-/** Steady state of a published circuit: how the motor model is checked from outside. */
+/** A circuit or a plate as a machine: how the motor model is checked from outside. */
 function machineCommand(file: string | undefined): unknown {
-  const parsed = circuitSchema.safeParse(readJson(file));
-  if (!parsed.success) throw new BadInput(issuesOf(parsed.error));
-  const circuit = parsed.data;
-  return { points: circuit.slips.map((slip) => steadyPoint(circuit, slip)), ...curveExtremes(circuit) };
+  const read = readMachine(readJson(file));
+  if ('issues' in read) throw new BadInput(read.issues);
+  const result = runMachine(read.machine);
+  if ('issues' in result) throw new BadInput(result.issues);
+  return result;
 }
 
 function schemaCommand(which: string | undefined): unknown {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { jobSchema } from './job.ts';
-import { circuitSchema } from './motor/circuit.ts';
+import { machineSchema } from './motor/machine.ts';
 import { solutionSchema } from './solve.ts';
 
 type JsonSchema = Readonly<Record<string, unknown>>;
@@ -14,8 +14,8 @@ export const jobJsonSchema = (): JsonSchema => ({
 /** JSON Schema of what `solve` returns. */
 export const solutionJsonSchema = (): JsonSchema => ({ ...z.toJSONSchema(solutionSchema), title: 'Pilgrim solution' });
 
-/** JSON Schema of the circuit the `machine` command takes. */
+/** JSON Schema of what the `machine` command takes. */
 export const machineJsonSchema = (): JsonSchema => ({
-  ...z.toJSONSchema(circuitSchema, { io: 'input' }),
+  ...z.toJSONSchema(machineSchema, { io: 'input' }),
   title: 'Pilgrim machine',
 });

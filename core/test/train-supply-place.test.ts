@@ -277,7 +277,7 @@ describe('dip by phasors', () => {
     internal: lagging(size, 1 / Math.sqrt(26)),
     feeder,
     other: undefined,
-    internalValue: undefined as never,
+    internalValue: undefined,
     feederValue: undefined,
   });
   const start = { voltage: 460, current: 700, powerFactor: 0.3, limited: false };

@@ -50,5 +50,5 @@ export const USUAL = {
   kickVoltage: 0.75,
   driveRamp: 8,
   driveCurrentLimit: 1.5,
-  driveBoost: 1.2,
+  driveBoost: 1.5,
 } as const;

@@ -37,6 +37,23 @@ export interface Start {
   readonly standstillTorque: number;
 }
 
+const REMEMBERED = 120;
+const memory = new Map<string, Start>();
+
+/**
+ * A start run up with so many steps over the speed range. Remembered, since most keystrokes leave the start as it was;
+ * `key` names the setting.
+ */
+export function rememberedStart(setting: StartSetting, key: string, method: Method, steps: number): Start {
+  const whole = `${method} ${steps} ${key}`;
+  const known = memory.get(whole);
+  if (known) return known;
+  const start = runStart(setting, method, steps);
+  if (memory.size >= REMEMBERED) memory.clear();
+  memory.set(whole, start);
+  return start;
+}
+
 export function runStart(setting: StartSetting, method: Method, steps?: number): Start {
   const { circuit, motor, turning, source, feeds, stallTime, overload, warm } = setting;
   const feed = feeds[method];

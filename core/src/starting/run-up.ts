@@ -97,6 +97,8 @@ export interface RunUp {
 
 interface Instant {
   readonly torque: number;
+  /** What the motor could give; more than it gives only on a drive. */
+  readonly available: number;
   readonly lineCurrent: number;
   readonly motorCurrent: number;
   readonly voltage: number;
@@ -173,9 +175,13 @@ export function runUp(setting: RunUpSetting): RunUp {
 
   const instantAt = (t: number, w: number): Instant => instant(setting, supply, synchronous, t, w, changedAt);
   /** Rates of speed, rotor heat, stator heat, input, load work and friction. */
+  let newest: Instant | undefined;
+  let newestLoad = 0;
   const rates = (t: number, w: number, into: Float64Array): number => {
     const at = instantAt(t, w);
     const resisting = loadAt(w);
+    newest = at;
+    newestLoad = resisting;
     const rate = (at.torque - resisting) / turning.inertia;
     into[0] = w <= 0 && rate < 0 ? 0 : rate;
     into[1] = at.rotorLoss;
@@ -192,9 +198,9 @@ export function runUp(setting: RunUpSetting): RunUp {
     new Float64Array(6),
   ];
 
-  record();
   while (time < LONGEST && speed < target) {
     const rate = rates(time, speed, first);
+    record();
     const nextEvent = events.find((each) => each > time + 1e-9);
     // Standing still or crawling: only time can help, and only while the feed still rises.
     if (rate <= (1e-4 * synchronous) / LONGEST) {
@@ -223,10 +229,11 @@ export function runUp(setting: RunUpSetting): RunUp {
     load += gain(4);
     friction += gain(5);
     time += step;
-    record();
     if (changedAt === undefined && (feed.kind === 'star-delta' || feed.kind === 'autotransformer')) {
       if (speed >= feed.changeSpeed * synchronous * 0.9999 || time >= feed.changeTime - 1e-9) {
         const gap = feed.kind === 'star-delta' ? feed.gap : 0;
+        rates(time, speed, first);
+        record();
         // Without supply the load slows the masses down.
         if (gap > 0) {
           const slowed = Math.max(0, speed - (gap * loadAt(speed)) / turning.inertia);
@@ -235,13 +242,13 @@ export function runUp(setting: RunUpSetting): RunUp {
           time += gap;
         }
         changedAt = time;
-        const after = instantAt(time, speed);
-        changeover = { time, speed, current: after.lineCurrent };
-        record();
+        changeover = { time, speed, current: instantAt(time, speed).lineCurrent };
       }
     }
   }
 
+  rates(time, speed, first);
+  record();
   const trace = out.trace();
   const reached = !stuck && speed >= target * 0.9999 && final !== undefined;
   const margins = out.least(setting.ratedTorque);
@@ -263,8 +270,7 @@ export function runUp(setting: RunUpSetting): RunUp {
   };
 
   function record(): void {
-    const at = instantAt(time, speed);
-    out.push(time, speed, at, loadAt(speed), rotorHeat, statorHeat);
+    if (newest) out.push(time, speed, newest, newestLoad, rotorHeat, statorHeat);
   }
 }
 
@@ -367,6 +373,7 @@ function instantOf(
     voltage,
     busVoltage,
     torque: gap / synchronous - shaftLoss - rotational,
+    available: gap / synchronous - shaftLoss - rotational,
     rotorLoss: slip * gap,
     statorLoss,
     input: gap + statorLoss,
@@ -452,7 +459,7 @@ function onDrive(
   const resisting = interpolate(turning.speeds, turning.torques, speed);
   const allowed = speed < 0.05 * synchronous ? Math.min(most, feed.boost * ratedTorque) : most;
   const wanted = resisting + (turning.inertia * synchronous) / Math.max(0.01, feed.ramp);
-  const ramped = time <= feed.ramp + 1e-9 || speed < 0.98 * synchronous;
+  const ramped = time <= feed.ramp + 1e-9 || speed < 0.99 * synchronous;
   const torque = Math.min(allowed, ramped ? wanted : resisting);
   const current = size(magnetising, (active * torque) / ratedTorque);
   const slipLoss = torque * synchronous * slipPart(setting, torque);
@@ -461,6 +468,7 @@ function onDrive(
   const line = input / (Math.sqrt(3) * phase * Math.sqrt(3) * DRIVE_INPUT.powerFactor * DRIVE_INPUT.efficiency);
   return {
     torque,
+    available: allowed,
     lineCurrent: line,
     motorCurrent: current,
     voltage: circuit.volts * Math.max(0.04, speed / synchronous),
@@ -511,6 +519,7 @@ function finalSpeed(
 }
 
 function recorder() {
+  const available: number[] = [];
   const rows: Record<keyof Trace, number[]> = {
     time: [],
     speed: [],
@@ -525,6 +534,7 @@ function recorder() {
   };
   return {
     push(time: number, speed: number, at: Instant, load: number, rotorHeat: number, statorHeat: number): void {
+      available.push(at.available);
       rows.time.push(time);
       rows.speed.push(speed);
       rows.lineCurrent.push(at.lineCurrent);
@@ -542,7 +552,7 @@ function recorder() {
       let speed = 0;
       // The last point is where motor and load meet; there is no margin to speak of there.
       for (let at = 0; at < rows.time.length - 1; at++) {
-        const over = ((rows.torque[at] ?? 0) - (rows.loadTorque[at] ?? 0)) / ratedTorque;
+        const over = ((available[at] ?? 0) - (rows.loadTorque[at] ?? 0)) / ratedTorque;
         if (over < margin && (rows.speed[at] ?? 0) < 0.9 * (rows.speed.at(-1) ?? 1) + 1e-9) {
           margin = over;
           speed = rows.speed[at] ?? 0;

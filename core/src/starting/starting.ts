@@ -15,7 +15,7 @@ import { flickerOf, LONG_TERM_LIMIT, SHORT_TERM_LIMIT } from '../supply/flicker.
 import type { SupplyResult } from '../supply/supply.ts';
 import { loadInertia, stallTime as stallTimes } from '../tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
-import { runStart, type Start, type StartSetting } from './run-start.ts';
+import { rememberedStart, type Start, type StartSetting } from './run-start.ts';
 import { feedsOf, methods, type Method } from './feeds.ts';
 import type { Trace } from './run-up.ts';
 
@@ -50,6 +50,8 @@ export interface Comparison {
   /** Why it fails, empty where it passes, and what would have to change for each. */
   readonly failures: readonly string[];
   readonly remedies: readonly string[];
+  /** Setting that was needed, where one was looked for. */
+  readonly needs: string;
   readonly time: number | undefined;
   readonly rotorUse: number;
   readonly tripUse: number;
@@ -77,8 +79,12 @@ export interface StartingResult extends StageResult<StartingValues> {
   readonly setting: StartSetting | undefined;
 }
 
+/** A current limit above this is hardly a soft start, and how finely one is looked for. Common practice, no published source. */
+const SOFT_LIMIT_MOST = 6;
+const SOFT_LIMIT_STEP = 0.5;
+
 /** Steps of a run in the live solution; the error of times and heats stays below 0.01 %. */
-const LIVE_STEPS = 40;
+const LIVE_STEPS = 32;
 
 /**
  * The way the reference motor would start, which the pick needs: the least costly start that passes every limit, unless
@@ -167,6 +173,8 @@ export function startingOn(
   const setting = startSetting(motor, machine);
   const dipLimit =
     given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
+  const key = JSON.stringify(setting);
+  let softLimit = given.starting.currentLimit?.value ?? practice.softStartCurrent.value;
   const starts = new Map<Method, Start>();
   const compared = new Map<Method, Comparison>();
   const { method, why } = choose();
@@ -284,9 +292,33 @@ export function startingOn(
   }
 
   function startOf(each: Method): Start {
-    const known = starts.get(each) ?? runStart(setting, each, LIVE_STEPS);
+    const known =
+      starts.get(each) ?? (each === 'soft starter' ? softStart() : rememberedStart(setting, key, each, LIVE_STEPS));
     starts.set(each, known);
     return known;
+  }
+
+  /** With no limit typed, the least current limit that brings the load up with its margin. */
+  function softStart(): Start {
+    const feed = setting.feeds['soft starter'];
+    const at = (limit: number): Start => {
+      const feeds = { ...setting.feeds, 'soft starter': { ...feed, currentLimit: limit } as typeof feed };
+      return rememberedStart({ ...setting, feeds }, `${key} ${limit}`, 'soft starter', LIVE_STEPS);
+    };
+    const first = practice.softStartCurrent.value;
+    if (given.starting.currentLimit) return at(given.starting.currentLimit.value);
+    const most = Math.max(first, Math.min(SOFT_LIMIT_MOST, setting.motor.current > 0 ? motorStandstill() : first));
+    for (let limit = first; limit < most; limit += SOFT_LIMIT_STEP) {
+      const start = at(limit);
+      softLimit = limit;
+      if (start.run.reached && start.run.leastMargin >= practice.torqueMargin.value) return start;
+    }
+    softLimit = first;
+    return at(first);
+  }
+
+  function motorStandstill(): number {
+    return (motor?.lockedRotorCurrent ?? 0) / setting.motor.current;
   }
 
   function comparisonOf(each: Method): Comparison {
@@ -399,7 +431,13 @@ export function startingOn(
         'an unloaded start or a motor with more torque',
       );
     else {
-      if (run.leastMargin < practice.torqueMargin.value)
+      const unmoved = run.changeover !== undefined && run.changeover.speed < 1;
+      if (unmoved)
+        fail(
+          `does not break the load away before the change-over, which is then a direct start of ${formatQuantity(run.changeover?.current ?? 0, 'current', school)}`,
+          'an unloaded start or a motor with more torque',
+        );
+      else if (run.leastMargin < practice.torqueMargin.value)
         fail(
           `only ${percent(Math.max(0, run.leastMargin))} torque is left over the load at ${rpm(run.leastMarginSpeed)}, ${practice.torqueMargin.text} wanted`,
           'less load while starting',
@@ -421,7 +459,12 @@ export function startingOn(
           `trips a class ${job.starting.tripClass} relay`,
           each.leastClass ? `a class ${each.leastClass} relay` : 'a shorter start; no class holds',
         );
-      if (each.method === 'star-delta' && run.changeover && run.changeover.speed < 0.8 * setting.motor.speed)
+      if (
+        !unmoved &&
+        each.method === 'star-delta' &&
+        run.changeover &&
+        run.changeover.speed < 0.8 * setting.motor.speed
+      )
         fail(
           `changes over at ${rpm(run.changeover.speed)}: the spike of ${formatQuantity(run.changeover.current, 'current', school)} is nearly a direct start`,
           'a load light enough for star to bring past 80 % speed',
@@ -435,6 +478,7 @@ export function startingOn(
       passes: failures.length === 0,
       failures,
       remedies,
+      needs: each.method === 'soft starter' ? `limit ${formatNumber(softLimit, 2)} × rated` : '',
       time: run.reached ? run.time : undefined,
       rotorUse: each.rotorUse,
       tripUse: each.tripUse,

@@ -12,7 +12,7 @@ export interface Source {
   readonly feeder: Complex;
   /** Other load on the bus as an impedance; undefined where there is none. */
   readonly other: Complex | undefined;
-  readonly internalValue: Value;
+  readonly internalValue: Value | undefined;
   readonly feederValue: Value | undefined;
 }
 

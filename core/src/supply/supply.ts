@@ -3,6 +3,9 @@ import { utilizationVoltage } from '../nameplate/connected-rating.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { formatNumber } from '../quantity/format.ts';
 import type { LoadResult } from '../load/load.ts';
+import { terminalImpedance } from '../motor/circuit.ts';
+import { fitMotor, fitTargets } from '../motor/fit-motor.ts';
+import type { Motor } from '../motor/typical.ts';
 import { referenceMotor } from '../motor/reference.ts';
 import { magnitude } from '../complex.ts';
 import { dipOf, sourceOf, type Source } from './source.ts';
@@ -110,7 +113,7 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     ...(frequency ? { frequency } : {}),
     ...(motorVoltage ? { motorVoltage } : {}),
     ...(shortCircuitPower ? { shortCircuitPower } : {}),
-    ...(source ? { sourceImpedance: source.internalValue } : {}),
+    ...(source?.internalValue ? { sourceImpedance: source.internalValue } : {}),
     ...(source?.feederValue ? { feederImpedance: source.feederValue } : {}),
     ...direct,
     ...(energyPrice ? { energyPrice } : {}),
@@ -125,10 +128,11 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   function directStart(): Pick<SupplyValues, 'directBusDip' | 'directTerminalDip' | 'directFlicker'> {
     const motor = motorVoltage && referenceMotor(job, nameplate, load, motorVoltage.value);
     if (!source || !motor) return {};
+    const powerFactor = standstillPowerFactor(motor);
     const dip = dipOf(source, {
       voltage: motor.voltage,
       current: motor.lockedRotorCurrent,
-      powerFactor: practice.lockedRotorPowerFactor.value,
+      powerFactor: powerFactor.value,
       limited: false,
     });
     const how = {
@@ -137,7 +141,7 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
         Z: source.internalValue,
         Z_f: source.feederValue,
         I_s: quantity(motor.lockedRotorCurrent, 'current', school, { origin: 'estimated', source: motor.label }),
-        '\\cos\\varphi_s': practice.lockedRotorPowerFactor,
+        '\\cos\\varphi_s': powerFactor,
       },
       source: 'Phasors of source, feeder, other load and standing motor',
       note: `Direct start of ${motor.label}.`,
@@ -151,6 +155,19 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
       }),
       ...flickerValue(directBusDip),
     };
+  }
+
+  /** From the circuit fitted to the motor, the same that starting runs up. */
+  function standstillPowerFactor(motor: Motor): Value {
+    const fit = fitMotor(
+      fitTargets(motor, given.starting, job.nameplate.designLetter ?? '', practice.fixedLossShare.value),
+    );
+    if (!fit) return practice.lockedRotorPowerFactor;
+    const { re, im } = terminalImpedance(fit.circuit, 1);
+    return quantity(re / Math.hypot(re, im), 'powerFactor', school, {
+      origin: 'estimated',
+      source: 'per-phase circuit fitted to the motor, at standstill',
+    });
   }
 
   function flickerValue(dip: Value): Pick<SupplyValues, 'directFlicker'> {

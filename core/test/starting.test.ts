@@ -1,0 +1,425 @@
+/** The motor as a machine and its starts, against published machines, closed forms and a general-purpose integrator. */
+import fc from 'fast-check';
+import { Solver } from 'odex';
+import { describe, expect, it } from 'vitest';
+import { demoCatalogue } from '../../db/demo/catalogue.ts';
+import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
+import { interpolate } from '../src/load/torque-curve.ts';
+import { circuitState, curveExtremes, steadyPoint, torqueAt, type Circuit } from '../src/motor/circuit.ts';
+import { fitCircuit, type FitTargets } from '../src/motor/fit-circuit.ts';
+import { bestFlux, partLoads, pointAtPower, runningPoint } from '../src/motor/operating.ts';
+import { synchronousSpeed } from '../src/motor/typical.ts';
+import { runStart, type StartSetting } from '../src/starting/run-start.ts';
+import { runUp, type Feed, type RunUpSetting } from '../src/starting/run-up.ts';
+import { sampleStart, spreadOf, type SpreadSetting } from '../src/starting/spread.ts';
+import { transientRun, type TransientSetting } from '../src/starting/transient.ts';
+import { classTimes, tripTime } from '../src/starting/trip-curve.ts';
+import krause3 from './cases/krause-3hp.json' with { type: 'json' };
+import krause50 from './cases/krause-50hp.json' with { type: 'json' };
+
+const RPM = Math.PI / 30;
+const catalogue = demoCatalogue();
+const within = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+const near = (actual: number, expected: number, share: number): void => {
+  expect(Math.abs(actual / expected - 1), `${actual} is not within ${share * 100} % of ${expected}`).toBeLessThan(
+    share,
+  );
+};
+
+const item = catalogue.motors.find((each) => each.school === 'IEC' && each.power === 30_000 && each.poles === 4);
+if (!item) throw new Error('the demo catalogue has no 30 kW motor');
+const targetsOf = (motor: typeof item): FitTargets => ({
+  power: motor.power,
+  voltage: motor.voltages.at(-1) ?? NaN,
+  frequency: motor.frequency,
+  poles: motor.poles,
+  speed: motor.speed,
+  current: motor.currents.at(-1) ?? NaN,
+  efficiency: motor.efficiency,
+  lockedRotorCurrent: motor.lockedRotorCurrents.at(-1) ?? NaN,
+  lockedRotorCurrentLeast: motor.lockedRotorCurrents.at(-1) ?? NaN,
+  lockedRotorTorque: motor.lockedRotorTorque,
+  breakdownTorque: motor.breakdownTorque,
+  torquesAtLeast: false,
+  fixedShare: 0.35,
+  statorShare: 0.4,
+});
+const targets = targetsOf(item);
+const fit = fitCircuit(targets);
+if (!fit) throw new Error('no circuit fits the 30 kW motor');
+const { circuit } = fit;
+const ratedTorque = targets.power / targets.speed;
+
+const setting = (feed: Feed, more: Partial<RunUpSetting> = {}): RunUpSetting => {
+  const speeds = Array.from({ length: 61 }, (_, at) => (at / 60) * 190);
+  return {
+    circuit,
+    turning: { speeds, torques: speeds.map((speed) => 0.8 * ratedTorque * (speed / targets.speed) ** 2), inertia: 3 },
+    source: undefined,
+    feed,
+    ratedTorque,
+    ratedCurrent: targets.current,
+    ...more,
+  };
+};
+const feeds: readonly Feed[] = [
+  { kind: 'direct' },
+  { kind: 'star-delta', changeSpeed: 0.9, changeTime: 60, gap: 0.05 },
+  { kind: 'autotransformer', tap: 0.65, changeSpeed: 0.9, changeTime: 60 },
+  ...(['voltage ramp', 'current limit', 'torque ramp'] as const).map((mode): Feed => ({
+    kind: 'soft starter',
+    mode,
+    startVoltage: 0.4,
+    ramp: 6,
+    currentLimit: 4,
+    kickVoltage: 0.8,
+    kickTime: 0,
+  })),
+  { kind: 'drive', ramp: 6, currentLimit: 1.5, boost: 1.2 },
+];
+
+describe('the circuit fitted', () => {
+  it('every motor of the demo catalogue is met: rated point within 1 %, standstill and breakdown within 2 %', () => {
+    for (const motor of catalogue.motors) {
+      const own = fitCircuit(targetsOf(motor));
+      expect(own?.fights, motor.name).toEqual([]);
+      for (const { name, residual } of own?.quantities ?? []) {
+        const limit = /torque|Locked/.test(name) ? 0.02 : 0.01;
+        expect(Math.abs(residual), `${motor.name}: ${name}`).toBeLessThan(limit);
+      }
+    }
+  });
+
+  it('figures that no motor has together are named', () => {
+    // 8 % slip loses 8 % in the rotor alone; 96 % efficiency leaves 4 % for everything.
+    const impossible = fitCircuit({ ...targets, speed: synchronousSpeed(50, 4) * 0.92, efficiency: 0.96 });
+    expect(impossible?.fights.join()).toContain('speed and efficiency');
+    const tooWeak = fitCircuit({ ...targets, breakdownTorque: 1.05 });
+    expect(tooWeak?.fights.join()).toContain('breakdown torque');
+    expect(fitCircuit({ ...targets, speed: synchronousSpeed(50, 4) })).toBeUndefined();
+  });
+
+  it('torque goes with the square of voltage, and keeps with voltage in proportion to frequency but for r₁', () => {
+    fc.assert(
+      fc.property(within(0.01, 1), within(0.2, 1.2), (slip, share) => {
+        near(torqueAt(circuit, slip, share * circuit.volts), share ** 2 * torqueAt(circuit, slip), 1e-9);
+      }),
+    );
+    const breakdown = (hz: number): number =>
+      curveExtremes({
+        ...circuit,
+        r1: 0,
+        rs: 0,
+        hz,
+        volts: (circuit.volts * hz) / 50,
+        x1: (circuit.x1 * hz) / 50,
+        x2: (circuit.x2 * hz) / 50,
+        x3: ((circuit.x3 ?? 0) * hz) / 50,
+        xm: (circuit.xm * hz) / 50,
+        rc: 1e7,
+      }).breakdown.inducedTorque;
+    near(breakdown(30), breakdown(50), 1e-3);
+  });
+
+  it('energy is kept at every slip, and running points give back what was asked', () => {
+    fc.assert(
+      fc.property(within(0.001, 1), (slip) => {
+        const point = steadyPoint(circuit, slip);
+        const losses = point.statorCopperLoss + point.rotorCopperLoss + point.coreLoss + point.strayLoss;
+        near(point.inputPower, losses + point.convertedPower, 1e-9);
+        expect(point.efficiency).toBeLessThan(1);
+      }),
+    );
+    near(runningPoint(circuit, ratedTorque)?.outputPower ?? NaN, targets.power, 1e-6);
+    near(pointAtPower(circuit, 20_000)?.outputPower ?? NaN, 20_000, 1e-6);
+    for (const { share, point } of partLoads(circuit, ratedTorque))
+      if (share < 1) expect(point.powerFactor).toBeLessThan(item.powerFactor + 0.001);
+  });
+
+  it('less flux saves at light load, little at full load, and never costs', () => {
+    const saving = (share: number): number => bestFlux(circuit, share * ratedTorque, 50)?.saving ?? NaN;
+    expect(saving(0.1)).toBeGreaterThan(0.05);
+    expect(saving(1)).toBeLessThan(0.02);
+    fc.assert(
+      fc.property(within(0.05, 1), (share) => void expect(saving(share)).toBeGreaterThan(-1e-6)),
+      { numRuns: 20 },
+    );
+  });
+});
+
+describe('quasi-steady run-up', () => {
+  it.each(feeds.map((feed) => [feed.kind + ('mode' in feed ? `, ${feed.mode}` : ''), feed] as const))(
+    '%s: the energy balance closes within 0.1 %%',
+    (_, feed) => {
+      const { energy, rotorHeat, statorHeat, reached } = runUp(setting(feed));
+      expect(reached).toBe(true);
+      near(energy.load + energy.kinetic + energy.friction + rotorHeat + statorHeat, energy.input, 1e-3);
+    },
+  );
+
+  it('without load the rotor’s heat is the kinetic energy stored, ½ J ω²', () => {
+    const free = setting({ kind: 'direct' });
+    const run = runUp({
+      ...free,
+      circuit: { ...circuit, windage: 0 },
+      turning: { ...free.turning, torques: free.turning.speeds.map(() => 0) },
+    });
+    // To 99.5 % of synchronous speed: J ω_s ω − ½ J ω².
+    const reached = run.trace.speed.at(-1) ?? NaN;
+    const synchronous = synchronousSpeed(50, 4);
+    near(run.rotorHeat, 3 * (synchronous * reached - reached ** 2 / 2), 1e-3);
+    near(run.rotorHeat, (3 * synchronous ** 2) / 2, 1e-3);
+  });
+
+  it('star has one third of torque and line current', () => {
+    const [direct, star] = feeds.slice(0, 2).map((feed) => runUp(setting(feed)).trace);
+    near((star?.torque[0] ?? NaN) * 3, direct?.torque[0] ?? NaN, 1e-9);
+    near((star?.lineCurrent[0] ?? NaN) * 3, direct?.lineCurrent[0] ?? NaN, 1e-9);
+  });
+
+  it('agrees with a general-purpose integrator on the same equation', () => {
+    const { turning } = setting({ kind: 'direct' });
+    const synchronous = synchronousSpeed(50, 4);
+    const run = runUp(setting({ kind: 'direct' }, { steps: 400 }));
+    const solver = new Solver(1);
+    solver.absoluteTolerance = solver.relativeTolerance = 1e-9;
+    const { y } = solver.solve(
+      (_, [speed = 0]) => {
+        const slip = Math.max(1e-6, 1 - speed / synchronous);
+        const { outputPower, inducedTorque } = steadyPoint(circuit, slip);
+        const torque = speed > 1e-3 ? outputPower / speed : inducedTorque;
+        return [(torque - interpolate(turning.speeds, turning.torques, speed)) / turning.inertia];
+      },
+      0,
+      [0],
+      run.time,
+    );
+    near(run.trace.speed.at(-1) ?? NaN, y[0] ?? NaN, 1e-4);
+  });
+
+  it('never starts sooner with more inertia, or at lower voltage', () => {
+    const time = (inertia: number, share: number): number => {
+      const { turning } = setting({ kind: 'direct' });
+      return runUp(
+        setting(
+          { kind: 'direct' },
+          { turning: { ...turning, inertia }, circuit: { ...circuit, volts: share * circuit.volts } },
+        ),
+      ).time;
+    };
+    fc.assert(
+      fc.property(within(0.5, 20), within(1.05, 3), within(0.75, 1), (inertia, factor, share) => {
+        expect(time(inertia * factor, share)).toBeGreaterThan(time(inertia, share));
+        expect(time(inertia, share * 0.95)).toBeGreaterThan(time(inertia, share));
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  it('a load too heavy for star sticks and changes over with a spike near a direct start', () => {
+    const { turning } = setting({ kind: 'direct' });
+    const heavy = { ...turning, torques: turning.speeds.map(() => 0.75 * ratedTorque) };
+    const run = runUp(setting({ kind: 'star-delta', changeSpeed: 0.9, changeTime: 4, gap: 0 }, { turning: heavy }));
+    expect(run.changeover?.speed).toBeLessThan(0.5 * targets.speed);
+    expect(run.changeover?.current).toBeGreaterThan(0.8 * targets.lockedRotorCurrent);
+  });
+});
+
+describe('transient run', () => {
+  it.each([krause3, krause50])('$published', ({ inputs, answers }) => {
+    const machine: Circuit = {
+      r1: inputs.rs,
+      x1: inputs.Xls,
+      xm: inputs.XM,
+      r2: inputs.rr,
+      x2: inputs.Xlr,
+      volts: inputs.line_voltage,
+      hz: inputs.frequency,
+      poles: inputs.poles,
+      rotationalLoss: 0,
+    };
+    const speeds = Array.from({ length: 401 }, (_, at) => at / 2);
+    const rated = inputs.rated_speed * RPM;
+    const run = (torques: number[]) =>
+      transientRun({
+        circuit: machine,
+        speeds,
+        torques,
+        inertia: inputs.J,
+        voltage: inputs.line_voltage,
+        sourceResistance: 0,
+        sourceReactance: 0,
+        switching: { kind: 'direct' },
+        angle: 0,
+        duration: 1.6,
+        step: 1e-4,
+      });
+    for (const [printed, result] of [
+      [answers.start_no_load, run(speeds.map(() => 0))],
+      [answers.start_quadratic_load, run(speeds.map((speed) => 0.8 * inputs.base_torque * (speed / rated) ** 2))],
+    ] as const) {
+      near(result.timeTo95 ?? NaN, printed.time_to_95_percent_of_synchronous_speed, 0.005);
+      near(result.peakPhaseACurrent, printed.peak_phase_a_current, 0.01);
+      near(result.peakTorque, printed.peak_torque, 0.01);
+      near(result.lowestTorque, printed.lowest_torque, 0.01);
+      near(result.finalSpeed / RPM, printed.final_speed, 0.001);
+    }
+    const point = steadyPoint(machine, answers.steady_at_rated_speed.slip);
+    near(point.inducedTorque, answers.steady_at_rated_speed.torque, 0.001);
+  });
+
+  const free: TransientSetting = {
+    circuit,
+    speeds: [0, 200],
+    torques: [0, 0],
+    inertia: 0.6,
+    voltage: circuit.volts,
+    sourceResistance: 0,
+    sourceReactance: 0,
+    switching: { kind: 'direct' },
+    angle: 0,
+    duration: 1.5,
+    step: 1e-4,
+  };
+
+  it('both cages: settles where the steady circuit says, with half the step changing nothing', () => {
+    const torque = 0.7 * ratedTorque;
+    const loaded = {
+      ...free,
+      torques: [torque, torque],
+      inertia: 0.3,
+      duration: 2.5,
+      circuit: { ...circuit, rc: 1e7 },
+    };
+    const run = transientRun(loaded);
+    const state = circuitState(loaded.circuit, 1 - run.finalSpeed / synchronousSpeed(50, 4), 50);
+    const square = circuit.volts ** 2 / 3 / (state.re ** 2 + state.im ** 2);
+    near((square * state.airGap) / synchronousSpeed(50, 4), torque, 0.002);
+    near(transientRun({ ...loaded, step: 5e-5 }).peakTorque, run.peakTorque, 0.002);
+  });
+
+  it('an open change-over spikes above the steady delta current', () => {
+    const run = transientRun({ ...free, switching: { kind: 'star-delta', changeSpeed: 0.85, gap: 0.06 }, duration: 4 });
+    expect(run.changeover?.peakCurrent).toBeGreaterThan(targets.lockedRotorCurrent);
+    expect(run.finalSpeed / synchronousSpeed(50, 4)).toBeGreaterThan(0.99);
+  });
+});
+
+describe('overload relay', () => {
+  it('trips at 7.2 times its setting within its class, never at 1.05, and sooner when warm', () => {
+    for (const name of ['10', '20', '30'] as const) {
+      const { fastest, slowest } = classTimes(name);
+      near(tripTime(fastest, 7.2), fastest, 1e-9);
+      near(tripTime(slowest, 7.2), slowest, 1e-9);
+      expect(tripTime(slowest, 1.05)).toBe(Infinity);
+      expect(tripTime(slowest, 1.2)).toBeLessThan(7200);
+      expect(tripTime(slowest, 6, 0.8)).toBeLessThan(tripTime(slowest, 6));
+    }
+  });
+});
+
+describe('spread of what may be delivered', () => {
+  const start: StartSetting = {
+    circuit,
+    motor: { power: targets.power, speed: targets.speed, current: targets.current, voltage: targets.voltage },
+    turning: setting({ kind: 'direct' }).turning,
+    source: undefined,
+    feeds: {
+      direct: { kind: 'direct' },
+      'star-delta': { kind: 'star-delta', changeSpeed: 0.9, changeTime: 20, gap: 0 },
+      autotransformer: { kind: 'autotransformer', tap: 0.65, changeSpeed: 0.9, changeTime: 20 },
+      'soft starter': {
+        kind: 'soft starter',
+        mode: 'current limit',
+        startVoltage: 0.4,
+        ramp: 5,
+        currentLimit: 3.5,
+        kickVoltage: 0.8,
+        kickTime: 0,
+      },
+      drive: { kind: 'drive', ramp: 5, currentLimit: 1.5, boost: 1.2 },
+    },
+    stallTime: 12,
+    tripClass: '10',
+    overload: targets.current,
+    warm: 0,
+  };
+  const spread: SpreadSetting = { start, targets, method: 'direct', seed: 7, horizon: 5 };
+  const samples = (from: number, to: number) =>
+    Array.from({ length: to - from }, (_, at) => sampleStart(spread, from + at)).filter((each) => each !== undefined);
+
+  it('is the same for a seed however it is split, and holds the plain start within its bands', () => {
+    expect([...samples(0, 20), ...samples(20, 40)]).toEqual(samples(0, 40));
+    const all = spreadOf(samples(0, 200), 5);
+    const plain = runStart(start, 'direct').run.time;
+    expect(all.chance).toBe(1);
+    expect(all.time.low).toBeLessThan(plain);
+    expect(all.time.high).toBeGreaterThan(plain);
+  });
+
+  it('a start on the edge fails for some', () => {
+    const heavy = {
+      ...start,
+      turning: {
+        ...start.turning,
+        torques: start.turning.speeds.map(() => targets.lockedRotorTorque * ratedTorque * 0.34),
+      },
+    };
+    const edge = Array.from({ length: 120 }, (_, at) =>
+      sampleStart({ ...spread, start: heavy, method: 'star-delta' }, at),
+    ).filter((each) => each !== undefined);
+    const atRest = edge.filter((each) => (each.speeds[4] ?? 0) < 1).length / edge.length;
+    expect(atRest).toBeGreaterThan(0.05);
+    expect(atRest).toBeLessThan(0.95);
+  });
+});
+
+describe('the decision', () => {
+  const run = (job: JobInput): Solution => solve(emptyJob(job), emptyCatalogue);
+  const pump: JobInput = {
+    situation: { kind: 'starter' },
+    nameplate: {
+      power: '75 kW',
+      voltages: '400/690',
+      currents: '134/77.7',
+      frequency: '50',
+      speed: '1482',
+      efficiency: '95 %',
+      powerFactor: '0.85',
+      startingCurrentRatio: '7',
+    },
+    school: 'IEC',
+    load: { machine: 'pump', torqueKind: 'variable', torque: '400 N·m', speed: '1484', inertia: '1.2 kg·m²' },
+    supply: { voltage: '400', frequency: '50', sourcePower: '1000 kVA', sourceImpedance: '6 %' },
+    starting: { speedControl: 'no', leads: '6' },
+  };
+  const codes = (solution: Solution): string[] => solution.findings.map((each) => each.code);
+
+  it('a strong supply starts direct; a weak one says what direct would need', () => {
+    expect(run(pump).values['starting.method']?.value).toBe('direct');
+    const weak = run({ ...pump, supply: { ...pump.supply, sourcePower: '400 kVA' } });
+    expect(weak.values['starting.method']?.value).not.toBe('direct');
+    expect(codes(weak)).toContain('starting.next-cheaper');
+    expect(weak.details.starting[0]?.remedies.join()).toContain('short-circuit power');
+  });
+
+  it('water hammer wants a soft stop; a drive never varied is waste; a start that must be quick is held to it', () => {
+    const hammer = run({ ...pump, starting: { ...pump.starting, waterHammer: true } });
+    expect(hammer.values['starting.method']?.value).toBe('soft starter');
+    expect(codes(hammer)).toContain('starting.soft-stop');
+    expect(codes(run({ ...pump, starting: { ...pump.starting, method: 'drive' } }))).toContain('starting.drive-wasted');
+    const quick = run({ ...pump, starting: { ...pump.starting, method: 'soft starter', startTimeLimit: '0.5 s' } });
+    expect(quick.findings.find((each) => each.code === 'starting.method-fails')?.message).toContain('must be up in');
+  });
+
+  it('high inertia is stopped by heat and by the relay, and the class that would hold is named', () => {
+    const fan = run({
+      ...pump,
+      load: { ...pump.load, machine: 'fan', inertia: '190 kg·m²' },
+      starting: { ...pump.starting, method: 'direct' },
+    });
+    const stop = fan.findings.find((each) => each.code === 'starting.method-fails');
+    expect(stop?.message).toMatch(/heats the (rotor|winding)/);
+    expect(stop?.message).toContain('trips a class 10 relay');
+  });
+});
