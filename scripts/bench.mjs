@@ -21,7 +21,10 @@ const report = (name, value, limit, unit, better) => {
 function measured(name, env = {}) {
   const out = `${root}/node_modules/.cache/bench`;
   const vite = [`${root}/node_modules/vite/bin/vite.js`, 'build', '--logLevel', 'error', '--outDir', out];
-  const build = spawnSync(process.execPath, [...vite, '--ssr', `scripts/bench/${name}.mjs`], { cwd: root, encoding: 'utf8' });
+  const build = spawnSync(process.execPath, [...vite, '--ssr', `scripts/bench/${name}.mjs`], {
+    cwd: root,
+    encoding: 'utf8',
+  });
   if (build.status !== 0) throw new Failure(`The measure ${name} did not build: ${build.stderr}`);
   const run = spawnSync(process.execPath, [`${out}/${name}.js`], {
     cwd: root,
@@ -110,6 +113,25 @@ await main(async () => {
     `     500 000 rows parsed in ${log.alone.toFixed(0)} ms, parsed and binned in ${log.binned.toFixed(0)} ms\n`,
   );
   report('speed of binning a log over parsing it alone', log.alone / log.binned, 0.5, '×', 'higher');
+
+  const start = measured('start');
+  const note = ({ own, reference, error }) =>
+    `     ${own.toFixed(2)} ms against ${reference.toFixed(2)} ms, both within ${error.toExponential(0)} of the speed\n`;
+  process.stdout.write(note(start.quasiSteady));
+  report(
+    'quasi-steady run-up, times as fast as odex',
+    start.quasiSteady.reference / start.quasiSteady.own,
+    3,
+    '×',
+    'higher',
+  );
+  process.stdout.write(note(start.transient));
+  report('transient run, times as fast as odex', start.transient.reference / start.transient.own, 1, '×', 'higher');
+  report('all ways to start run up and charted', start.compared, 150, 'ms', 'lower');
+  process.stdout.write(
+    `     2 000 starts in ${start.one.toFixed(0)} ms on one worker, ${start.two.toFixed(0)} ms on two\n`,
+  );
+  report('2 000 sampled starts, two workers over one', start.one / start.two, 1.6, '×', 'higher');
 
   const database = await startDatabase('bench', { fresh: true });
   try {

@@ -299,7 +299,11 @@ describe('transient run', () => {
   });
 
   it('an open change-over spikes above the steady delta current', () => {
-    const run = transientRun({ ...free, switching: { kind: 'star-delta', changeSpeed: 0.85, gap: 0.06 }, duration: 4 });
+    const run = transientRun({
+      ...free,
+      switching: { kind: 'star-delta', changeSpeed: 0.85, changeTime: 60, gap: 0.06 },
+      duration: 4,
+    });
     expect(run.changeover?.peakCurrent).toBeGreaterThan(targets.lockedRotorCurrent);
     expect(run.finalSpeed / synchronousSpeed(50, 4)).toBeGreaterThan(0.99);
   });

@@ -190,7 +190,7 @@ test('a weak supply: feeder, other load and limits tell on the start', async ({ 
   await expect(finding(page, 'supply.band-shares')).toContainText('60');
   await accessible(page);
   await openStage(page, 'starting');
-  await expect(page.locator('[data-method="direct"]')).toContainText('may not start direct');
+  await expect(page.locator('[data-failures="direct"]')).toContainText('may not start direct');
 });
 
 test('a hard place: what is ruled out is as plain as what is chosen', async ({ page }) => {

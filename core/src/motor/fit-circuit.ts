@@ -1,5 +1,5 @@
 import { add, complex, divide, inverse, magnitude, multiply, subtract, type Complex } from '../complex.ts';
-import { breakdownSlip, steadyPoint, torqueAt, type Circuit } from './circuit.ts';
+import { breakdownSlip, curveExtremes, steadyPoint, torqueAt, type Circuit } from './circuit.ts';
 import { synchronousSpeed } from './typical.ts';
 
 /** What is known of a motor, to fit a circuit to; SI, torques as multiples of rated. */
@@ -17,6 +17,8 @@ export interface FitTargets {
   readonly lockedRotorCurrentLeast: number;
   readonly lockedRotorTorque: number;
   readonly breakdownTorque: number;
+  /** From the data sheet; compared with the circuit, not fitted to. */
+  readonly pullUpTorque?: number | undefined;
   /** The torques are least values a class promises, not this motor’s own. */
   readonly torquesAtLeast: boolean;
   /** Share of the full-load loss that does not change with load. */
@@ -364,11 +366,22 @@ function compareFit(targets: FitTargets, circuit: Circuit): FitQuantity[] {
     ranged ? { ...current, bound: 'at most', residual: kept ? 0 : current.residual } : current,
     torque('Locked-rotor torque', targets.lockedRotorTorque, locked.inducedTorque),
     torque('Breakdown torque', targets.breakdownTorque, breakdownOf(circuit)),
+    ...(targets.pullUpTorque === undefined
+      ? []
+      : [
+          exact(
+            'Pull-up torque',
+            targets.pullUpTorque * ratedTorque,
+            curveExtremes(circuit).pullUp.inducedTorque,
+            'N·m',
+          ),
+        ]),
   ];
 }
 
 const RATED_TOLERANCE = 0.01;
 const START_TOLERANCE = 0.05;
+const PULL_UP_TOLERANCE = 0.15;
 
 function fightsOf(quantities: readonly FitQuantity[], consistent: boolean, doubleCaged: boolean): string[] {
   const off = (name: string, tolerance: number): FitQuantity | undefined =>
@@ -386,6 +399,8 @@ function fightsOf(quantities: readonly FitQuantity[], consistent: boolean, doubl
   const breakdown = off('Breakdown torque', START_TOLERANCE);
   if (locked) fights.push(`locked-rotor torque against locked-rotor current and slip (${percent(locked)})`);
   if (breakdown) fights.push(`breakdown torque against power factor and locked-rotor current (${percent(breakdown)})`);
+  const pullUp = off('Pull-up torque', PULL_UP_TOLERANCE);
+  if (pullUp) fights.push(`pull-up torque against locked-rotor and breakdown torque (${percent(pullUp)})`);
   if (!doubleCaged) fights.push('no double cage has all of these figures; a single cage stands in');
   return fights;
 }

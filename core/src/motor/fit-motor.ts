@@ -1,5 +1,6 @@
 import type { Inputs } from '../inputs.ts';
 import { fitCircuit, type Fit, type FitTargets } from './fit-circuit.ts';
+import { bestFlux, partLoads, speedCurve } from './operating.ts';
 import type { Motor } from './typical.ts';
 
 type DataSheet = Inputs['given']['starting'];
@@ -43,21 +44,69 @@ export function fitTargets(motor: Motor, sheet: DataSheet, design: string, usual
     lockedRotorCurrentLeast: motor.lockedRotorCurrentLeast,
     lockedRotorTorque: sheet.lockedRotorTorque?.value ?? motor.lockedRotorTorque,
     breakdownTorque: sheet.breakdownTorque?.value ?? motor.breakdownTorque,
+    pullUpTorque: sheet.pullUpTorque?.value,
     torquesAtLeast: motor.kind !== 'picked' && !known,
     fixedShare: fixedShareFrom(motor, sheet, usualFixedShare),
     statorShare: statorShares[design.trim().toUpperCase().at(0) ?? 'B'] ?? 0.4,
   };
 }
 
+/** A motor as a circuit, with what its circuit says of it; SI. */
+export interface Machine extends Fit {
+  readonly targets: FitTargets;
+  /** At rated voltage, rising in speed. */
+  readonly curve: {
+    readonly speeds: readonly number[];
+    readonly torques: readonly number[];
+    readonly currents: readonly number[];
+  };
+  readonly partLoads: readonly {
+    readonly share: number;
+    readonly efficiency: number;
+    readonly powerFactor: number;
+    readonly current: number;
+    /** rad/s */
+    readonly speed: number;
+    /** Input saved with the best flux, of the input at rated voltage. */
+    readonly fluxSaving: number;
+  }[];
+}
+
+const CURVE_POINTS = 48;
+
+function machineOf(targets: FitTargets): Machine | undefined {
+  const fit = fitCircuit(targets);
+  if (!fit) return undefined;
+  const points = speedCurve(fit.circuit, fit.circuit.volts, fit.circuit.hz, CURVE_POINTS);
+  const torque = targets.power / targets.speed;
+  return {
+    ...fit,
+    targets,
+    curve: {
+      speeds: points.map((point) => point.speed),
+      torques: points.map((point) => point.shaftTorque),
+      currents: points.map((point) => point.statorCurrent),
+    },
+    partLoads: partLoads(fit.circuit, torque).map(({ share, point }) => ({
+      share,
+      efficiency: point.efficiency,
+      powerFactor: point.powerFactor,
+      current: point.statorCurrent,
+      speed: point.speed,
+      fluxSaving: Math.max(0, bestFlux(fit.circuit, share * torque, fit.circuit.hz)?.saving ?? 0),
+    })),
+  };
+}
+
 const REMEMBERED = 200;
-const memory = new Map<string, Fit | undefined>();
+const memory = new Map<string, Machine | undefined>();
 
 /** The circuit of a motor; remembered, since most keystrokes leave the motor as it was. */
-export function fitMotor(targets: FitTargets): Fit | undefined {
+export function fitMotor(targets: FitTargets): Machine | undefined {
   const key = Object.values(targets).join(' ');
   if (memory.has(key)) return memory.get(key);
   if (memory.size >= REMEMBERED) memory.clear();
-  const fit = fitCircuit(targets);
-  memory.set(key, fit);
-  return fit;
+  const machine = machineOf(targets);
+  memory.set(key, machine);
+  return machine;
 }

@@ -5,7 +5,8 @@ const NO_BREAK_SPACE = '\u00a0';
 /** Rounds to `digits` significant figures, never dropping digits left of the point, with spaced thousands from 10 000. */
 export function formatNumber(value: number, digits = 3): string {
   if (!Number.isFinite(value)) return '–';
-  const magnitude = value === 0 ? 0 : Math.floor(Math.log10(Math.abs(value)));
+  if (value === 0) return '0';
+  const magnitude = Math.floor(Math.log10(Math.abs(value)));
   const decimals = Math.max(0, Math.min(6, digits - 1 - magnitude));
   const fixed = value.toFixed(decimals);
   const text =

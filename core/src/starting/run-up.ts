@@ -255,7 +255,7 @@ export function runUp(setting: RunUpSetting): RunUp {
   return {
     trace,
     reached,
-    finalSpeed: reached ? (final ?? speed) : speed,
+    finalSpeed: reached ? final : speed,
     time,
     peakLineCurrent: Math.max(...trace.lineCurrent),
     peakMotorCurrent: Math.max(...trace.motorCurrent),
@@ -508,10 +508,21 @@ function finalSpeed(
       high = low;
       continue;
     }
-    for (let round = 0; round < 30; round++) {
-      const middle = (low + high) / 2;
-      if (over(middle) > 0) low = middle;
-      else high = middle;
+    // The curve is all but straight here: false position, halved where an end stands still (Illinois).
+    let atLow = over(low);
+    let atHigh = over(high);
+    for (let round = 0; round < 20 && high - low > 1e-7 * synchronous; round++) {
+      const middle = (low * atHigh - high * atLow) / (atHigh - atLow);
+      const at = over(middle);
+      if (at > 0) {
+        low = middle;
+        atLow = at;
+        atHigh /= 2;
+      } else {
+        high = middle;
+        atHigh = at;
+        atLow /= 2;
+      }
     }
     return low;
   }

@@ -2,7 +2,7 @@ import { loadField } from '../load/ways.ts';
 import type { LoadResult } from '../load/load.ts';
 import { torqueCurve } from '../load/torque-curve.ts';
 import type { Fit } from '../motor/fit-circuit.ts';
-import { fitMotor, fitTargets } from '../motor/fit-motor.ts';
+import { fitMotor, fitTargets, type Machine } from '../motor/fit-motor.ts';
 import { referenceMotor } from '../motor/reference.ts';
 import { usualRotorInertia } from '../motor/rotor-inertia.ts';
 import { horsepowerOf } from '../motor/standard-power.ts';
@@ -74,7 +74,7 @@ export interface StartingResult extends StageResult<StartingValues> {
   readonly comparisons: readonly Comparison[];
   readonly method: Method | undefined;
   /** The motor as a circuit, with what the fit reached. */
-  readonly machine: Fit | undefined;
+  readonly machine: Machine | undefined;
   /** What a start depends on, for runs in workers. */
   readonly setting: StartSetting | undefined;
 }
@@ -374,7 +374,7 @@ export function startingOn(
       remedies.push(remedy);
     };
     const { startCurrentLimit, startPowerLimit, directPowerLimit, startsPerHour } = given.supply;
-    const percent = (share: number): string => `${formatNumber(share * 100, 2)} %`;
+    const percent = (share: number): string => `${formatNumber(Math.abs(share) < 5e-4 ? 0 : share * 100, 2)} %`;
     const known = supply.source !== undefined;
     const current = each.standstillCurrent;
     const apparent = Math.sqrt(3) * (motor?.voltage ?? 0) * current;
@@ -431,10 +431,10 @@ export function startingOn(
         'an unloaded start or a motor with more torque',
       );
     else {
-      const unmoved = run.changeover !== undefined && run.changeover.speed < 1;
+      const unmoved = run.changeover !== undefined && run.changeover.speed < 1 ? run.changeover : undefined;
       if (unmoved)
         fail(
-          `does not break the load away before the change-over, which is then a direct start of ${formatQuantity(run.changeover?.current ?? 0, 'current', school)}`,
+          `does not break the load away before the change-over, which is then a direct start of ${formatQuantity(unmoved.current, 'current', school)}`,
           'an unloaded start or a motor with more torque',
         );
       else if (run.leastMargin < practice.torqueMargin.value)

@@ -1,41 +1,277 @@
 <script lang="ts">
-  import TableCard from './TableCard.svelte';
+  import type { Spread } from '@pilgrim/core/starting/spread';
+  import type { TransientRun } from '@pilgrim/core/starting/transient';
+  import type { Method } from '@pilgrim/core/starting/feeds';
+  import { formatQuantity } from '@pilgrim/core/quantity/format';
+  import { onMount } from 'svelte';
+  import Button from 'flowbite-svelte/Button.svelte';
+  import { bandChart, timeChart, torqueSpeedChart, transientChart } from '$lib/charts/start-charts';
   import type { PanelProps } from '$lib/job/stage-panels';
+  import Chart from './Chart.svelte';
+  import MachineCard from './MachineCard.svelte';
+  import StartKnobs from './StartKnobs.svelte';
+  import TableCard from './TableCard.svelte';
 
-  let { store }: PanelProps = $props();
+  let { store, hydrated }: PanelProps = $props();
 
-  const solution = $derived(store.solution);
-  const chosen = $derived(solution.values['starting.method']?.text);
+  const COUNT = 2000;
+  const SEED = 1;
+  const details = $derived(store.solution.details);
+  const chosen = $derived(store.solution.values['starting.method']?.text);
+  let picked = $state<Method>();
+  const shown = $derived(details.starting.find((each) => each.method === (picked ?? chosen)) ?? details.starting[0]);
+  const school = $derived(store.document.school);
+  const percent = (share: number, digits = 1): string => `${(share * 100).toFixed(digits)} %`;
+  const seconds = (value: number): string => formatQuantity(value, 'duration', school);
+  const torque = (value: number): string => formatQuantity(value, 'torque', school);
+
+  // Stored results leave the run-ups out; solving brings them.
+  onMount(() => store.warm());
+
+  let transient = $state.raw<TransientRun>();
+  let transientFor = $state('');
+  let spread = $state.raw<Spread>();
+  let spreadFor = $state('');
+  let share = $state<number>();
+  let cancel: () => void = () => undefined;
+  let problem = $state('');
+  onMount(() => () => cancel());
+
+  async function firstCycles(): Promise<void> {
+    const { startSetting } = details;
+    if (!startSetting || !shown) return;
+    const [{ transientOf }, { runTransient }] = await Promise.all([
+      import('@pilgrim/core/starting/transient'),
+      import('$lib/job/start-runs'),
+    ]);
+    const setting = transientOf($state.snapshot(startSetting), shown.method, shown.time ?? 5);
+    problem = setting ? '' : 'Only a motor on the line itself has such first cycles: choose direct or star-delta.';
+    if (!setting) return;
+    const name = shown.method;
+    const running = runTransient(setting);
+    cancel = running.cancel;
+    transient = await running.result;
+    transientFor = name;
+  }
+
+  async function range(): Promise<void> {
+    const { startSetting, machine } = details;
+    if (!startSetting || !machine || !shown) return;
+    const [{ spreadOf }, { runSpread }] = await Promise.all([
+      import('@pilgrim/core/starting/spread'),
+      import('$lib/job/start-runs'),
+    ]);
+    share = 0;
+    const name = shown.method;
+    const horizon = 1.8 * (shown.time ?? 10);
+    const setting = {
+      start: $state.snapshot(startSetting),
+      targets: $state.snapshot(machine.targets),
+      method: name,
+      seed: SEED,
+      horizon,
+    };
+    const workers = Math.max(1, Math.min(4, navigator.hardwareConcurrency));
+    const running = runSpread(setting, COUNT, workers, (done) => (share = done));
+    cancel = running.cancel;
+    const samples = await running.result;
+    share = undefined;
+    if (!samples) return;
+    spread = spreadOf(samples, horizon);
+    spreadFor = name;
+  }
+
+  const head = 'px-2 py-1.5 font-normal';
 </script>
 
-{#if solution.details.starting.length > 0}
-  <TableCard label="Ways to start" caption="Ways to start, the least costly first" class="mt-6 lg:col-span-2">
+{#if details.starting.length > 0 && shown}
+  <TableCard
+    label="Ways to start"
+    caption="Ways to start, the least costly first; choose one to see it run"
+    class="lg:col-span-2"
+  >
     <thead>
       <tr class="text-left text-quiet">
-        <th scope="col" class="px-4 py-1.5 font-normal">Way</th>
-        <th scope="col" class="px-2 text-right font-normal">Line current</th>
-        <th scope="col" class="px-2 text-right font-normal">Torque, of rated</th>
-        <th scope="col" class="px-2 text-right font-normal">Dip at bus</th>
-        <th scope="col" class="px-2 text-right font-normal">at motor</th>
-        <th scope="col" class="px-4 font-normal">Verdict</th>
+        <th scope="col" class={head}>Way</th>
+        <th scope="col" class={`${head} text-right`}>Line current</th>
+        <th scope="col" class={`${head} text-right`}>Torque</th>
+        <th scope="col" class={`${head} text-right`}>Dip, bus</th>
+        <th scope="col" class={`${head} text-right`}>at motor</th>
+        <th scope="col" class={`${head} text-right`}>Up in</th>
+        <th scope="col" class={`${head} text-right`}>Left over</th>
+        <th scope="col" class={`${head} text-right`}>Heat</th>
+        <th scope="col" class={`${head} text-right`}>Relay</th>
+        <th scope="col" class={head}>Verdict</th>
       </tr>
     </thead>
     <tbody>
-      {#each solution.details.starting as way (way.method)}
-        <tr class={`border-t align-top ${way.method === chosen ? 'bg-wash' : ''}`} data-method={way.method}>
-          <th scope="row" class="px-4 py-2 text-left font-semibold"
-            >{way.method}{#if way.method === chosen}<span class="font-normal text-sea">&nbsp;· chosen</span>{/if}</th
+      {#each details.starting as way (way.method)}
+        <tr class={`border-t align-top ${way.method === shown.method ? 'bg-wash' : ''}`} data-method={way.method}>
+          <th scope="row" class="px-2 py-1 text-left"
+            ><button
+              type="button"
+              class="min-h-11 text-left font-semibold underline decoration-dotted underline-offset-4"
+              aria-pressed={way.method === shown.method}
+              onclick={() => (picked = way.method)}>{way.method}</button
+            >{#if way.method === chosen}<span class="font-normal text-sea">&nbsp;· chosen</span
+              >{/if}{#if way.needs}<span class="block text-xs font-normal text-quiet">{way.needs}</span>{/if}</th
           >
-          <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.current}</td>
-          <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.torque}</td>
-          <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.dip}</td>
-          <td class="px-2 py-2 text-right whitespace-nowrap">{way.text.terminalDip}</td>
-          <td class="px-4 py-2">
-            {#if way.passes}<span class="text-good">✓ passes what is known</span>
-            {:else}<span class="text-stop">✕ {way.failures.join('; ')}</span>{/if}
-          </td>
+          {#each [way.text.current, way.text.torque, way.text.dip, way.text.terminalDip, way.text.time, way.text.margin, way.text.heat, way.text.tripClass] as cell, at (at)}
+            <td class="px-2 py-3 text-right whitespace-nowrap">{cell}</td>
+          {/each}
+          <td class="px-2 py-3 whitespace-nowrap"
+            >{#if way.passes}<span class="text-good">✓ passes</span>{:else}<span class="text-stop">✕ fails</span
+              >{/if}</td
+          >
         </tr>
+        {#if !way.passes}
+          <tr class={way.method === shown.method ? 'bg-wash' : ''} data-failures={way.method}>
+            <td colspan="10" class="px-2 pb-3"
+              ><span class="text-stop">{way.failures.join('; ')}.</span>
+              <span class="text-quiet">Would pass with: {way.remedies.join('; ')}.</span></td
+            >
+          </tr>
+        {/if}
       {/each}
     </tbody>
   </TableCard>
+
+  {#if details.machine && details.startSetting}
+    <section
+      class="rounded-lg border bg-card p-3 lg:col-span-2"
+      aria-label="The start as it runs"
+      data-testid="start-run"
+    >
+      <h2 class="mb-2 text-sm font-semibold text-quiet">
+        {shown.method[0]?.toUpperCase()}{shown.method.slice(1)}, as it runs: {shown.text.current}, {shown.time ===
+        undefined
+          ? 'does not come up'
+          : `up in ${shown.text.time}`}
+      </h2>
+      <StartKnobs {store} {hydrated} method={shown.method} setting={details.startSetting} />
+      <div class="grid gap-3 2xl:grid-cols-2">
+        <Chart
+          option={torqueSpeedChart(shown, details.machine, details.loadCurve, school)}
+          height={280}
+          label="Torque against speed of the motor at full voltage, of the motor as started, and of the load."
+        />
+        <Chart
+          option={timeChart(
+            shown,
+            details.startSetting.overload,
+            details.startSetting.tripClass,
+            details.startSetting.motor.voltage,
+          )}
+          height={280}
+          label="Line current, speed and voltage against time, with the trip curve of the overload relay."
+        />
+      </div>
+      {#if shown.trace}
+        {@const trace = shown.trace}
+        <details>
+          <summary class="min-h-11 cursor-pointer py-2.5 text-sm text-sea">The figures of the run</summary>
+          <table class="w-full text-right text-sm">
+            <caption class="sr-only">The start at ten moments</caption>
+            <thead
+              ><tr class="text-quiet"
+                >{#each ['Time', 'Speed', 'Line current', 'Torque', 'Load', 'Rotor heat'] as title (title)}<th
+                    scope="col"
+                    class="py-1 font-normal">{title}</th
+                  >{/each}</tr
+              ></thead
+            >
+            <tbody>
+              {#each trace.time as time, at (at)}
+                {#if at % Math.max(1, Math.floor(trace.time.length / 10)) === 0 || at === trace.time.length - 1}
+                  <tr class="border-t"
+                    ><td class="py-1">{seconds(time)}</td><td
+                      >{formatQuantity(trace.speed[at] ?? 0, 'speed', school)}</td
+                    ><td>{formatQuantity(trace.lineCurrent[at] ?? 0, 'current', school)}</td><td
+                      >{torque(trace.torque[at] ?? 0)}</td
+                    ><td>{torque(trace.loadTorque[at] ?? 0)}</td><td
+                      >{((trace.rotorHeat[at] ?? 0) / 1000).toFixed(1)} kJ</td
+                    ></tr
+                  >
+                {/if}
+              {/each}
+            </tbody>
+          </table>
+        </details>
+      {/if}
+      <div class="mt-2 flex flex-wrap items-center gap-3">
+        <Button color="alternative" class="min-h-11 text-ink!" disabled={!hydrated} onclick={firstCycles}
+          >First cycles and change-over</Button
+        >
+        {#if share === undefined}
+          <Button color="alternative" class="min-h-11 text-ink!" disabled={!hydrated} onclick={range}
+            >What {COUNT} motors of this plate would do</Button
+          >
+        {:else}
+          <Button color="alternative" class="min-h-11 text-ink!" onclick={() => cancel()}>Cancel</Button>
+          <progress class="grow" max={1} value={share} aria-label="Starts run">{Math.round(share * 100)} %</progress>
+        {/if}
+      </div>
+      {#if problem}<p class="mt-2 text-sm text-stop" role="alert">{problem}</p>{/if}
+    </section>
+
+    {#if transient}
+      <section class="rounded-lg border bg-card p-3 lg:col-span-2" aria-label="First cycles" data-testid="transient">
+        <h2 class="mb-1 text-sm font-semibold text-quiet">First cycles, {transientFor}</h2>
+        <p class="text-sm">
+          Peak current <strong>{formatQuantity(transient.peakCurrent, 'current', school)}</strong>, peak torque
+          <strong>{torque(transient.peakTorque)}</strong>, lowest {torque(transient.lowestTorque)}.
+          {#if transient.changeover}After the change-over at {formatQuantity(
+              transient.changeover.speed,
+              'speed',
+              school,
+            )} the spike is <strong>{formatQuantity(transient.changeover.peakCurrent, 'current', school)}</strong> and
+            the torque swings from {torque(transient.changeover.lowestTorque)} to {torque(
+              transient.changeover.peakTorque,
+            )}.{/if}
+        </p>
+        <Chart
+          option={transientChart(transient, 0, 0.3, school)}
+          height={240}
+          label="Instantaneous current of phase a and torque at the air gap in the first 0.3 s; the peaks are given above."
+        />
+        {#if transient.changeover}
+          <Chart
+            option={transientChart(
+              transient,
+              transient.changeover.time - 0.06,
+              transient.changeover.time + 0.3,
+              school,
+            )}
+            height={240}
+            label="Instantaneous current of phase a and torque at the air gap around the change-over; the peaks are given above."
+          />
+        {/if}
+      </section>
+    {/if}
+    {#if spread}
+      <section class="rounded-lg border bg-card p-3 lg:col-span-2" aria-label="Spread of starts" data-testid="spread">
+        <h2 class="mb-1 text-sm font-semibold text-quiet">
+          {spread.count} starts within the tolerances of plate, load and supply, {spreadFor}
+        </h2>
+        <p class="text-sm">
+          <strong class={spread.chance < 0.995 ? 'text-stop' : 'text-good'}>{percent(spread.chance, 1)} come up.</strong
+          >
+          Nine of ten need {seconds(spread.time.low)} to {seconds(spread.time.high)}, dip the bus {percent(
+            spread.dip.low,
+          )} to
+          {percent(spread.dip.high)}, draw {formatQuantity(spread.peakCurrent.low, 'current', school)} to {formatQuantity(
+            spread.peakCurrent.high,
+            'current',
+            school,
+          )} and heat the rotor to {percent(spread.rotorUse.low, 0)} to {percent(spread.rotorUse.high, 0)} of what it bears.
+        </p>
+        <Chart
+          option={bandChart(spread)}
+          height={260}
+          label="Bands of speed and line current against time in which nine of ten starts lie; the text above gives the figures."
+        />
+      </section>
+    {/if}
+    <MachineCard machine={details.machine} {school} />
+  {/if}
 {/if}

@@ -1,0 +1,222 @@
+import type { Solution } from '@pilgrim/core';
+import { classTimes, tripTime, type TripClass } from '@pilgrim/core/starting/trip-curve';
+import type { Spread } from '@pilgrim/core/starting/spread';
+import type { TransientRun } from '@pilgrim/core/starting/transient';
+import { shownUnit, type School } from '@pilgrim/core/quantity/units';
+import type { EChartsCoreOption } from 'echarts/core';
+import { axisLook, chartColours } from './colours';
+
+type Start = Solution['details']['starting'][number];
+type Machine = NonNullable<Solution['details']['machine']>;
+type LoadCurve = Solution['details']['loadCurve'];
+
+const rpm = (speed: number): number => (speed * 30) / Math.PI;
+const pairs = (xs: readonly number[], ys: readonly number[]): number[][] => xs.map((x, at) => [x, ys[at] ?? 0]);
+const rounded = (value: unknown): string =>
+  typeof value === 'number' ? value.toPrecision(4).replace(/\.?0+$/, '') : String(value);
+
+/** Frame shared by the charts of a start. */
+function frame(): Record<string, unknown> {
+  const { ink, font } = chartColours();
+  return {
+    animation: false,
+    textStyle: { fontFamily: font, color: ink },
+    legend: { textStyle: { color: ink, fontFamily: font }, itemGap: 16, top: 0, type: 'scroll' },
+    tooltip: { trigger: 'axis', valueFormatter: rounded },
+    grid: { left: 56, right: 56, top: 56, bottom: 42 },
+  };
+}
+
+const xAxis = (name: string, max?: number): Record<string, unknown> => ({
+  ...axisLook(),
+  type: 'value',
+  name,
+  nameLocation: 'middle',
+  nameGap: 26,
+  min: 0,
+  ...(max === undefined ? {} : { max }),
+  splitLine: { show: false },
+});
+const yAxis = (name: string, grid = true): Record<string, unknown> => ({
+  ...axisLook(),
+  type: 'value',
+  name,
+  splitLine: grid ? { lineStyle: { color: chartColours().line } } : { show: false },
+});
+const line = (
+  name: string,
+  color: string,
+  data: number[][],
+  more: { readonly width?: number; readonly type?: 'solid' | 'dashed' | 'dotted'; readonly yAxisIndex?: number } = {},
+): Record<string, unknown> => ({
+  name,
+  type: 'line',
+  showSymbol: false,
+  data,
+  yAxisIndex: more.yAxisIndex ?? 0,
+  lineStyle: { color, width: more.width ?? 2.5, type: more.type ?? 'solid' },
+  itemStyle: { color },
+});
+
+/** Torque against speed: the motor at full voltage, the motor as started, and the load under it. */
+export function torqueSpeedChart(start: Start, machine: Machine, load: LoadCurve, school: School): EChartsCoreOption {
+  const { copper, sea, quiet } = chartColours();
+  const unit = shownUnit('torque', school);
+  const torque = (values: readonly number[]): number[] => values.map((value) => value / unit.factor);
+  const speeds = machine.curve.speeds.map(rpm);
+  return {
+    ...frame(),
+    xAxis: xAxis('r/min', Math.ceil((speeds.at(-1) ?? 0) / 100) * 100),
+    yAxis: yAxis(unit.names[0] ?? ''),
+    series: [
+      line('Motor, full voltage', quiet, pairs(speeds, torque(machine.curve.torques)), { width: 1.5, type: 'dashed' }),
+      ...(start.trace
+        ? [line(`Motor, ${start.method}`, copper, pairs(start.trace.speed.map(rpm), torque(start.trace.torque)))]
+        : []),
+      ...(load
+        ? [
+            line(
+              'Load',
+              sea,
+              pairs(load.speeds.map(rpm), torque(load.torques)).filter(([x = 0]) => x <= (speeds.at(-1) ?? 0)),
+            ),
+          ]
+        : []),
+    ],
+  };
+}
+
+/** Line current, speed, and the relay’s trip curve at its fast and slow edge, against time. */
+export function timeChart(start: Start, overload: number, tripClass: TripClass, voltage: number): EChartsCoreOption {
+  const { copper, sea, quiet, ink } = chartColours();
+  const { trace } = start;
+  if (!trace) return frame();
+  const end = trace.time.at(-1) ?? 1;
+  const horizon = Math.max(0.5, end * 1.6);
+  const most = Math.max(...trace.motorCurrent);
+  const { fastest, slowest } = classTimes(tripClass);
+  const trip = (time: number): number[][] =>
+    Array.from({ length: 40 }, (_, at) => 1.2 + (at / 39) * 9)
+      .map((multiple) => [tripTime(time, multiple), multiple * overload] as const)
+      .filter(([at, current]) => at <= horizon && current <= most * 1.4)
+      .map(([at, current]) => [at, current])
+      .toReversed();
+  return {
+    ...frame(),
+    xAxis: xAxis('s'),
+    yAxis: [yAxis('A'), { ...yAxis('% of rated', false), min: 0, max: 120, interval: 20 }],
+    series: [
+      line('Line current', copper, pairs(trace.time, trace.lineCurrent)),
+      ...(trace.motorCurrent.some((each, at) => Math.abs(each - (trace.lineCurrent[at] ?? 0)) > 0.5)
+        ? [line('Motor current', copper, pairs(trace.time, trace.motorCurrent), { width: 1.5, type: 'dotted' })]
+        : []),
+      line(
+        'Speed',
+        sea,
+        pairs(
+          trace.time,
+          trace.speed.map((each) => (100 * each) / (trace.speed.at(-1) || 1)),
+        ),
+        { yAxisIndex: 1 },
+      ),
+      line(
+        'Voltage at the motor',
+        quiet,
+        pairs(
+          trace.time,
+          trace.voltage.map((each) => (100 * each) / voltage),
+        ),
+        { width: 1.5, yAxisIndex: 1 },
+      ),
+      line(`Relay class ${tripClass}, fast edge`, ink, trip(fastest), { width: 1.5, type: 'dashed' }),
+      line('its slow edge', ink, trip(slowest), { width: 1, type: 'dotted' }),
+    ],
+  };
+}
+
+/** Instantaneous current of a phase and electromagnetic torque between two moments. */
+export function transientChart({ trace }: TransientRun, from: number, to: number, school: School): EChartsCoreOption {
+  const { copper, sea } = chartColours();
+  const unit = shownUnit('torque', school);
+  const inside = (data: number[][]): number[][] => data.filter(([at = 0]) => at >= from && at <= to);
+  return {
+    ...frame(),
+    xAxis: { ...xAxis('s'), min: Number(from.toFixed(2)), max: Number(to.toFixed(2)) },
+    yAxis: [yAxis('A'), yAxis(unit.names[0] ?? '', false)],
+    series: [
+      line('Current of phase a', copper, inside(pairs(trace.time, trace.current)), { width: 1.5 }),
+      line(
+        'Torque at the air gap',
+        sea,
+        inside(
+          pairs(
+            trace.time,
+            trace.torque.map((each) => each / unit.factor),
+          ),
+        ),
+        { yAxisIndex: 1 },
+      ),
+    ],
+  };
+}
+
+/** Bands of speed and current in which nine of ten starts lie. */
+export function bandChart(spread: Spread): EChartsCoreOption {
+  const { copper, sea } = chartColours();
+  const full = Math.max(...spread.speed.map((each) => each.high)) || 1;
+  const band = (
+    name: string,
+    color: string,
+    bands: Spread['speed'],
+    scale: number,
+    yAxisIndex: number,
+  ): Record<string, unknown>[] => [
+    {
+      type: 'line',
+      name: `${name}, least`,
+      stack: name,
+      symbol: 'none',
+      yAxisIndex,
+      data: pairs(
+        spread.times,
+        bands.map((each) => each.low * scale),
+      ),
+      lineStyle: { opacity: 0 },
+      itemStyle: { color },
+    },
+    {
+      type: 'line',
+      name: `${name}, nine of ten`,
+      stack: name,
+      symbol: 'none',
+      yAxisIndex,
+      data: pairs(
+        spread.times,
+        bands.map((each) => (each.high - each.low) * scale),
+      ),
+      lineStyle: { opacity: 0 },
+      areaStyle: { color, opacity: 0.25 },
+      itemStyle: { color },
+    },
+    line(
+      `${name}, middle`,
+      color,
+      pairs(
+        spread.times,
+        bands.map((each) => each.middle * scale),
+      ),
+      { yAxisIndex },
+    ),
+  ];
+  return {
+    ...frame(),
+    tooltip: { show: false },
+    legend: {
+      ...(frame()['legend'] as object),
+      data: ['Speed, middle', 'Current, middle', 'Speed, nine of ten', 'Current, nine of ten'],
+    },
+    xAxis: xAxis('s'),
+    yAxis: [yAxis('A'), { ...yAxis('% speed', false), min: 0, max: 120, interval: 20 }],
+    series: [...band('Speed', sea, spread.speed, 100 / full, 1), ...band('Current', copper, spread.current, 1, 0)],
+  };
+}

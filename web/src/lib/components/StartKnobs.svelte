@@ -1,0 +1,143 @@
+<script lang="ts">
+  import { formatQuantity } from '@pilgrim/core/quantity/format';
+  import type { Method } from '@pilgrim/core/starting/feeds';
+  import type { StartSetting } from '@pilgrim/core/starting/run-start';
+  import type { JobStore } from '$lib/job/job-store.svelte';
+
+  interface Props {
+    store: JobStore;
+    hydrated: boolean;
+    method: Method;
+    setting: StartSetting;
+  }
+  let { store, hydrated, method, setting }: Props = $props();
+
+  interface Knob {
+    readonly path: string;
+    readonly label: string;
+    readonly min: number;
+    readonly max: number;
+    readonly step: number;
+    readonly value: number;
+    /** As typed into the field. */
+    readonly text: (value: number) => string;
+  }
+  const percent = (value: number): string => `${Math.round(value * 100)} %`;
+  const seconds = (value: number): string => `${value.toFixed(1)} s`;
+  const times = (value: number): string => value.toFixed(2);
+
+  /** What may be played with for a method; the values are those of the run on screen. */
+  const knobs = $derived.by((): Knob[] => {
+    const feed = setting.feeds[method];
+    const school = store.document.school;
+    const inertia =
+      store.solution.values['load.inertia']?.value ?? store.solution.values['starting.totalInertia']?.value;
+    const now = typeof inertia === 'number' ? inertia : setting.turning.inertia;
+    const direct = store.rowCount('load.stages') === 0 && (store.solution.values['load.ratio']?.value ?? 1) === 1;
+    const out: Knob[] = [];
+    if (direct)
+      out.push({
+        path: 'load.inertia',
+        label: 'Inertia of the machine',
+        min: Math.log10(setting.turning.inertia) - 2,
+        max: Math.log10(setting.turning.inertia) + 2,
+        step: 0.02,
+        value: Math.log10(Math.max(1e-6, now)),
+        text: (value) => formatQuantity(10 ** value, 'inertia', school).replace('\u00a0', ' '),
+      });
+    if (feed.kind === 'soft starter') {
+      out.push({
+        path: 'starting.currentLimit',
+        label: 'Current limit, × rated',
+        min: 1.5,
+        max: 7,
+        step: 0.1,
+        value: feed.currentLimit,
+        text: times,
+      });
+      if (feed.mode !== 'current limit') {
+        out.push({
+          path: 'starting.startVoltage',
+          label: 'Starting voltage',
+          min: 0.1,
+          max: 1,
+          step: 0.02,
+          value: feed.startVoltage,
+          text: percent,
+        });
+        out.push({
+          path: 'starting.softRamp',
+          label: 'Ramp',
+          min: 0,
+          max: 40,
+          step: 0.5,
+          value: feed.ramp,
+          text: seconds,
+        });
+      }
+    }
+    if (feed.kind === 'star-delta' || feed.kind === 'autotransformer') {
+      out.push({
+        path: 'starting.changeSpeed',
+        label: 'Changes over at',
+        min: 0.4,
+        max: 0.98,
+        step: 0.01,
+        value: feed.changeSpeed,
+        text: percent,
+      });
+      out.push({
+        path: 'starting.starTime',
+        label: 'or after',
+        min: 0.5,
+        max: 60,
+        step: 0.5,
+        value: feed.changeTime,
+        text: seconds,
+      });
+    }
+    if (feed.kind === 'autotransformer')
+      out.push({ path: 'starting.tap', label: 'Tap', min: 0.4, max: 0.9, step: 0.01, value: feed.tap, text: percent });
+    if (feed.kind === 'drive') {
+      out.push({
+        path: 'starting.driveRamp',
+        label: 'Ramp',
+        min: 0.5,
+        max: 60,
+        step: 0.5,
+        value: feed.ramp,
+        text: seconds,
+      });
+      out.push({
+        path: 'starting.driveCurrentLimit',
+        label: 'Current limit, × rated',
+        min: 0.8,
+        max: 2,
+        step: 0.05,
+        value: feed.currentLimit,
+        text: times,
+      });
+    }
+    return out;
+  });
+</script>
+
+<div class="mb-3 grid gap-x-6 gap-y-1 sm:grid-cols-2 xl:grid-cols-3">
+  {#each knobs as knob (knob.path)}
+    <label class="block text-sm text-quiet"
+      >{knob.label} <span class="float-right text-ink">{knob.text(knob.value)}</span>
+      <input
+        type="range"
+        class="block min-h-11 w-full accent-primary-700"
+        disabled={!hydrated}
+        min={knob.min}
+        max={knob.max}
+        step={knob.step}
+        value={knob.value}
+        aria-valuetext={knob.text(knob.value)}
+        data-knob={knob.path}
+        oninput={(event) => store.set(knob.path, knob.text(Number(event.currentTarget.value)))}
+      />
+    </label>
+  {/each}
+</div>

@@ -1,0 +1,68 @@
+import type { Sample, SpreadSetting } from '@pilgrim/core/starting/spread';
+import type { TransientRun, TransientSetting } from '@pilgrim/core/starting/transient';
+import StartWorker from '$lib/workers/start.worker?worker';
+import type { StartAnswer, StartQuestion } from '$lib/workers/start.worker';
+
+/** Workers of one long computation; `cancel` ends them and the promise resolves to undefined. */
+interface Running<T> {
+  readonly result: Promise<T | undefined>;
+  readonly cancel: () => void;
+}
+
+const ask = (worker: Worker, question: StartQuestion): void => worker.postMessage(question);
+
+/** The first cycles of a start, off the main thread. */
+export function runTransient(setting: TransientSetting): Running<TransientRun> {
+  const worker = new StartWorker();
+  let end: (run: TransientRun | undefined) => void = () => undefined;
+  const result = new Promise<TransientRun | undefined>((resolve) => (end = resolve));
+  worker.onmessage = ({ data }: MessageEvent<StartAnswer>) => {
+    worker.terminate();
+    if (data.kind === 'transient') end(data.run);
+  };
+  ask(worker, { kind: 'transient', setting });
+  return {
+    result,
+    cancel: () => {
+      worker.terminate();
+      end(undefined);
+    },
+  };
+}
+
+/** Seeded samples of what may be delivered, shared out over workers; the same whatever the number of workers. */
+export function runSpread(
+  setting: SpreadSetting,
+  count: number,
+  workers: number,
+  onProgress: (share: number) => void,
+): Running<readonly Sample[]> {
+  const parts: Sample[][] = Array.from({ length: workers }, () => []);
+  const done = new Array<number>(workers).fill(0);
+  let left = workers;
+  let end: (samples: readonly Sample[] | undefined) => void = () => undefined;
+  const result = new Promise<readonly Sample[] | undefined>((resolve) => (end = resolve));
+  const crew = parts.map((part, at) => {
+    const worker = new StartWorker();
+    worker.onmessage = ({ data }: MessageEvent<StartAnswer>) => {
+      if (data.kind !== 'samples') return;
+      part.push(...data.samples);
+      done[at] = data.done;
+      onProgress(done.reduce((sum, each) => sum + each, 0) / count);
+      if (!data.last) return;
+      worker.terminate();
+      if (--left === 0) end(parts.flat());
+    };
+    const from = Math.floor((count * at) / workers);
+    const to = Math.floor((count * (at + 1)) / workers);
+    ask(worker, { kind: 'spread', setting, from, to });
+    return worker;
+  });
+  return {
+    result,
+    cancel: () => {
+      for (const worker of crew) worker.terminate();
+      end(undefined);
+    },
+  };
+}
