@@ -327,6 +327,7 @@ describe('spread of what may be delivered', () => {
     circuit,
     motor: { power: targets.power, speed: targets.speed, current: targets.current, voltage: targets.voltage },
     turning: setting({ kind: 'direct' }).turning,
+    rotorInertia: 0.25,
     source: undefined,
     feeds: {
       direct: { kind: 'direct' },

@@ -53,6 +53,14 @@ export interface CircuitState {
  * its square root (core loss with f^1.5 at constant flux). The inner loop of every curve and run.
  */
 export function circuitState(circuit: Circuit, slip: number, hz: number): CircuitState {
+  evaluate(circuit, slip, hz);
+  return { re: scratch[0] ?? 0, im: scratch[1] ?? 0, airGap: scratch[2] ?? 0, core: scratch[3] ?? 0 };
+}
+
+/** Where `evaluate` leaves its four numbers: an object for each of thousands of slips would keep the collector busy. */
+const scratch = new Float64Array(4);
+
+function evaluate(circuit: Circuit, slip: number, hz: number): void {
   const k = hz / circuit.hz;
   const resistance2 = circuit.r2 / slip;
   const reactance2 = k * circuit.x2;
@@ -71,12 +79,10 @@ export function circuitState(circuit: Circuit, slip: number, hz: number): Circui
   const im = b + 1 / (k * circuit.xm);
   const square = re * re + im * im;
   // |E|² for one ampere is 1/|Y|².
-  return {
-    re: circuit.r1 + (circuit.rs ?? 0) + re / square,
-    im: k * circuit.x1 + im / square,
-    airGap: (3 * g) / square,
-    core: (3 * gc) / square,
-  };
+  scratch[0] = circuit.r1 + (circuit.rs ?? 0) + re / square;
+  scratch[1] = k * circuit.x1 + im / square;
+  scratch[2] = (3 * g) / square;
+  scratch[3] = (3 * gc) / square;
 }
 
 export interface SteadyPoint {
@@ -187,28 +193,61 @@ export function leastBetween(low: number, high: number, of: (x: number) => numbe
 
 /** Air-gap torque at a voltage and frequency, N·m. */
 export function torqueAt(circuit: Circuit, slip: number, volts = circuit.volts, hz = circuit.hz): number {
-  const { re, im, airGap } = circuitState(circuit, slip, hz);
+  evaluate(circuit, slip, hz);
+  const re = scratch[0] ?? 0;
+  const im = scratch[1] ?? 0;
+  const airGap = scratch[2] ?? 0;
   return ((volts * volts) / 3 / (re * re + im * im)) * (airGap / synchronousSpeed(hz, circuit.poles));
+}
+
+/** Torque but for a factor that is the same at every slip. */
+function relativeTorque(circuit: Circuit, slip: number, hz: number): number {
+  evaluate(circuit, slip, hz);
+  const re = scratch[0] ?? 0;
+  const im = scratch[1] ?? 0;
+  return (scratch[2] ?? 0) / (re * re + im * im);
 }
 
 const SCAN = 400;
 
 /** Slip of greatest torque between standstill and synchronous speed: a scan, then golden section. */
 export function breakdownSlip(circuit: Circuit, hz = circuit.hz, steps = SCAN, tolerance = 1e-7): number {
+  const ratio = 10 ** (-3 / steps);
   let best = 1;
-  let most = torqueAt(circuit, 1, circuit.volts, hz);
-  const slipAt = (step: number): number => 10 ** (-3 * (step / steps));
-  let at = 0;
+  let most = relativeTorque(circuit, 1, hz);
+  let slip = 1;
   for (let step = 1; step <= steps; step++) {
-    const torque = torqueAt(circuit, slipAt(step), circuit.volts, hz);
+    slip *= ratio;
+    const torque = relativeTorque(circuit, slip, hz);
     if (torque > most) {
       most = torque;
-      best = slipAt(step);
-      at = step;
+      best = slip;
     }
   }
-  if (at === 0) return best;
-  return leastBetween(slipAt(at + 1), slipAt(at - 1), (slip) => -torqueAt(circuit, slip, circuit.volts, hz), tolerance);
+  if (best === 1) return best;
+  // Golden section as in leastBetween, written out: it is asked for tens of times in every fit.
+  let low = best * ratio;
+  let high = best / ratio;
+  let a = high - GOLDEN * (high - low);
+  let b = low + GOLDEN * (high - low);
+  let atA = relativeTorque(circuit, a, hz);
+  let atB = relativeTorque(circuit, b, hz);
+  while (high - low > tolerance) {
+    if (atA > atB) {
+      high = b;
+      b = a;
+      atB = atA;
+      a = high - GOLDEN * (high - low);
+      atA = relativeTorque(circuit, a, hz);
+    } else {
+      low = a;
+      a = b;
+      atA = atB;
+      b = low + GOLDEN * (high - low);
+      atB = relativeTorque(circuit, b, hz);
+    }
+  }
+  return (low + high) / 2;
 }
 
 /** Standstill, the saddle above it and the greatest torque. */

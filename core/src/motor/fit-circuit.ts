@@ -197,12 +197,28 @@ const PEAK_TOLERANCE = 2e-4;
 const breakdownOf = (circuit: Circuit): number =>
   torqueAt(circuit, breakdownSlip(circuit, circuit.hz, PEAK_STEPS, PEAK_TOLERANCE));
 
+interface Found {
+  readonly circuit: Circuit;
+  /** The losses of plate and slip go together. */
+  readonly consistent: boolean;
+  /** A double cage was found; else a single cage stands in. */
+  readonly doubleCaged: boolean;
+}
+
+/** The circuit fitted, compared with what it had to meet. Undefined where speed or efficiency are no motor’s. */
+export function fitCircuit(targets: FitTargets): Fit | undefined {
+  const found = findCircuit(targets);
+  if (!found) return undefined;
+  const quantities = compareFit(targets, found.circuit);
+  return { circuit: found.circuit, quantities, fights: fightsOf(quantities, found.consistent, found.doubleCaged) };
+}
+
 /**
  * Fits a double-cage circuit to a plate and what its design promises (method of Pedra and Córcoles, IEEE Trans. Energy
  * Conversion 2004, in spirit: rated and standstill points are met exactly in closed form, the magnetising reactance is
  * searched for the breakdown torque). Where no real motor has all figures, the ones that yield are named.
  */
-export function fitCircuit(targets: FitTargets): Fit | undefined {
+export function findCircuit(targets: FitTargets): Found | undefined {
   const { power, speed, current, frequency, poles, voltage } = targets;
   const synchronous = synchronousSpeed(frequency, poles);
   if (!(speed < synchronous) || !(speed > 0.5 * synchronous) || !(targets.efficiency < 1)) return undefined;
@@ -277,9 +293,11 @@ export function fitCircuit(targets: FitTargets): Fit | undefined {
       if (chosen && chosen.miss < 0.02) break find;
     }
   }
-  const circuit = chosen?.circuit ?? singleCage(targets, losses);
-  const fit = { circuit, quantities: compareFit(targets, circuit) };
-  return { ...fit, fights: fightsOf(fit.quantities, losses.consistent, chosen !== undefined) };
+  return {
+    circuit: chosen?.circuit ?? singleCage(targets, losses),
+    consistent: losses.consistent,
+    doubleCaged: chosen !== undefined,
+  };
 }
 
 /** The fallback where no double cage fits: one cage from the rated point, leakage from the standstill current. */

@@ -11,6 +11,8 @@ export interface StartSetting {
   readonly circuit: Circuit;
   readonly motor: Pick<Motor, 'power' | 'speed' | 'current' | 'voltage'>;
   readonly turning: Turning;
+  /** Of it the motor’s own, kg·m². */
+  readonly rotorInertia: number;
   readonly source: Source | undefined;
   readonly feeds: Readonly<Record<Method, Feed>>;
   /** Time the motor bears standing at full voltage, hot or cold as it starts, s. */

@@ -95,18 +95,22 @@ export interface RunUp {
   readonly changeover: { readonly time: number; readonly speed: number; readonly current: number } | undefined;
 }
 
-interface Instant {
-  readonly torque: number;
-  /** What the motor could give; more than it gives only on a drive. */
-  readonly available: number;
-  readonly lineCurrent: number;
-  readonly motorCurrent: number;
-  readonly voltage: number;
-  readonly busVoltage: number;
-  readonly rotorLoss: number;
-  readonly statorLoss: number;
-  readonly input: number;
-}
+/**
+ * What holds at one instant, by place in a buffer that is written over: an object for each of thousands of instants would
+ * keep the collector busy. `available` is what the motor could give; more than its torque only on a drive.
+ */
+const of = {
+  torque: 0,
+  available: 1,
+  lineCurrent: 2,
+  motorCurrent: 3,
+  voltage: 4,
+  busVoltage: 5,
+  rotorLoss: 6,
+  statorLoss: 7,
+  input: 8,
+} as const;
+type Instant = Float64Array;
 
 /** The supply seen from the motor’s feeder: open voltage of the bus with its other load, and impedances. */
 interface Thevenin {
@@ -173,20 +177,19 @@ export function runUp(setting: RunUpSetting): RunUp {
   let changeover: RunUp['changeover'];
   let stuck = false;
 
-  const instantAt = (t: number, w: number): Instant => instant(setting, supply, synchronous, t, w, changedAt);
+  const now: Instant = new Float64Array(9);
+  const instantAt = (t: number, w: number): void => instant(now, setting, supply, synchronous, t, w, changedAt);
   /** Rates of speed, rotor heat, stator heat, input, load work and friction. */
-  let newest: Instant | undefined;
   let newestLoad = 0;
   const rates = (t: number, w: number, into: Float64Array): number => {
-    const at = instantAt(t, w);
+    instantAt(t, w);
     const resisting = loadAt(w);
-    newest = at;
     newestLoad = resisting;
-    const rate = (at.torque - resisting) / turning.inertia;
+    const rate = ((now[of.torque] ?? 0) - resisting) / turning.inertia;
     into[0] = w <= 0 && rate < 0 ? 0 : rate;
-    into[1] = at.rotorLoss;
-    into[2] = at.statorLoss;
-    into[3] = at.input;
+    into[1] = now[of.rotorLoss] ?? 0;
+    into[2] = now[of.statorLoss] ?? 0;
+    into[3] = now[of.input] ?? 0;
     into[4] = resisting * w;
     into[5] = windageAt(circuit, w);
     return into[0];
@@ -242,7 +245,8 @@ export function runUp(setting: RunUpSetting): RunUp {
           time += gap;
         }
         changedAt = time;
-        changeover = { time, speed, current: instantAt(time, speed).lineCurrent };
+        instantAt(time, speed);
+        changeover = { time, speed, current: now[of.lineCurrent] ?? 0 };
       }
     }
   }
@@ -270,7 +274,7 @@ export function runUp(setting: RunUpSetting): RunUp {
   };
 
   function record(): void {
-    if (newest) out.push(time, speed, newest, newestLoad, rotorHeat, statorHeat);
+    out.push(time, speed, now, newestLoad, rotorHeat, statorHeat);
   }
 }
 
@@ -294,27 +298,28 @@ function rising(feed: Feed, time: number, changedAt: number | undefined): boolea
 
 /** Motor current, torque and losses at one instant. */
 function instant(
+  into: Instant,
   setting: RunUpSetting,
   supply: Thevenin,
   synchronous: number,
   time: number,
   speed: number,
   changedAt: number | undefined,
-): Instant {
+): void {
   const { feed } = setting;
-  if (feed.kind === 'drive') return onDrive(setting, supply, synchronous, time, speed, feed);
+  if (feed.kind === 'drive') return onDrive(into, setting, supply, synchronous, time, speed, feed);
   const slip = Math.max(TINY, 1 - speed / synchronous);
   const state = circuitState(setting.circuit, slip, setting.circuit.hz);
   if (feed.kind === 'star-delta') {
     // In star every phase of the delta winding stands for three of its star equivalent.
     return changedAt === undefined
-      ? through(setting, supply, state, slip, speed, 3, 1)
-      : through(setting, supply, state, slip, speed, 1, 1);
+      ? through(into, setting, supply, state, slip, speed, 3, 1)
+      : through(into, setting, supply, state, slip, speed, 1, 1);
   }
   if (feed.kind === 'autotransformer' && changedAt === undefined)
-    return through(setting, supply, state, slip, speed, 1 / feed.tap ** 2, 1 / feed.tap);
-  if (feed.kind === 'soft starter') return softly(setting, supply, state, slip, speed, time, feed);
-  return through(setting, supply, state, slip, speed, 1, 1);
+    return through(into, setting, supply, state, slip, speed, 1 / feed.tap ** 2, 1 / feed.tap);
+  if (feed.kind === 'soft starter') return softly(into, setting, supply, state, slip, speed, time, feed);
+  return through(into, setting, supply, state, slip, speed, 1, 1);
 }
 
 type State = ReturnType<typeof circuitState>;
@@ -324,6 +329,7 @@ const size = (re: number, im: number): number => Math.sqrt(re * re + im * im);
 
 /** Behind source and feeder, with the motor’s impedance multiplied by `scale` and its current by `gain` of the line’s. */
 function through(
+  into: Instant,
   setting: RunUpSetting,
   { phase, bus, total }: Thevenin,
   { re, im, airGap, core }: State,
@@ -331,7 +337,7 @@ function through(
   speed: number,
   scale: number,
   gain: number,
-): Instant {
+): void {
   const seenRe = re * scale;
   const seenIm = im * scale;
   const line = phase / size(seenRe + total.re, seenIm + total.im);
@@ -340,7 +346,7 @@ function through(
   const square = scale === 3 ? 3 * line * line : current * current;
   const voltage = (Math.sqrt(3) * line * size(seenRe, seenIm)) / gain;
   const busVoltage = Math.sqrt(3) * busOf(phase, bus, line, seenRe + total.re, seenIm + total.im);
-  return instantOf(setting, square, airGap, core, slip, speed, line, current, voltage, busVoltage);
+  instantOf(into, setting, square, airGap, core, slip, speed, line, current, voltage, busVoltage);
 }
 
 /** Voltage of the bus with a line current whose branch has the impedance re + j im. */
@@ -351,6 +357,7 @@ function busOf(phase: number, bus: Complex, line: number, re: number, im: number
 }
 
 function instantOf(
+  into: Instant,
   { circuit }: RunUpSetting,
   square: number,
   airGap: number,
@@ -361,23 +368,21 @@ function instantOf(
   motorCurrent: number,
   voltage: number,
   busVoltage: number,
-): Instant {
+): void {
   const gap = square * airGap;
   const synchronous = synchronousSpeed(circuit.hz, circuit.poles);
   const shaftLoss = speed > 0 ? windageAt(circuit, speed) / speed : 0;
   const rotational = speed > 0 && circuit.rotationalLoss > 0 ? circuit.rotationalLoss / synchronous : 0;
   const statorLoss = 3 * square * (circuit.r1 + (circuit.rs ?? 0)) + square * core;
-  return {
-    lineCurrent,
-    motorCurrent,
-    voltage,
-    busVoltage,
-    torque: gap / synchronous - shaftLoss - rotational,
-    available: gap / synchronous - shaftLoss - rotational,
-    rotorLoss: slip * gap,
-    statorLoss,
-    input: gap + statorLoss,
-  };
+  into[of.torque] = gap / synchronous - shaftLoss - rotational;
+  into[of.available] = into[of.torque] ?? 0;
+  into[of.lineCurrent] = lineCurrent;
+  into[of.motorCurrent] = motorCurrent;
+  into[of.voltage] = voltage;
+  into[of.busVoltage] = busVoltage;
+  into[of.rotorLoss] = slip * gap;
+  into[of.statorLoss] = statorLoss;
+  into[of.input] = gap + statorLoss;
 }
 
 type SoftFeed = Extract<Feed, { kind: 'soft starter' }>;
@@ -387,6 +392,7 @@ type SoftFeed = Extract<Feed, { kind: 'soft starter' }>;
  * current held at a limit, u follows from |z + u Z_t|·I = u V.
  */
 function softly(
+  into: Instant,
   setting: RunUpSetting,
   { phase, bus, total }: Thevenin,
   state: State,
@@ -394,7 +400,7 @@ function softly(
   speed: number,
   time: number,
   feed: SoftFeed,
-): Instant {
+): void {
   const { re, im, airGap, core } = state;
   const square = re * re + im * im;
   const full = phase / size(re + total.re, im + total.im);
@@ -412,7 +418,7 @@ function softly(
   const voltage = Math.sqrt(3) * line * Math.sqrt(square);
   // The branch seen by the bus is the motor’s impedance over u; the feeder lies before the starter.
   const busVoltage = Math.sqrt(3) * busOf(phase, bus, line, re / share + total.re, im / share + total.im);
-  return instantOf(setting, line * line, airGap, core, slip, speed, line, line, voltage, busVoltage);
+  instantOf(into, setting, line * line, airGap, core, slip, speed, line, line, voltage, busVoltage);
 }
 
 /** Torque a torque ramp ends at, of rated. Common practice, no published source. */
@@ -437,20 +443,21 @@ function shareAtCurrent(limit: number, phase: number, re: number, im: number, sq
 type DriveFeed = Extract<Feed, { kind: 'drive' }>;
 
 /** Displacement power factor of a drive’s input with a choke, and what it keeps of the power. Common practice. */
-const DRIVE_INPUT = { powerFactor: 0.95, efficiency: 0.97 } as const;
+const DRIVE_INPUT = { powerFactor: 0.95, sine: Math.sqrt(1 - 0.95 ** 2), efficiency: 0.97 } as const;
 
 /**
  * On a drive the flux is held and torque follows the active current: I² = I_m² + (I_a T/T_n)². The ramp sets the
  * acceleration and the current limit caps it; boost sets what is there at standstill.
  */
 function onDrive(
+  into: Instant,
   setting: RunUpSetting,
   { phase, bus }: Thevenin,
   synchronous: number,
   time: number,
   speed: number,
   feed: DriveFeed,
-): Instant {
+): void {
   const { circuit, turning, ratedCurrent, ratedTorque } = setting;
   const magnetising = circuit.volts / Math.sqrt(3) / (circuit.x1 + circuit.xm);
   const active = Math.sqrt(Math.max(1e-9, ratedCurrent ** 2 - magnetising ** 2));
@@ -466,17 +473,15 @@ function onDrive(
   const statorLoss = 3 * current ** 2 * (circuit.r1 + (circuit.rs ?? 0));
   const input = torque * speed + windageAt(circuit, speed) + slipLoss + statorLoss;
   const line = input / (Math.sqrt(3) * phase * Math.sqrt(3) * DRIVE_INPUT.powerFactor * DRIVE_INPUT.efficiency);
-  return {
-    torque,
-    available: allowed,
-    lineCurrent: line,
-    motorCurrent: current,
-    voltage: circuit.volts * Math.max(0.04, speed / synchronous),
-    busVoltage: Math.sqrt(3) * (phase - line * (bus.re * DRIVE_INPUT.powerFactor + bus.im * 0.31)),
-    rotorLoss: slipLoss,
-    statorLoss,
-    input,
-  };
+  into[of.torque] = torque;
+  into[of.available] = allowed;
+  into[of.lineCurrent] = line;
+  into[of.motorCurrent] = current;
+  into[of.voltage] = circuit.volts * Math.max(0.04, speed / synchronous);
+  into[of.busVoltage] = Math.sqrt(3) * (phase - line * (bus.re * DRIVE_INPUT.powerFactor + bus.im * DRIVE_INPUT.sine));
+  into[of.rotorLoss] = slipLoss;
+  into[of.statorLoss] = statorLoss;
+  into[of.input] = input;
 }
 
 /** Slip at a torque with rated flux, small and in proportion. */
@@ -494,10 +499,12 @@ function finalSpeed(
   synchronous: number,
   loadAt: (speed: number) => number,
 ): number | undefined {
+  const probe: Instant = new Float64Array(9);
   const over = (speed: number): number => {
     const slip = Math.max(TINY, 1 - speed / synchronous);
     const state = circuitState(setting.circuit, slip, setting.circuit.hz);
-    return through(setting, supply, state, slip, speed, 1, 1).torque - loadAt(speed);
+    through(probe, setting, supply, state, slip, speed, 1, 1);
+    return (probe[of.torque] ?? 0) - loadAt(speed);
   };
   if (setting.feed.kind === 'drive') return synchronous * 0.985;
   let high = synchronous * (1 - TINY);
@@ -545,15 +552,15 @@ function recorder() {
   };
   return {
     push(time: number, speed: number, at: Instant, load: number, rotorHeat: number, statorHeat: number): void {
-      available.push(at.available);
+      available.push(at[of.available] ?? 0);
       rows.time.push(time);
       rows.speed.push(speed);
-      rows.lineCurrent.push(at.lineCurrent);
-      rows.motorCurrent.push(at.motorCurrent);
-      rows.torque.push(at.torque);
+      rows.lineCurrent.push(at[of.lineCurrent] ?? 0);
+      rows.motorCurrent.push(at[of.motorCurrent] ?? 0);
+      rows.torque.push(at[of.torque] ?? 0);
       rows.loadTorque.push(load);
-      rows.voltage.push(at.voltage);
-      rows.busVoltage.push(at.busVoltage);
+      rows.voltage.push(at[of.voltage] ?? 0);
+      rows.busVoltage.push(at[of.busVoltage] ?? 0);
       rows.rotorHeat.push(rotorHeat);
       rows.statorHeat.push(statorHeat);
     },

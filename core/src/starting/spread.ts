@@ -1,6 +1,6 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { fitCircuit, type FitTargets } from '../motor/fit-circuit.ts';
+import { findCircuit, type FitTargets } from '../motor/fit-circuit.ts';
 import { interpolate } from '../load/torque-curve.ts';
 import { synchronousSpeed } from '../motor/typical.ts';
 import type { Method } from './feeds.ts';
@@ -71,7 +71,7 @@ export function sampleStart(
   const loadFactor = draw(tolerances.load);
   const inertiaFactor = draw(tolerances.inertia);
   const voltageFactor = draw(tolerances.voltage);
-  const fit = fitCircuit({
+  const fit = findCircuit({
     ...targets,
     speed: synchronous * (1 - slip),
     lockedRotorCurrent: current,

@@ -282,6 +282,7 @@ export function startingOn(
       circuit: fit.circuit,
       motor: { power: of.power, speed: of.speed, current: of.current, voltage: of.voltage },
       turning: { speeds: curve.speeds, torques: curve.torques, inertia: totalInertia.value },
+      rotorInertia: rotor.value,
       source: supply.source,
       feeds: feedsOf(brief, practice),
       stallTime: stall.value,

@@ -36,7 +36,7 @@ export interface TransientSetting {
 }
 
 /** Two runs may not take longer than this, s of the machine’s time. */
-const LONGEST = 12;
+const LONGEST = 40;
 
 /**
  * The transient run of a start in a job; undefined where electronics or a transformer feed the motor, which the

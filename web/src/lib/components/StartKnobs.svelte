@@ -39,8 +39,8 @@
       out.push({
         path: 'load.inertia',
         label: 'Inertia of the machine',
-        min: Math.log10(setting.turning.inertia) - 2,
-        max: Math.log10(setting.turning.inertia) + 2,
+        min: Math.log10(setting.rotorInertia) - 1,
+        max: Math.log10(setting.rotorInertia) + 3,
         step: 0.02,
         value: Math.log10(Math.max(1e-6, now)),
         text: (value) => formatQuantity(10 ** value, 'inertia', school).replace('\u00a0', ' '),

@@ -30,6 +30,9 @@ export function runTransient(setting: TransientSetting): Running<TransientRun> {
   };
 }
 
+/** Workers stay between spreads, so that a second one need not load the scripts again; a cancelled crew is sent home. */
+let kept: Worker[] = [];
+
 /** Seeded samples of what may be delivered, shared out over workers; the same whatever the number of workers. */
 export function runSpread(
   setting: SpreadSetting,
@@ -37,31 +40,31 @@ export function runSpread(
   workers: number,
   onProgress: (share: number) => void,
 ): Running<readonly Sample[]> {
-  const parts: Sample[][] = Array.from({ length: workers }, () => []);
-  const done = new Array<number>(workers).fill(0);
-  let left = workers;
+  const crew = Array.from({ length: workers }, (_, at) => kept[at] ?? new StartWorker());
+  kept = [];
+  const parts: Sample[][] = crew.map(() => []);
+  const done = crew.map(() => 0);
+  let left = crew.length;
   let end: (samples: readonly Sample[] | undefined) => void = () => undefined;
   const result = new Promise<readonly Sample[] | undefined>((resolve) => (end = resolve));
-  const crew = parts.map((part, at) => {
-    const worker = new StartWorker();
+  for (const [at, worker] of crew.entries()) {
     worker.onmessage = ({ data }: MessageEvent<StartAnswer>) => {
       if (data.kind !== 'samples') return;
-      part.push(...data.samples);
+      parts[at]?.push(...data.samples);
       done[at] = data.done;
       onProgress(done.reduce((sum, each) => sum + each, 0) / count);
-      if (!data.last) return;
-      worker.terminate();
-      if (--left === 0) end(parts.flat());
+      if (!data.last || --left > 0) return;
+      kept = crew;
+      end(parts.flat());
     };
-    const from = Math.floor((count * at) / workers);
-    const to = Math.floor((count * (at + 1)) / workers);
+    const from = Math.floor((count * at) / crew.length);
+    const to = Math.floor((count * (at + 1)) / crew.length);
     ask(worker, { kind: 'spread', setting, from, to });
-    return worker;
-  });
+  }
   return {
     result,
     cancel: () => {
-      for (const worker of crew) worker.terminate();
+      if (left > 0) for (const worker of crew) worker.terminate();
       end(undefined);
     },
   };
