@@ -73,6 +73,32 @@ async function scriptBytes(browser, url) {
   return bytes;
 }
 
+/** Longest gap between two frames of the page, ms, while somebody types and the workers run the starts. */
+async function typingWait(browser, origin) {
+  const page = await browser.newPage();
+  await page.goto(origin);
+  const job = await page.getByRole('link', { name: 'RF-110' }).first().getAttribute('href');
+  await page.goto(`${origin}${job}/starting`);
+  await page.waitForSelector('[data-drawn="true"] svg');
+  await page.evaluate(() => {
+    let last = performance.now();
+    globalThis.longestGap = 0;
+    const frame = () => {
+      const now = performance.now();
+      globalThis.longestGap = Math.max(globalThis.longestGap, now - last);
+      last = now;
+      requestAnimationFrame(frame);
+    };
+    requestAnimationFrame(frame);
+  });
+  await page.getByRole('button', { name: 'What 2000 motors' }).click();
+  await page.locator('#field-starting-startTimeLimit').pressSequentially('12.5 s', { delay: 60 });
+  await page.waitForSelector('[data-testid="spread"]');
+  const gap = await page.evaluate(() => globalThis.longestGap);
+  await page.close();
+  return gap;
+}
+
 /** Requests answered in a second by one server process, eight at a time. */
 async function throughput(url) {
   const until = Date.now() + SECONDS * 1000;
@@ -153,6 +179,13 @@ await main(async () => {
         executablePath: '/usr/bin/chromium',
         args: ['--no-sandbox', '--disable-gpu'],
       });
+      report(
+        'longest wait while typing beside 2 000 starts',
+        await typingWait(browser, app.origin),
+        100,
+        'ms',
+        'lower',
+      );
       const own = await scriptBytes(browser, job);
       const reference = await scriptBytes(browser, bare.origin);
       await browser.close();

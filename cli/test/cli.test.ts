@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import type { MachineResult } from '@pilgrim/core/motor/machine';
 import { describe, expect, it } from 'vitest';
 
 const main = `${dirname(dirname(fileURLToPath(import.meta.url)))}/src/main.ts`;
@@ -17,12 +18,7 @@ function pilgrim(args: string[], input: string) {
   });
   return {
     status,
-    output: () =>
-      JSON.parse(stdout) as {
-        values: Record<string, { value: unknown }>;
-        points: { shaftTorque: number }[];
-        title: string;
-      },
+    output: () => JSON.parse(stdout) as MachineResult & { values: Record<string, { value: unknown }>; title: string },
     issues: () => JSON.parse(stderr) as Issue[],
   };
 }
@@ -71,6 +67,30 @@ describe('pilgrim', () => {
     expect(pilgrim(['machine', '-'], JSON.stringify(circuit)).output().points[0]?.shaftTorque).toBeCloseTo(56.84, 1);
   });
 
+  it('runs a machine up, from its circuit and from its plate', () => {
+    // Krause, Wasynczuk, Sudhoff, Table 4.10-1, 3 hp: 0.334 s to 95 % of synchronous speed, 97.1 A and 132.1 N·m at most.
+    const circuit = {
+      r1: 0.435,
+      x1: 0.754,
+      xm: 26.13,
+      r2: 0.816,
+      x2: 0.754,
+      volts: 220,
+      hz: 60,
+      poles: 4,
+      inertia: 0.089,
+    };
+    const { runUp } = pilgrim(['machine', '-'], JSON.stringify(circuit)).output();
+    expect(runUp?.transient?.timeTo95).toBeCloseTo(0.334, 3);
+    expect(runUp?.transient?.peakPhaseACurrent).toBeCloseTo(97.1, 0);
+    expect(runUp?.transient?.peakTorque).toBeCloseTo(132.1, 0);
+    const plate = 'HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 CODE G DES B EFF 92.4';
+    const byPlate = pilgrim(['machine', '-'], JSON.stringify({ plate, inertia: 0.8, powers: [11_000] })).output();
+    expect(byPlate.fit?.fights).toEqual([]);
+    expect(byPlate.atPowers[0]?.outputPower).toBeCloseTo(11_000, 0);
+    expect(byPlate.runUp?.quasiSteady.reached).toBe(true);
+  });
+
   it.each([
     ['half a file', ['solve', '-'], '{"nameplate":{"pow', '-'],
     ['an unknown field', ['solve', '-'], '{"colour":1}', ''],
@@ -82,6 +102,7 @@ describe('pilgrim', () => {
     ['no command', [], '', ''],
     ['an unknown flag', ['solve', '--fast', '-'], '{}', ''],
     ['a circuit without sense', ['machine', '-'], '{"r1":-1}', 'r1'],
+    ['a plate without figures', ['machine', '-'], '{"plate":"MADE IN THE HILLS"}', 'plate'],
   ])('refuses %s with exit code 2 and issues as JSON', (_, args, input, path) => {
     const { status, issues } = pilgrim(args, input);
     expect(status).toBe(2);

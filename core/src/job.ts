@@ -75,7 +75,7 @@ export const attitudes = ['horizontal', 'shaft up', 'shaft down'] as const;
 export const controls = ['none', 'damper', 'inlet vane', 'throttle', 'bypass'] as const;
 export const startingMethods = ['auto', 'direct', 'star-delta', 'autotransformer', 'soft starter', 'drive'] as const;
 export const softModes = ['voltage ramp', 'current limit', 'torque ramp'] as const;
-export const tripClassNames = ['5', '10A', '10', '20', '30', '40'] as const;
+export const tripClassNames = ['auto', '5', '10A', '10', '20', '30', '40'] as const;
 
 /** A nameplate: every field as typed, and the whole text as read beside them. */
 export const plateSchema = z.strictObject({
@@ -209,7 +209,10 @@ export const jobSchema = z.strictObject({
       ...typedFields(quantityFields.starting),
       softMode: z.enum(softModes).default('current limit'),
       transition: z.enum(['open', 'closed']).default('open').describe('Change-over from star to delta'),
-      tripClass: z.enum(tripClassNames).default('10'),
+      tripClass: z
+        .enum(tripClassNames)
+        .default('auto')
+        .describe('Class of the overload relay; auto takes the fastest that holds'),
       hot: z.boolean().default(false).describe('It restarts from running temperature'),
       waterHammer: z.boolean().default(false).describe('A sudden stop would slam the pipe'),
     })

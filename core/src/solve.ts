@@ -186,12 +186,11 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
       duty: loadResult.duty,
       sizes: loadResult.sizes,
       poles: comparePoles(
-        job,
+        brief,
         loadResult,
         supplyResult.values.frequency?.value ??
           nameplateResult.values.frequency?.value ??
           (job.school === 'NEMA' ? 60 : 50),
-        brief.practice.sizeMargin.value,
         catalogue,
       ),
       torquePerAmpere: torquePerAmpere(nameplateResult, loadResult),

@@ -421,7 +421,7 @@ describe('the decision', () => {
     const fan = run({
       ...pump,
       load: { ...pump.load, machine: 'fan', inertia: '190 kg·m²' },
-      starting: { ...pump.starting, method: 'direct' },
+      starting: { ...pump.starting, method: 'direct', tripClass: '10' },
     });
     const stop = fan.findings.find((each) => each.code === 'starting.method-fails');
     expect(stop?.message).toMatch(/heats the (rotor|winding)/);

@@ -141,8 +141,17 @@ const mill: DemoSite = {
         codeLetter: 'G',
         duty: 'CONT',
       },
+      load: {
+        machine: 'other',
+        torqueKind: 'variable',
+        torque: '210 lb·ft',
+        speed: '1788 r/min',
+        inertia: '620 lb·ft²',
+        breakaway: '25 %',
+      },
       supply: { voltage: '480 V', frequency: '60 Hz' },
       place: { ambient: '30 °C', dust: 'dirty' },
+      starting: { speedControl: 'no', tripClass: '10' },
     },
     {
       tag: 'BL-402',

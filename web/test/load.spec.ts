@@ -49,6 +49,17 @@ test('the load of a running motor, by its speed, with what that is worth', async
   await fill(page, { 'load.runningSpeed': '1770 rpm', 'load.speed': '1770 rpm' });
   await expect(figure(page, 'load.motorPower')).toHaveText('15\u00a0hp');
   await expect(finding(page, 'load.measured-on-motor')).toContainText('within about 20 %');
+  await field(page, 'load.way').selectOption('current');
+  await fill(page, { 'load.runningCurrent': '24.8 A' });
+  await expect(figure(page, 'load.motorPower')).toHaveText('20.2\u00a0hp');
+  await expect(finding(page, 'load.measured-on-motor')).toContainText('only above half load');
+  await field(page, 'load.way').selectOption('input power');
+  await fill(page, { 'load.inputPower': '20.34 kW' });
+  await expect(figure(page, 'load.motorPower')).toHaveText(/^25(\.\d)?\u00a0hp$/);
+  await field(page, 'load.way').selectOption('force');
+  await fill(page, { 'load.force': '100 lbf', 'load.radius': '6 in' });
+  // 50 lb·ft at 1770 r/min is 16.85 hp
+  await expect(figure(page, 'load.motorPower')).toHaveText('16.9\u00a0hp');
 });
 
 test('a supply of the site fills in, is changed and kept for the next job', async ({ page }) => {

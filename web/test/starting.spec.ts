@@ -50,7 +50,7 @@ test('ways to start side by side: dragged, and every figure follows', async ({ p
   await page.mouse.down();
   await page.mouse.move(box.x + box.width - 4, box.y + box.height / 2, { steps: 8 });
   await page.mouse.up();
-  await expect(page.locator('[data-failures="direct"]')).toContainText('trips a class 10 relay');
+  await expect(page.locator('[data-failures="direct"]')).toContainText('heats the');
   await page.getByRole('button', { name: 'Undo' }).click();
   await choose(page, 'soft starter');
   const slow = await cell(page, 'soft starter', 4);

@@ -4,7 +4,9 @@ import { classEfficiency } from '../motor/efficiency-class.ts';
 import { nextStandardPower, sameRating, sizeText } from '../motor/standard-power.ts';
 import { estimatedSlip, synchronousSpeed } from '../motor/typical.ts';
 import { standardFrame } from '../nameplate/frame.ts';
+import type { Brief } from '../stage.ts';
 import type { LoadResult } from './load.ts';
+import { pullsSideways, sidePullOf } from './transmission.ts';
 
 /** One speed a motor could be bought in for this load; SI. */
 export interface PoleChoice {
@@ -22,6 +24,9 @@ export interface PoleChoice {
   readonly speedError: number;
   /** Least catalogue price of the size over that of four poles; undefined where the catalogue has none. */
   readonly cost: number | undefined;
+  /** Pull of the belt or chain on its shaft with the sheave typed, N, and the bearing that bears it; where one is there. */
+  readonly sidePull: number | undefined;
+  readonly bearing: string;
   readonly chosen: boolean;
   readonly advice: string;
 }
@@ -31,16 +36,18 @@ const DIRECT = 0.03;
 
 /** Two, four, six and eight poles side by side for the torque and speed wanted. Empty until those are known. */
 export function comparePoles(
-  job: Job,
+  { job, given, practice }: Brief,
   load: LoadResult,
   frequency: number,
-  margin: number,
   catalogue: Catalogue,
 ): PoleChoice[] {
   const { motorPower, drivenSpeed, ratio, poles } = load.values;
   if (!motorPower || !drivenSpeed || !ratio) return [];
   const { school } = job;
-  const power = nextStandardPower(motorPower.value * (1 + margin), school);
+  const power = nextStandardPower(motorPower.value * (1 + practice.sizeMargin.value), school);
+  const first = job.load.stages[0]?.kind;
+  const pulls = first !== undefined && pullsSideways(first);
+  const { sheave } = given.load;
   if (power === undefined) return [];
   const cheapest = new Map<number, number>();
   for (const each of catalogue.motors) {
@@ -65,6 +72,8 @@ export function comparePoles(
       ratioNeeded,
       speedError: speed / ratio.value / drivenSpeed.value - 1,
       cost: price !== undefined && reference ? price / reference : undefined,
+      sidePull: pulls && sheave ? sidePullOf(first, motorPower.value / speed, sheave.value) : undefined,
+      bearing: pulls ? (power >= practice.rollerBearingPower.value ? 'roller' : 'ball') : '',
       chosen: count === poles?.value,
     };
     return { ...choice, advice: adviceFor(choice, job.load.machine) };

@@ -262,9 +262,13 @@ export function reflectedInertia({ shafts, stages }: Transmission, school: Job['
   });
 }
 
+/** Side pull on a shaft, N, from torque (N·m) and pitch diameter (m): F = 2 T k / D. */
+export const sidePullOf = (kind: Kind, torque: number, diameter: number): number =>
+  (2 * torque * sidePull[kind]) / diameter;
+
 /** Side pull on the motor shaft, N, from the torque and the pitch diameter of what sits on it: F = 2 T k / D. */
 export function sideLoad(kind: Kind, torque: Value, diameter: Value, school: Job['school']): Value {
-  return quantity((2 * torque.value * sidePull[kind]) / diameter.value, 'force', school, {
+  return quantity(sidePullOf(kind, torque.value, diameter.value), 'force', school, {
     formula: 'F = \\dfrac{2\\,T\\,k}{D}',
     from: {
       T: torque,

@@ -53,6 +53,7 @@ const roles: Readonly<Record<StarterNeed['method'], readonly Role[]>> = {
   'soft starter': [
     { role: 'Soft starter', kind: 'soft starter', share: 1 },
     { role: 'Isolating contactor', kind: 'contactor', share: 1 },
+    { role: 'Bypass contactor for running', kind: 'contactor', share: 1 },
     { role: 'Overload relay', kind: 'overload relay', share: 1 },
   ],
 };

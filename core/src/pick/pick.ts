@@ -45,6 +45,9 @@ const FROM_CATALOGUE = 'catalogue';
 /** Overload a drive bears for a minute at its normal and heavy ratings. Common practice, no published source. */
 const NORMAL_OVERLOAD = 1.1;
 const HEAVY_OVERLOAD = 1.5;
+/** It bears that once in ten minutes; longer or oftener counts as continuous. Common practice, no published source. */
+const OVERLOAD_TIME = 60;
+const OVERLOADS_PER_HOUR = 6;
 const DEFERRING = [
   'nameplate.explosion-protected',
   'place.hazardous',
@@ -279,9 +282,11 @@ export function pick(
     return job.load.torqueKind === 'variable' && overloadOf(forMotor) <= NORMAL_OVERLOAD ? 'normal' : 'heavy';
   }
 
-  /** The motor’s current, or more where its overloads go beyond what a heavy-duty drive bears for a minute. */
+  /** The motor’s current, or more where its overloads go beyond what a heavy-duty drive bears, for how long and how often. */
   function driveCurrentNeeded(forMotor: Motor): number {
-    return forMotor.current * Math.max(1, overloadOf(forMotor) / HEAVY_OVERLOAD);
+    const { overloadTime, overloadsPerHour } = given.load;
+    const lasting = (overloadTime?.value ?? 0) > OVERLOAD_TIME || (overloadsPerHour?.value ?? 0) > OVERLOADS_PER_HOUR;
+    return forMotor.current * Math.max(1, overloadOf(forMotor) / (lasting ? 1 : HEAVY_OVERLOAD));
   }
 
   function chooseDrive(ranking: DriveRanking): RankedDrive | undefined {

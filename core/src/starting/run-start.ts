@@ -17,7 +17,7 @@ export interface StartSetting {
   readonly feeds: Readonly<Record<Method, Feed>>;
   /** Time the motor bears standing at full voltage, hot or cold as it starts, s. */
   readonly stallTime: number;
-  readonly tripClass: TripClass;
+  readonly tripClass: TripClass | 'auto';
   /** Overload setting, A. */
   readonly overload: number;
   /** Heat of the relay before the start, of its setting’s. */
@@ -34,6 +34,8 @@ export interface Start {
   /** Share of the overload relay’s trip level at its fast edge. */
   readonly tripUse: number;
   readonly leastClass: TripClass | undefined;
+  /** The class the relay is taken to have. */
+  readonly relayClass: TripClass;
   /** At standstill: line current at rated voltage, A, and torque over rated. */
   readonly standstillCurrent: number;
   readonly standstillTorque: number;
@@ -75,13 +77,16 @@ export function runStart(setting: StartSetting, method: Method, steps?: number):
   const stator = 3 * locked ** 2 * (circuit.r1 + (circuit.rs ?? 0));
   const rotor = Math.max(1e-9, 3 * locked ** 2 * impedance.re - stator);
   const torque = (run.trace.torque[0] ?? 0) / ratedTorque;
+  const least = leastClass(run.trace, overload, warm);
+  const relayClass = setting.tripClass === 'auto' ? (least ?? '40') : setting.tripClass;
   return {
     method,
     run,
     rotorUse: run.rotorHeat / (rotor * stallTime),
     statorUse: run.statorHeat / (stator * stallTime),
-    tripUse: tripUse(run.trace, overload, classTimes(setting.tripClass).fastest, warm),
-    leastClass: leastClass(run.trace, overload, warm),
+    tripUse: tripUse(run.trace, overload, classTimes(relayClass).fastest, warm),
+    leastClass: least,
+    relayClass,
     standstillCurrent: standstillCurrent(feed, locked, motor.current),
     standstillTorque: torque,
   };

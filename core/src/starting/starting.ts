@@ -18,6 +18,7 @@ import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 import { rememberedStart, type Start, type StartSetting } from './run-start.ts';
 import { feedsOf, methods, type Method } from './feeds.ts';
 import type { Trace } from './run-up.ts';
+import type { TripClass } from './trip-curve.ts';
 
 export interface StartingValues {
   readonly method?: Value<string>;
@@ -55,6 +56,7 @@ export interface Comparison {
   readonly time: number | undefined;
   readonly rotorUse: number;
   readonly tripUse: number;
+  readonly relayClass: TripClass;
   readonly text: {
     readonly current: string;
     readonly torque: string;
@@ -457,7 +459,7 @@ export function startingOn(
         );
       if (each.tripUse >= 1 && each.method !== 'drive')
         fail(
-          `trips a class ${job.starting.tripClass} relay`,
+          `trips a class ${each.relayClass} relay`,
           each.leastClass ? `a class ${each.leastClass} relay` : 'a shorter start; no class holds',
         );
       if (
@@ -483,6 +485,7 @@ export function startingOn(
       time: run.reached ? run.time : undefined,
       rotorUse: each.rotorUse,
       tripUse: each.tripUse,
+      relayClass: each.relayClass,
       text: {
         current: formatQuantity(current, 'current', school),
         torque: percent(each.standstillTorque),
@@ -521,15 +524,31 @@ export function startingOn(
       });
     }
     const at = methods.indexOf(method ?? 'direct');
-    const cheaper = comparisons.slice(0, Math.max(0, at)).findLast((each) => !each.passes);
-    if (job.starting.method === 'auto' && method && method !== 'drive' && cheaper) {
+    const cheaper = comparisons.slice(0, Math.max(0, at)).filter((each) => !each.passes);
+    // The one that lacks a single thing is worth more than the one that comes next in price.
+    const nearly = cheaper.find((each) => each.remedies.length === 1) ?? cheaper.at(-1);
+    if (job.starting.method === 'auto' && method && nearly && !needsSpeedControl()) {
       flag({
         code: 'starting.next-cheaper',
         severity: 'note',
-        message: `${cheaper.method[0]?.toUpperCase()}${cheaper.method.slice(1)} would do with ${cheaper.remedies.join(' and ')}.`,
-        basis: cheaper.failures.join('; '),
-        clear: 'Change that, and the next cheaper way passes.',
+        message: `${nearly.method[0]?.toUpperCase()}${nearly.method.slice(1)} would do with ${nearly.remedies.join(' and ')}.`,
+        basis: nearly.failures.join('; '),
+        clear: 'Change that, and the cheaper way passes.',
         field: 'starting.method',
+      });
+    }
+    if (
+      start &&
+      method !== 'drive' &&
+      (start.relayClass === '20' || start.relayClass === '30' || start.relayClass === '40')
+    ) {
+      flag({
+        code: 'starting.slow-relay',
+        severity: 'caution',
+        message: `The start needs a class ${start.relayClass} relay; a stalled motor is then cut off later too, and must bear it.`,
+        basis: 'IEC 60947-4-1 Table 2; stall time of the motor',
+        clear: 'Confirm with the maker that the motor bears standing that long, or shorten the start.',
+        field: 'starting.tripClass',
       });
     }
     if (method === 'star-delta' && (job.starting.leads === '3' || job.starting.leads === '9')) {

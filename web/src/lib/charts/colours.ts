@@ -5,6 +5,7 @@ export function chartColours(): {
   line: string;
   copper: string;
   sea: string;
+  stop: string;
   font: string;
 } {
   const style = typeof document === 'undefined' ? undefined : getComputedStyle(document.body);
@@ -15,6 +16,7 @@ export function chartColours(): {
     line: read('line'),
     copper: read('copper'),
     sea: read('sea'),
+    stop: read('stop'),
     font: style?.fontFamily ?? 'sans-serif',
   };
 }

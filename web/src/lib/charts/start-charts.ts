@@ -1,4 +1,5 @@
 import type { Solution } from '@pilgrim/core';
+import type { SteadyPoint } from '@pilgrim/core/motor/circuit';
 import { classTimes, tripTime, type TripClass } from '@pilgrim/core/starting/trip-curve';
 import type { Spread } from '@pilgrim/core/starting/spread';
 import type { TransientRun } from '@pilgrim/core/starting/transient';
@@ -86,15 +87,108 @@ export function torqueSpeedChart(start: Start, machine: Machine, load: LoadCurve
   };
 }
 
-/** Line current, speed, and the relay’s trip curve at its fast and slow edge, against time. */
-export function timeChart(start: Start, overload: number, tripClass: TripClass, voltage: number): EChartsCoreOption {
+export type Against = 'speed' | 'load';
+
+/** Torque, current, power factor and efficiency against speed, or all but torque against torque, with the plate’s points. */
+export function machineChart(
+  points: readonly SteadyPoint[],
+  { targets, quantities }: Machine,
+  against: Against,
+  school: School,
+): EChartsCoreOption {
   const { copper, sea, quiet, ink } = chartColours();
+  const unit = shownUnit('torque', school);
+  const rated = targets.power / targets.speed;
+  const reached = (name: string): number => quantities.find((each) => each.name === name)?.reached ?? 0;
+  // Against torque only the running branch is drawn: above breakdown every torque has two speeds.
+  const top = Math.max(...points.map((point) => point.shaftTorque));
+  const running = points
+    .slice(points.findIndex((point) => point.shaftTorque === top))
+    .filter((point) => point.shaftTorque >= 0);
+  const shown = against === 'speed' ? points.filter((point) => point.shaftTorque >= 0) : running;
+  const x = (point: SteadyPoint): number =>
+    against === 'speed' ? rpm(point.speed) : (100 * point.shaftTorque) / rated;
+  const marked = (name: string, data: number[][], yAxisIndex: number, color: string): Record<string, unknown> => ({
+    name,
+    type: 'line',
+    data,
+    yAxisIndex,
+    symbol: 'diamond',
+    symbolSize: 11,
+    lineStyle: { opacity: 0 },
+    itemStyle: { color },
+  });
+  const percent = (of: (point: SteadyPoint) => number): number[][] => shown.map((point) => [x(point), 100 * of(point)]);
+  const ratedX = against === 'speed' ? rpm(targets.speed) : 100;
+  return {
+    ...frame(),
+    xAxis: xAxis(against === 'speed' ? 'r/min' : '% of rated torque'),
+    yAxis: [
+      yAxis(against === 'speed' ? `A, ${unit.names[0] ?? ''}` : 'A'),
+      { ...yAxis('%', false), min: 0, max: 100, interval: 20 },
+    ],
+    series: [
+      ...(against === 'speed'
+        ? [
+            line(
+              'Torque',
+              sea,
+              shown.map((point) => [x(point), point.shaftTorque / unit.factor]),
+            ),
+          ]
+        : []),
+      line(
+        'Current',
+        copper,
+        shown.map((point) => [x(point), point.statorCurrent]),
+      ),
+      line(
+        'Power factor',
+        quiet,
+        percent((point) => point.powerFactor),
+        { width: 1.5, yAxisIndex: 1, type: 'dashed' },
+      ),
+      line(
+        'Efficiency',
+        ink,
+        percent((point) => Math.max(0, point.efficiency)),
+        { width: 1.5, yAxisIndex: 1, type: 'dotted' },
+      ),
+      marked(
+        'Plate: current',
+        [[ratedX, targets.current], ...(against === 'speed' ? [[0, reached('Locked-rotor current')]] : [])],
+        0,
+        copper,
+      ),
+      ...(against === 'speed'
+        ? [
+            marked(
+              'Plate: torque',
+              [
+                [0, reached('Locked-rotor torque') / unit.factor],
+                [ratedX, rated / unit.factor],
+              ],
+              0,
+              sea,
+            ),
+          ]
+        : [marked('Plate: efficiency', [[ratedX, 100 * targets.efficiency]], 1, ink)]),
+    ],
+  };
+}
+
+/** Line current, speed, voltage, rotor heat, and the relay’s trip curve at its fast and slow edge, against time. */
+export function timeChart(start: Start, overload: number, tripClass: TripClass, voltage: number): EChartsCoreOption {
+  const { copper, sea, quiet, ink, stop } = chartColours();
   const { trace } = start;
   if (!trace) return frame();
   const end = trace.time.at(-1) ?? 1;
-  const horizon = Math.max(0.5, end * 1.6);
   const most = Math.max(...trace.motorCurrent);
   const { fastest, slowest } = classTimes(tripClass);
+  // Far enough to see how far off the relay is, unless that would squeeze the run to nothing.
+  const clearance = 1.15 * tripTime(fastest, Math.max(1.2, most / overload));
+  const horizon = Number((clearance < 5 * end ? Math.max(1.3 * end, clearance) : 1.6 * end).toPrecision(2));
+  const heat = trace.rotorHeat.at(-1) ?? 0;
   const trip = (time: number): number[][] =>
     Array.from({ length: 40 }, (_, at) => 1.2 + (at / 39) * 9)
       .map((multiple) => [tripTime(time, multiple), multiple * overload] as const)
@@ -103,7 +197,7 @@ export function timeChart(start: Start, overload: number, tripClass: TripClass, 
       .toReversed();
   return {
     ...frame(),
-    xAxis: xAxis('s'),
+    xAxis: xAxis('s', horizon),
     yAxis: [yAxis('A'), { ...yAxis('% of rated', false), min: 0, max: 120, interval: 20 }],
     series: [
       line('Line current', copper, pairs(trace.time, trace.lineCurrent)),
@@ -127,6 +221,15 @@ export function timeChart(start: Start, overload: number, tripClass: TripClass, 
           trace.voltage.map((each) => (100 * each) / voltage),
         ),
         { width: 1.5, yAxisIndex: 1 },
+      ),
+      line(
+        'Rotor heat, of what it bears',
+        stop,
+        pairs(
+          trace.time,
+          trace.rotorHeat.map((each) => (heat > 0 ? (100 * start.rotorUse * each) / heat : 0)),
+        ),
+        { width: 1.5, type: 'dotted', yAxisIndex: 1 },
       ),
       line(`Relay class ${tripClass}, fast edge`, ink, trip(fastest), { width: 1.5, type: 'dashed' }),
       line('its slow edge', ink, trip(slowest), { width: 1, type: 'dotted' }),

@@ -28,6 +28,7 @@
     return curve.speeds.flatMap((speed, at) => (at % step === 0 ? [{ speed, torque: curve.torques[at] ?? 0 }] : []));
   });
   const head = 'px-3 py-1.5 font-normal';
+  const pulled = $derived(details.poles.some((choice) => choice.bearing !== ''));
 </script>
 
 {#if way === 'curve'}<CurvePanel {store} {hydrated} />{/if}
@@ -76,6 +77,7 @@
         <th scope="col" class={`${head} text-right`}>Efficiency</th>
         <th scope="col" class={`${head} text-right`}>Ratio needed</th>
         <th scope="col" class={`${head} text-right`}>Speed off</th>
+        {#if pulled}<th scope="col" class={`${head} text-right`}>Belt pull, bearing</th>{/if}
         <th scope="col" class={`${head} text-right`}>Cost</th>
         <th scope="col" class={head}>Advice</th>
       </tr>
@@ -96,6 +98,9 @@
           <td class="px-3 text-right whitespace-nowrap"
             >{choice.speedError > 0 ? '+' : ''}{percent(choice.speedError, 1)}</td
           >
+          {#if pulled}<td class="px-3 text-right whitespace-nowrap"
+              >{choice.sidePull === undefined ? 'type the sheave' : formatQuantity(choice.sidePull, 'force', school)}, {choice.bearing}</td
+            >{/if}
           <td class="px-3 text-right whitespace-nowrap"
             >{choice.cost === undefined ? '–' : `× ${choice.cost.toFixed(2)}`}</td
           >

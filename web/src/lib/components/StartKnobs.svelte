@@ -30,10 +30,10 @@
   const knobs = $derived.by((): Knob[] => {
     const feed = setting.feeds[method];
     const school = store.document.school;
-    const inertia =
-      store.solution.values['load.inertia']?.value ?? store.solution.values['starting.totalInertia']?.value;
-    const now = typeof inertia === 'number' ? inertia : setting.turning.inertia;
-    const direct = store.rowCount('load.stages') === 0 && (store.solution.values['load.ratio']?.value ?? 1) === 1;
+    const now = setting.turning.inertia - setting.rotorInertia;
+    // With stages listed, part of the inertia is theirs; then it is typed where it belongs.
+    const direct = store.rowCount('load.stages') === 0;
+    const ratio = Number(store.solution.values['load.ratio']?.value ?? 1);
     const out: Knob[] = [];
     if (direct)
       out.push({
@@ -43,7 +43,7 @@
         max: Math.log10(setting.rotorInertia) + 3,
         step: 0.02,
         value: Math.log10(Math.max(1e-6, now)),
-        text: (value) => formatQuantity(10 ** value, 'inertia', school).replace('\u00a0', ' '),
+        text: (value) => formatQuantity(10 ** value * ratio ** 2, 'inertia', school).replace('\u00a0', ' '),
       });
     if (feed.kind === 'soft starter') {
       out.push({

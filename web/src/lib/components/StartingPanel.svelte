@@ -9,6 +9,7 @@
   import type { PanelProps } from '$lib/job/stage-panels';
   import Chart from './Chart.svelte';
   import MachineCard from './MachineCard.svelte';
+  import MachineCurves from './MachineCurves.svelte';
   import StartKnobs from './StartKnobs.svelte';
   import TableCard from './TableCard.svelte';
 
@@ -117,9 +118,9 @@
               >{/if}{#if way.needs}<span class="block text-xs font-normal text-quiet">{way.needs}</span>{/if}</th
           >
           {#each [way.text.current, way.text.torque, way.text.dip, way.text.terminalDip, way.text.time, way.text.margin, way.text.heat, way.text.tripClass] as cell, at (at)}
-            <td class="px-2 py-3 text-right whitespace-nowrap">{cell}</td>
+            <td class="px-2 pt-3.5 text-right whitespace-nowrap">{cell}</td>
           {/each}
-          <td class="px-2 py-3 whitespace-nowrap"
+          <td class="px-2 pt-3.5 whitespace-nowrap"
             >{#if way.passes}<span class="text-good">✓ passes</span>{:else}<span class="text-stop">✕ fails</span
               >{/if}</td
           >
@@ -156,12 +157,7 @@
           label="Torque against speed of the motor at full voltage, of the motor as started, and of the load."
         />
         <Chart
-          option={timeChart(
-            shown,
-            details.startSetting.overload,
-            details.startSetting.tripClass,
-            details.startSetting.motor.voltage,
-          )}
+          option={timeChart(shown, details.startSetting.overload, shown.relayClass, details.startSetting.motor.voltage)}
           height={280}
           label="Line current, speed and voltage against time, with the trip curve of the overload relay."
         />
@@ -272,6 +268,7 @@
         />
       </section>
     {/if}
+    <MachineCurves machine={details.machine} {school} {hydrated} />
     <MachineCard machine={details.machine} {school} />
   {/if}
 {/if}

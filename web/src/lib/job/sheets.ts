@@ -430,7 +430,10 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         ...named('direct', 'star-delta', 'soft starter', 'autotransformer', 'drive'),
       ]),
       select('starting.leads', 'Leads brought out', named('unknown', '3', '6', '9', '12')),
-      select('starting.tripClass', 'Overload relay class', named('5', '10A', '10', '20', '30', '40')),
+      select('starting.tripClass', 'Overload relay class', [
+        { value: 'auto', name: 'The fastest that holds' },
+        ...named('5', '10A', '10', '20', '30', '40'),
+      ]),
       text('starting.startTimeLimit', 'Must be up within', '4 s'),
       check('starting.hot', 'Restarts from running temperature'),
       check('starting.waterHammer', 'A sudden stop would slam the pipe'),
