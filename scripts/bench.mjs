@@ -87,9 +87,9 @@ async function typingWait(browser, origin) {
       const now = performance.now();
       globalThis.longestGap = Math.max(globalThis.longestGap, now - last);
       last = now;
-      requestAnimationFrame(frame);
+      globalThis.requestAnimationFrame(frame);
     };
-    requestAnimationFrame(frame);
+    globalThis.requestAnimationFrame(frame);
   });
   await page.getByRole('button', { name: 'What 2000 motors' }).click();
   await page.locator('#field-starting-startTimeLimit').pressSequentially('12.5 s', { delay: 60 });

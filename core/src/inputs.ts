@@ -139,10 +139,16 @@ export function readInputs(job: Job): Inputs {
   const fields: Record<string, FieldEcho> = {};
   const findings: Finding[] = [];
 
-  const read = (path: string, typed: string | number | undefined, spec: FieldSpec): Groups | undefined => {
+  /** Of a long list only what is wrong is echoed: hundreds of right cells would cost more than they tell. */
+  const read = (
+    path: string,
+    typed: string | number | undefined,
+    spec: FieldSpec,
+    inLongList = false,
+  ): Groups | undefined => {
     if (typed === undefined || (typeof typed === 'string' && typed.trim() === '')) return undefined;
     const { echo, groups } = understand(typed, spec, job.school);
-    fields[path] = echo;
+    if (!inLongList || echo.error !== undefined) fields[path] = echo;
     if (echo.error !== undefined) {
       findings.push({
         code: 'input.unreadable',
@@ -171,10 +177,11 @@ export function readInputs(job: Job): Inputs {
   const rows = Object.fromEntries(
     rowSpecs.map(({ path, stage, list, specs }) => {
       const typedRows = (job[stage as 'load'] as unknown as Record<string, readonly TypedRow[]>)[list] ?? [];
+      const long = typedRows.length > LONG_LIST;
       const readRows = typedRows.map((typed, at) => {
         const row: Record<string, number | Value> = { at };
         for (const [name, spec] of specs) {
-          const value = read(`${path}.${at}.${name}`, typed[name], spec)?.[0]?.[0];
+          const value = read(`${path}.${at}.${name}`, typed[name], spec, long)?.[0]?.[0];
           if (value) row[name] = value;
         }
         return row;
@@ -187,6 +194,8 @@ export function readInputs(job: Job): Inputs {
 }
 
 type TypedRow = Readonly<Record<string, string | number | undefined>>;
+
+const LONG_LIST = 40;
 
 const rowSpecs = Object.entries(rowFields).map(([path, specs]) => {
   const [stage = '', list = ''] = path.split('.');

@@ -41,20 +41,32 @@ export interface Start {
   readonly standstillTorque: number;
 }
 
-const REMEMBERED = 120;
-const memory = new Map<string, Start>();
+const REMEMBERED = 24;
+let memory: {
+  readonly setting: StartSetting;
+  readonly method: Method;
+  readonly steps: number;
+  readonly start: Start;
+}[] = [];
 
-/**
- * A start run up with so many steps over the speed range. Remembered, since most keystrokes leave the start as it was;
- * `key` names the setting.
- */
-export function rememberedStart(setting: StartSetting, key: string, method: Method, steps: number): Start {
-  const whole = `${method} ${steps} ${key}`;
-  const known = memory.get(whole);
-  if (known) return known;
+/** Whether two plain values are the same to the last number. */
+function same(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  if (Array.isArray(a)) return Array.isArray(b) && a.length === b.length && a.every((each, at) => same(each, b[at]));
+  const keys = Object.keys(a);
+  return (
+    keys.length === Object.keys(b).length &&
+    keys.every((key) => same((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]))
+  );
+}
+
+/** A start run up, or remembered: most keystrokes leave the start as it was. */
+export function rememberedStart(setting: StartSetting, method: Method, steps: number): Start {
+  const known = memory.find((each) => each.method === method && each.steps === steps && same(each.setting, setting));
+  if (known) return known.start;
   const start = runStart(setting, method, steps);
-  if (memory.size >= REMEMBERED) memory.clear();
-  memory.set(whole, start);
+  memory = [{ setting, method, steps, start }, ...memory.slice(0, REMEMBERED - 1)];
   return start;
 }
 

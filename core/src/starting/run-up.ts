@@ -278,6 +278,25 @@ export function runUp(setting: RunUpSetting): RunUp {
   }
 }
 
+/**
+ * Least torque over the load on the way up, of rated torque, once the starter has done its ramp: what a run would find,
+ * without the time and heat of it.
+ */
+export function settledMargin(setting: RunUpSetting, points: number): number {
+  const { circuit, turning, ratedTorque } = setting;
+  const synchronous = synchronousSpeed(circuit.hz, circuit.poles);
+  const supply = thevenin(circuit, setting.source);
+  const at: Instant = new Float64Array(9);
+  let least = Number.POSITIVE_INFINITY;
+  for (let step = 0; step < points; step++) {
+    const speed = (step / points) * 0.9 * synchronous;
+    instant(at, setting, supply, synchronous, LONGEST, speed, 0);
+    const over = (at[of.available] ?? 0) - interpolate(turning.speeds, turning.torques, speed);
+    least = Math.min(least, over / ratedTorque);
+  }
+  return least;
+}
+
 /** At a starter that lowers the voltage on purpose the dip is that of the bus and feeder, not of the motor. */
 function dipOfMotor(feed: Feed, trace: Trace, before: number): number {
   return feed.kind === 'direct' ? 1 - Math.min(...trace.voltage) / before : 1 - Math.min(...trace.busVoltage) / before;

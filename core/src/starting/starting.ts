@@ -17,7 +17,7 @@ import { loadInertia, stallTime as stallTimes } from '../tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 import { rememberedStart, type Start, type StartSetting } from './run-start.ts';
 import { feedsOf, methods, type Method } from './feeds.ts';
-import type { Trace } from './run-up.ts';
+import { settledMargin, type Trace } from './run-up.ts';
 import type { TripClass } from './trip-curve.ts';
 
 export interface StartingValues {
@@ -86,7 +86,7 @@ const SOFT_LIMIT_MOST = 6;
 const SOFT_LIMIT_STEP = 0.5;
 
 /** Steps of a run in the live solution; the error of times and heats stays below 0.01 %. */
-const LIVE_STEPS = 32;
+const LIVE_STEPS = 28;
 
 /**
  * The way the reference motor would start, which the pick needs: the least costly start that passes every limit, unless
@@ -175,7 +175,6 @@ export function startingOn(
   const setting = startSetting(motor, machine);
   const dipLimit =
     given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
-  const key = JSON.stringify(setting);
   let softLimit = given.starting.currentLimit?.value ?? practice.softStartCurrent.value;
   const starts = new Map<Method, Start>();
   const compared = new Map<Method, Comparison>();
@@ -296,7 +295,7 @@ export function startingOn(
 
   function startOf(each: Method): Start {
     const known =
-      starts.get(each) ?? (each === 'soft starter' ? softStart() : rememberedStart(setting, key, each, LIVE_STEPS));
+      starts.get(each) ?? (each === 'soft starter' ? softStart() : rememberedStart(setting, each, LIVE_STEPS));
     starts.set(each, known);
     return known;
   }
@@ -306,18 +305,33 @@ export function startingOn(
     const feed = setting.feeds['soft starter'];
     const at = (limit: number): Start => {
       const feeds = { ...setting.feeds, 'soft starter': { ...feed, currentLimit: limit } as typeof feed };
-      return rememberedStart({ ...setting, feeds }, `${key} ${limit}`, 'soft starter', LIVE_STEPS);
+      return rememberedStart({ ...setting, feeds }, 'soft starter', LIVE_STEPS);
     };
     const first = practice.softStartCurrent.value;
     if (given.starting.currentLimit) return at(given.starting.currentLimit.value);
     const most = Math.max(first, Math.min(SOFT_LIMIT_MOST, setting.motor.current > 0 ? motorStandstill() : first));
-    for (let limit = first; limit < most; limit += SOFT_LIMIT_STEP) {
-      const start = at(limit);
-      softLimit = limit;
-      if (start.run.reached && start.run.leastMargin >= practice.torqueMargin.value) return start;
+    const brings = (limit: number): boolean =>
+      settledMargin(
+        {
+          circuit: setting.circuit,
+          turning: setting.turning,
+          source: setting.source,
+          feed: { ...feed, currentLimit: limit } as typeof feed,
+          ratedTorque: setting.motor.power / setting.motor.speed,
+          ratedCurrent: setting.motor.current,
+        },
+        LIVE_STEPS,
+      ) >= practice.torqueMargin.value;
+    let low = 0;
+    let high = Math.floor((most - first) / SOFT_LIMIT_STEP);
+    if (brings(first) || !brings(first + high * SOFT_LIMIT_STEP)) high = 0;
+    while (high - low > 1) {
+      const middle = (low + high) >> 1;
+      if (brings(first + middle * SOFT_LIMIT_STEP)) high = middle;
+      else low = middle;
     }
-    softLimit = first;
-    return at(first);
+    softLimit = first + high * SOFT_LIMIT_STEP;
+    return at(softLimit);
   }
 
   function motorStandstill(): number {

@@ -8,15 +8,21 @@
   function draw(node: HTMLElement) {
     let closed = false;
     let dispose = (): void => undefined;
-    void import('$lib/charts/echarts').then(({ init }) => {
+    void import('$lib/charts/echarts').then(({ drawSoon, init }) => {
       if (closed) return;
       const chart = init(node, undefined, { renderer: 'svg' });
       const resize = new ResizeObserver(() => chart.resize());
       resize.observe(node);
       const stop = $effect.root(() => {
-        $effect(() => chart.setOption(option, { notMerge: true }));
+        $effect(() => {
+          const newest = option;
+          drawSoon(chart, () => {
+            if (closed) return;
+            chart.setOption(newest, { notMerge: true });
+            drawn = true;
+          });
+        });
       });
-      drawn = true;
       dispose = () => {
         stop();
         resize.disconnect();

@@ -46,7 +46,8 @@
         max={2 * rated}
         step={1}
         disabled={!hydrated}
-        bind:value={() => hz, (value) => (hertz = value)}
+        value={hz}
+        oninput={(event) => (hertz = Number(event.currentTarget.value))}
       />
     </label>
     <label class="block text-sm text-quiet"

@@ -58,10 +58,7 @@
   async function range(): Promise<void> {
     const { startSetting, machine } = details;
     if (!startSetting || !machine || !shown) return;
-    const [{ spreadOf }, { runSpread }] = await Promise.all([
-      import('@pilgrim/core/starting/spread'),
-      import('$lib/job/start-runs'),
-    ]);
+    const { runSpread } = await import('$lib/job/start-runs');
     share = 0;
     const name = shown.method;
     const horizon = 1.8 * (shown.time ?? 10);
@@ -75,10 +72,10 @@
     const workers = Math.max(1, Math.min(4, navigator.hardwareConcurrency));
     const running = runSpread(setting, COUNT, workers, (done) => (share = done));
     cancel = running.cancel;
-    const samples = await running.result;
+    const outcome = await running.result;
     share = undefined;
-    if (!samples) return;
-    spread = spreadOf(samples, horizon);
+    if (!outcome) return;
+    spread = outcome;
     spreadFor = name;
   }
 

@@ -1,4 +1,4 @@
-import type { Sample, SpreadSetting } from '@pilgrim/core/starting/spread';
+import type { Sample, Spread, SpreadSetting } from '@pilgrim/core/starting/spread';
 import type { TransientRun, TransientSetting } from '@pilgrim/core/starting/transient';
 import StartWorker from '$lib/workers/start.worker?worker';
 import type { StartAnswer, StartQuestion } from '$lib/workers/start.worker';
@@ -39,23 +39,26 @@ export function runSpread(
   count: number,
   workers: number,
   onProgress: (share: number) => void,
-): Running<readonly Sample[]> {
+): Running<Spread> {
   const crew = Array.from({ length: workers }, (_, at) => kept[at] ?? new StartWorker());
   kept = [];
   const parts: Sample[][] = crew.map(() => []);
   const done = crew.map(() => 0);
   let left = crew.length;
-  let end: (samples: readonly Sample[] | undefined) => void = () => undefined;
-  const result = new Promise<readonly Sample[] | undefined>((resolve) => (end = resolve));
+  let end: (spread: Spread | undefined) => void = () => undefined;
+  const result = new Promise<Spread | undefined>((resolve) => (end = resolve));
   for (const [at, worker] of crew.entries()) {
     worker.onmessage = ({ data }: MessageEvent<StartAnswer>) => {
+      if (data.kind === 'summary') {
+        kept = crew;
+        end(data.spread);
+      }
       if (data.kind !== 'samples') return;
       parts[at]?.push(...data.samples);
       done[at] = data.done;
       onProgress(done.reduce((sum, each) => sum + each, 0) / count);
       if (!data.last || --left > 0) return;
-      kept = crew;
-      end(parts.flat());
+      ask(worker, { kind: 'summary', samples: parts.flat(), horizon: setting.horizon });
     };
     const from = Math.floor((count * at) / crew.length);
     const to = Math.floor((count * (at + 1)) / crew.length);
@@ -64,7 +67,7 @@ export function runSpread(
   return {
     result,
     cancel: () => {
-      if (left > 0) for (const worker of crew) worker.terminate();
+      if (kept !== crew) for (const worker of crew) worker.terminate();
       end(undefined);
     },
   };
