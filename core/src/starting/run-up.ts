@@ -326,19 +326,19 @@ function instant(
   changedAt: number | undefined,
 ): void {
   const { feed } = setting;
-  if (feed.kind === 'drive') return onDrive(into, setting, supply, synchronous, time, speed, feed);
+  if (feed.kind === 'drive') return void onDrive(into, setting, supply, synchronous, time, speed, feed);
   const slip = Math.max(TINY, 1 - speed / synchronous);
   const state = circuitState(setting.circuit, slip, setting.circuit.hz);
   if (feed.kind === 'star-delta') {
     // In star every phase of the delta winding stands for three of its star equivalent.
     return changedAt === undefined
-      ? through(into, setting, supply, state, slip, speed, 3, 1)
-      : through(into, setting, supply, state, slip, speed, 1, 1);
+      ? void through(into, setting, supply, state, slip, speed, 3, 1)
+      : void through(into, setting, supply, state, slip, speed, 1, 1);
   }
   if (feed.kind === 'autotransformer' && changedAt === undefined)
-    return through(into, setting, supply, state, slip, speed, 1 / feed.tap ** 2, 1 / feed.tap);
-  if (feed.kind === 'soft starter') return softly(into, setting, supply, state, slip, speed, time, feed);
-  return through(into, setting, supply, state, slip, speed, 1, 1);
+    return void through(into, setting, supply, state, slip, speed, 1 / feed.tap ** 2, 1 / feed.tap);
+  if (feed.kind === 'soft starter') return void softly(into, setting, supply, state, slip, speed, time, feed);
+  return void through(into, setting, supply, state, slip, speed, 1, 1);
 }
 
 type State = ReturnType<typeof circuitState>;
@@ -361,7 +361,7 @@ function through(
   const seenIm = im * scale;
   const line = phase / size(seenRe + total.re, seenIm + total.im);
   const current = line * gain;
-  // For a star-connected delta the winding of the star equivalent carries a third of the power per ampere squared … of 3 Z.
+  // In star the winding’s star equivalent is three times as large: 3·I²·R of what it is in delta.
   const square = scale === 3 ? 3 * line * line : current * current;
   const voltage = (Math.sqrt(3) * line * size(seenRe, seenIm)) / gain;
   const busVoltage = Math.sqrt(3) * busOf(phase, bus, line, seenRe + total.re, seenIm + total.im);
