@@ -144,6 +144,7 @@ export const quantityFields = {
     currentLimit: { dimension: 'count', min: 1.5, max: 8, example: '3.5 × rated' },
     kickVoltage: { dimension: 'fraction', min: 0.2, max: 1, example: '75 %' },
     kickTime: { dimension: 'duration', min: 0, max: 3, example: '300 ms' },
+    softStop: { dimension: 'duration', min: 0, max: 240, example: '12 s' },
     driveRamp: { dimension: 'duration', min: 0.1, max: 600, example: '8 s' },
     driveCurrentLimit: { dimension: 'count', min: 0.5, max: 2.5, example: '1.1 × rated' },
     driveBoost: { dimension: 'fraction', min: 0.2, max: 2, example: '120 % torque at standstill' },

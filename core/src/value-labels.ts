@@ -105,6 +105,8 @@ export const valueLabels: Readonly<Record<string, string>> = {
   'starting.accelerationTime': 'Up to speed in',
   'starting.torqueMargin': 'Torque left over the load',
   'starting.changeoverCurrent': 'Current after change-over',
+  'starting.coastTime': 'Stops, cut off, in',
+  'starting.softStopTime': 'Stops softly in',
   'starting.totalInertia': 'Inertia, rotor and load',
   'starting.rotorHeat': 'Rotor heat, of what it bears',
   'starting.stallTime': 'Bears standing for',

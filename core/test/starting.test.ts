@@ -10,7 +10,7 @@ import { fitCircuit, type FitTargets } from '../src/motor/fit-circuit.ts';
 import { bestFlux, partLoads, pointAtPower, runningPoint } from '../src/motor/operating.ts';
 import { synchronousSpeed } from '../src/motor/typical.ts';
 import { runStart, type StartSetting } from '../src/starting/run-start.ts';
-import { runUp, type Feed, type RunUpSetting } from '../src/starting/run-up.ts';
+import { runDown, runUp, type Feed, type RunUpSetting } from '../src/starting/run-up.ts';
 import { sampleStart, spreadOf, type SpreadSetting } from '../src/starting/spread.ts';
 import { transientRun, type TransientSetting } from '../src/starting/transient.ts';
 import { classTimes, tripTime } from '../src/starting/trip-curve.ts';
@@ -195,6 +195,20 @@ describe('quasi-steady run-up', () => {
       run.time,
     );
     near(run.trace.speed.at(-1) ?? NaN, y[0] ?? NaN, 1e-4);
+  });
+
+  it('coasts down as by hand, and a soft stop takes longer', () => {
+    // Constant torque: t = J (ω − 0.05 ω)/T from the speed it runs at.
+    const { turning } = setting({ kind: 'direct' });
+    const torque = 0.8 * ratedTorque;
+    const constant = setting(
+      { kind: 'direct' },
+      { turning: { ...turning, torques: turning.speeds.map(() => torque) } },
+    );
+    const running = runUp(constant).finalSpeed;
+    near(runDown(constant, 10).coast, (3 * 0.95 * running) / torque, 0.01);
+    const fan = setting({ kind: 'direct' });
+    expect(runDown(fan, 10).soft).toBeGreaterThan(runDown(fan, 10).coast + 2);
   });
 
   it('never starts sooner with more inertia, or at lower voltage', () => {

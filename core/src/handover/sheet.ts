@@ -42,6 +42,8 @@ const contents: readonly (readonly [string, readonly string[]])[] = [
       'pick.starter',
       'starting.method',
       'place.motorEnclosure',
+      'place.frameMaterial',
+      'place.heater',
       'place.driveHousing',
     ],
   ],
@@ -76,7 +78,20 @@ const contents: readonly (readonly [string, readonly string[]])[] = [
       'nameplate.recoveredPowerMost',
     ],
   ],
-  ['Supply and start', ['supply.voltage', 'supply.frequency', 'starting.startingCurrent', 'starting.startingDip']],
+  [
+    'Supply and start',
+    [
+      'supply.voltage',
+      'supply.frequency',
+      'starting.startingCurrent',
+      'starting.startingDip',
+      'starting.accelerationTime',
+      'starting.rotorHeat',
+      'starting.tripClass',
+      'starting.coastTime',
+      'starting.softStopTime',
+    ],
+  ],
   [
     'Settings and wiring',
     [
@@ -122,6 +137,11 @@ function reasonsOf({ details, values }: Solution): string[] {
   if (next) reasons.push(`Next best: ${next.item.name}: ${next.reasons.join(', ')}.`);
   if (chosenDrive)
     reasons.push(`${chosenDrive.item.name}: the least costly whose current at this duty and place covers the motor’s.`);
+  const own = details.rules.filter((rule) => rule.from !== 'default');
+  if (own.length > 0)
+    reasons.push(
+      `Rules of thumb set for this plant or job: ${own.map((rule) => `${rule.title} ${rule.text}`).join('; ')}.`,
+    );
   const why = values['starting.method']?.working.note;
   if (why) reasons.push(`${values['starting.method']?.text ?? ''}: ${why}`);
   return reasons;

@@ -47,6 +47,7 @@ export const USUAL = {
   tap: 0.65,
   startVoltage: 0.4,
   softRamp: 8,
+  softStop: 12,
   kickVoltage: 0.75,
   driveRamp: 8,
   driveCurrentLimit: 1.5,

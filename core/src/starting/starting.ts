@@ -16,8 +16,8 @@ import type { SupplyResult } from '../supply/supply.ts';
 import { loadInertia, stallTime as stallTimes } from '../tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 import { rememberedStart, type Start, type StartSetting } from './run-start.ts';
-import { feedsOf, methods, type Method } from './feeds.ts';
-import { settledMargin, type Trace } from './run-up.ts';
+import { feedsOf, methods, USUAL, type Method } from './feeds.ts';
+import { runDown, settledMargin, type Trace } from './run-up.ts';
 import type { TripClass } from './trip-curve.ts';
 
 export interface StartingValues {
@@ -36,6 +36,9 @@ export interface StartingValues {
   readonly tripClass?: Value<string>;
   readonly startsPerHour?: Value;
   readonly changeoverCurrent?: Value;
+  /** To rest with the supply cut off, and by a soft stop; where a sudden stop matters. */
+  readonly coastTime?: Value;
+  readonly softStopTime?: Value;
 }
 
 /** One way to start, against every limit that is known. */
@@ -184,6 +187,10 @@ export function startingOn(
   const chosen = method && comparisonOf(method);
   const start = method && startOf(method);
 
+  const softStop =
+    given.starting.softStop ??
+    quantity(USUAL.softStop, 'duration', school, { origin: 'estimated', source: PRACTICE, note: 'Usual stop ramp.' });
+  const stopping = stoppingTimes();
   checkChoice();
   checkKnown();
 
@@ -245,6 +252,7 @@ export function startingOn(
             : {}),
           totalInertia,
           stallTime: stall,
+          ...stopping,
           ...startsAllowed(motor),
         }
       : { totalInertia, stallTime: stall };
@@ -515,6 +523,32 @@ export function startingOn(
     };
   }
 
+  /** Only where a sudden stop matters: with the supply cut off, and softly. */
+  function stoppingTimes(): { coastTime: Value; softStopTime: Value } | undefined {
+    if (!job.starting.waterHammer || !motor || (method !== 'soft starter' && method !== 'drive')) return undefined;
+    const { coast, soft } = runDown(
+      {
+        circuit: setting.circuit,
+        turning: setting.turning,
+        source: setting.source,
+        feed: { kind: 'direct' },
+        ratedTorque: motor.power / motor.speed,
+        ratedCurrent: motor.current,
+      },
+      softStop.value,
+    );
+    const how = {
+      origin: 'estimated' as const,
+      formula: 't = \\int \\dfrac{J\\,d\\omega}{T_L - T_m}',
+      from: { J: totalInertia, 't_{ramp}': softStop },
+      source: 'Quasi-steady run-down of the fitted circuit',
+    };
+    return {
+      coastTime: quantity(coast, 'duration', school, how),
+      softStopTime: quantity(soft, 'duration', school, how),
+    };
+  }
+
   function checkChoice(): void {
     if (job.starting.method !== 'auto' && chosen && !chosen.passes) {
       flag({
@@ -575,16 +609,16 @@ export function startingOn(
         field: 'starting.leads',
       });
     }
-    if (method === 'soft starter' || (method === 'drive' && job.starting.waterHammer)) {
-      if (job.starting.waterHammer)
-        flag({
-          code: 'starting.soft-stop',
-          severity: 'note',
-          message: `Set the ${method} to stop softly, over at least as long as the pipe needs for four wave travels.`,
-          basis: 'Water hammer; ' + PRACTICE,
-          clear: 'Put the stop ramp on the settings sheet.',
-          field: 'starting.waterHammer',
-        });
+    if (stopping) {
+      flag({
+        code: 'starting.soft-stop',
+        severity: 'note',
+        message: `Cut off, the machine stops in ${stopping.coastTime.text}; with the voltage lowered over ${softStop.text} in ${stopping.softStopTime.text}.`,
+        basis: 'Run-down of load and inertia; water hammer: ' + PRACTICE,
+        clear:
+          'Let it take at least four travels of the pressure wave through the pipe, and put the stop ramp on the settings sheet.',
+        field: 'starting.softStop',
+      });
     }
   }
 

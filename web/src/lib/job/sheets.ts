@@ -443,6 +443,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         text('starting.currentLimit', 'Current limit, × rated', '3.5'),
         text('starting.startVoltage', 'Starting voltage', '40 %'),
         text('starting.softRamp', 'Ramp of the soft starter', '8 s'),
+        text('starting.softStop', 'Ramp of the soft stop', '12 s'),
         text('starting.kickVoltage', 'Kick voltage', '75 %'),
         text('starting.kickTime', 'Kick time', '300 ms'),
         select('starting.transition', 'Star-delta change-over', named('open', 'closed')),
