@@ -132,6 +132,8 @@ export const quantityFields = {
     breakdownTorque: { dimension: 'fraction', min: 1, max: 6, example: '260 % of rated torque' },
     efficiency75: { dimension: 'fraction', min: 0.3, max: 0.995, example: '93.8 %' },
     efficiency50: { dimension: 'fraction', min: 0.3, max: 0.995, example: '93.1 %' },
+    leakageKnee: { dimension: 'count', min: 1, max: 10, example: '2.5 × rated' },
+    leakageFloor: { dimension: 'fraction', min: 0.2, max: 1, example: '60 %' },
     stallTimeHot: { dimension: 'duration', min: 1, max: 120, example: '12 s' },
     stallTimeCold: { dimension: 'duration', min: 1, max: 240, example: '20 s' },
     startTimeLimit: { dimension: 'duration', min: 0.1, max: 600, example: '4 s' },

@@ -90,6 +90,22 @@ describe('the circuit fitted', () => {
     }
   });
 
+  it('with saturated leakage it meets the same figures, and torque falls faster than the square of voltage', () => {
+    const saturated = fitCircuit({ ...targets, saturation: { knee: 2.5, floor: 0.6 } });
+    for (const { name, residual } of saturated?.quantities ?? [])
+      if (name !== 'Breakdown torque') expect(Math.abs(residual), name).toBeLessThan(0.01);
+    const own = saturated?.circuit;
+    if (!own) throw new Error('no saturated circuit');
+    const half = steadyPoint(own, 1, own.volts / 2);
+    const full = steadyPoint(own, 1);
+    expect(half.inducedTorque).toBeLessThan(0.25 * full.inducedTorque * 0.97);
+    expect(half.statorCurrent).toBeLessThan(0.5 * full.statorCurrent * 0.97);
+    const run = runUp(setting({ kind: 'direct' }, { circuit: own }));
+    near(run.peakLineCurrent, targets.lockedRotorCurrent, 0.005);
+    const { energy } = run;
+    near(energy.load + energy.kinetic + energy.friction + run.rotorHeat + run.statorHeat, energy.input, 1e-3);
+  });
+
   it('figures that no motor has together are named', () => {
     // 8 % slip loses 8 % in the rotor alone; 96 % efficiency leaves 4 % for everything.
     const impossible = fitCircuit({ ...targets, speed: synchronousSpeed(50, 4) * 0.92, efficiency: 0.96 });

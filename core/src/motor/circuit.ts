@@ -18,6 +18,13 @@ export const circuitShape = {
   x3: ohms.optional(),
   rc: z.number().positive().max(1e7).optional().describe('Core loss as a resistance beside the magnetising reactance'),
   rs: ohms.optional().describe('Stray load loss as a resistance in the stator path'),
+  saturation: z
+    .strictObject({
+      knee: z.number().positive().max(1e6).describe('Stator current above which the leakage iron saturates, A'),
+      floor: z.number().min(0.2).max(1).describe('Share of the leakage reactances left at very high current'),
+    })
+    .optional()
+    .describe('Saturation of the leakage paths; none where left out'),
   volts: z.number().positive().max(20_000).describe('Line to line, V'),
   hz: z.number().positive().max(400),
   poles: z.number().int().min(2).max(48).multipleOf(2),
@@ -52,24 +59,25 @@ export interface CircuitState {
  * Impedance and losses per ampere at a slip and frequency. Reactances go with frequency, the core-loss resistance with
  * its square root (core loss with f^1.5 at constant flux). The inner loop of every curve and run.
  */
-export function circuitState(circuit: Circuit, slip: number, hz: number): CircuitState {
-  evaluate(circuit, slip, hz);
+export function circuitState(circuit: Circuit, slip: number, hz: number, leakage = 1): CircuitState {
+  evaluate(circuit, slip, hz, leakage);
   return { re: scratch[0] ?? 0, im: scratch[1] ?? 0, airGap: scratch[2] ?? 0, core: scratch[3] ?? 0 };
 }
 
 /** Where `evaluate` leaves its four numbers: an object for each of thousands of slips would keep the collector busy. */
 const scratch = new Float64Array(4);
 
-function evaluate(circuit: Circuit, slip: number, hz: number): void {
+function evaluate(circuit: Circuit, slip: number, hz: number, leakage: number): void {
   const k = hz / circuit.hz;
+  const kLeak = k * leakage;
   const resistance2 = circuit.r2 / slip;
-  const reactance2 = k * circuit.x2;
+  const reactance2 = kLeak * circuit.x2;
   const square2 = resistance2 * resistance2 + reactance2 * reactance2;
   let g = resistance2 / square2;
   let b = reactance2 / square2;
   if (circuit.r3 !== undefined) {
     const resistance3 = circuit.r3 / slip;
-    const reactance3 = k * (circuit.x3 ?? 0);
+    const reactance3 = kLeak * (circuit.x3 ?? 0);
     const square3 = resistance3 * resistance3 + reactance3 * reactance3;
     g += resistance3 / square3;
     b += reactance3 / square3;
@@ -80,9 +88,34 @@ function evaluate(circuit: Circuit, slip: number, hz: number): void {
   const square = re * re + im * im;
   // |E|² for one ampere is 1/|Y|².
   scratch[0] = circuit.r1 + (circuit.rs ?? 0) + re / square;
-  scratch[1] = k * circuit.x1 + im / square;
+  scratch[1] = kLeak * circuit.x1 + im / square;
   scratch[2] = (3 * g) / square;
   scratch[3] = (3 * gc) / square;
+}
+
+/**
+ * Share of the leakage reactances left at a stator current: 1 to the knee, then falling towards the floor as the slot
+ * bridges saturate (flux of a saturated path grows no further, so its share goes with knee over current).
+ */
+export function leakageAt({ saturation }: { readonly saturation?: Circuit['saturation'] }, current: number): number {
+  if (!saturation || current <= saturation.knee) return 1;
+  return saturation.floor + (1 - saturation.floor) * (saturation.knee / current);
+}
+
+const ROUNDS = 40;
+
+/** The circuit at a voltage, its leakage saturated by the current that flows there. */
+export function stateAtVoltage(circuit: Circuit, slip: number, volts: number, hz: number): CircuitState {
+  let leakage = 1;
+  let state = circuitState(circuit, slip, hz);
+  if (!circuit.saturation) return state;
+  for (let round = 0; round < ROUNDS; round++) {
+    const next = leakageAt(circuit, volts / Math.sqrt(3) / Math.hypot(state.re, state.im));
+    if (Math.abs(next - leakage) < 1e-10) break;
+    leakage = (leakage + next) / 2;
+    state = circuitState(circuit, slip, hz, leakage);
+  }
+  return state;
 }
 
 export interface SteadyPoint {
@@ -112,7 +145,7 @@ export interface SteadyPoint {
  * rated or another voltage and frequency.
  */
 export function steadyPoint(circuit: Circuit, slip: number, volts = circuit.volts, hz = circuit.hz): SteadyPoint {
-  const state = circuitState(circuit, slip, hz);
+  const state = stateAtVoltage(circuit, slip, volts, hz);
   const size = Math.hypot(state.re, state.im);
   const statorCurrent = volts / Math.sqrt(3) / size;
   const square = statorCurrent ** 2;
@@ -152,9 +185,9 @@ export function windageAt(circuit: Circuit, speed: number): number {
   return circuit.windage * (speed / synchronousSpeed(circuit.hz, circuit.poles)) ** 2;
 }
 
-/** Impedance of one phase at the terminals, star. */
+/** Impedance of one phase at the terminals at rated voltage, star. */
 export function terminalImpedance(circuit: Circuit, slip: number, hz = circuit.hz): Complex {
-  const { re, im } = circuitState(circuit, slip, hz);
+  const { re, im } = stateAtVoltage(circuit, slip, circuit.volts, hz);
   return complex(re, im);
 }
 
@@ -193,16 +226,18 @@ export function leastBetween(low: number, high: number, of: (x: number) => numbe
 
 /** Air-gap torque at a voltage and frequency, N·m. */
 export function torqueAt(circuit: Circuit, slip: number, volts = circuit.volts, hz = circuit.hz): number {
-  evaluate(circuit, slip, hz);
-  const re = scratch[0] ?? 0;
-  const im = scratch[1] ?? 0;
-  const airGap = scratch[2] ?? 0;
-  return ((volts * volts) / 3 / (re * re + im * im)) * (airGap / synchronousSpeed(hz, circuit.poles));
+  const scale = (volts * volts) / 3 / synchronousSpeed(hz, circuit.poles);
+  if (circuit.saturation) {
+    const { re, im, airGap } = stateAtVoltage(circuit, slip, volts, hz);
+    return (scale * airGap) / (re * re + im * im);
+  }
+  return scale * relativeTorque(circuit, slip, hz);
 }
 
 /** Torque but for a factor that is the same at every slip. */
 function relativeTorque(circuit: Circuit, slip: number, hz: number): number {
-  evaluate(circuit, slip, hz);
+  if (circuit.saturation) return torqueAt(circuit, slip, circuit.volts, hz);
+  evaluate(circuit, slip, hz, 1);
   const re = scratch[0] ?? 0;
   const im = scratch[1] ?? 0;
   return (scratch[2] ?? 0) / (re * re + im * im);

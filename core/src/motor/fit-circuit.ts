@@ -1,5 +1,5 @@
 import { add, complex, divide, inverse, magnitude, multiply, subtract, type Complex } from '../complex.ts';
-import { breakdownSlip, curveExtremes, steadyPoint, torqueAt, type Circuit } from './circuit.ts';
+import { breakdownSlip, curveExtremes, leakageAt, steadyPoint, torqueAt, type Circuit } from './circuit.ts';
 import { synchronousSpeed } from './typical.ts';
 
 /** What is known of a motor, to fit a circuit to; SI, torques as multiples of rated. */
@@ -23,6 +23,8 @@ export interface FitTargets {
   readonly torquesAtLeast: boolean;
   /** Share of the full-load loss that does not change with load. */
   readonly fixedShare: number;
+  /** Saturation of leakage: the knee as a multiple of rated current and the share left far above it; none by default. */
+  readonly saturation?: { readonly knee: number; readonly floor: number } | undefined;
   /** Share of the locked-rotor reactance that lies in the stator: 0.5 for A and D, 0.4 for B, 0.3 for C (IEEE 112). */
   readonly statorShare: number;
 }
@@ -102,15 +104,16 @@ interface DoubleCage {
  * Two cages in parallel with impedance `running` at slip 1/p and `standing` at slip 1, in closed form. With
  * Z(p) = (A p² − B + j C p)/(R p + j X), A = r₂r₃, B = x₂x₃, C = r₂x₃ + r₃x₂, R = r₂ + r₃, X = x₂ + x₃ the two complex
  * equations are linear up to a scale t, and t follows from 4C² = (RX + √(R²−4A)√(X²−4B))². Undefined where no cages of
- * positive resistance and reactance do it.
+ * positive resistance and reactance do it. Standing, saturation leaves the share `k` of the reactances.
  */
-function doubleCage(running: Complex, standing: Complex, p: number): DoubleCage | undefined {
+function doubleCage(running: Complex, standing: Complex, p: number, k: number): DoubleCage | undefined {
   const down = running.re / p - standing.re;
   if (down === 0) return undefined;
-  const x = (standing.im - running.im) / down;
-  const c = standing.im + standing.re * x;
-  const a = (running.re * p - running.im * x - standing.re + standing.im * x) / (p * p - 1);
-  const b = a - standing.re + standing.im * x;
+  const x = (standing.im / k - running.im) / down;
+  const c = running.im + (running.re * x) / p;
+  // Standing, the reactances are k times as large: X, C with k and B with k².
+  const a = (standing.re - standing.im * k * x - k * k * (running.re * p - running.im * x)) / (1 - k * k * p * p);
+  const b = a * p * p - running.re * p + running.im * x;
   const t = (c * c - 4 * a * b) / (c * x - a * x * x - b);
   const r = t;
   const sumX = t * x;
@@ -155,8 +158,12 @@ function circuitFor(
   };
   const first = standing(losses.core * 0.3);
   if (!first) return undefined;
-  const x1 = statorShare * first.reactance;
+  // Standing, the leakage is saturated; the reactances of the circuit are those without.
+  const saturation = targets.saturation && { knee: targets.saturation.knee * current, floor: targets.saturation.floor };
+  const k = leakageAt({ saturation }, lockedRotorCurrent);
+  const x1 = (statorShare * first.reactance) / k;
   const stator = complex(r1 + rs, x1);
+  const standingStator = complex(r1 + rs, x1 * k);
 
   const cosine = input / (3 * phase * current);
   if (!(cosine < 1)) return undefined;
@@ -166,12 +173,12 @@ function circuitFor(
   const shunt = complex(1 / rc, -1 / xm);
   const running = subtract(divide(rated, gapVoltage), shunt);
 
-  const standingGap = subtract(complex(phase), multiply(first.current, stator));
+  const standingGap = subtract(complex(phase), multiply(first.current, standingStator));
   const second = standing((3 * magnitude(standingGap) ** 2) / rc) ?? first;
-  const lockedGap = subtract(complex(phase), multiply(second.current, stator));
+  const lockedGap = subtract(complex(phase), multiply(second.current, standingStator));
   const locked = subtract(divide(second.current, lockedGap), shunt);
 
-  const cages = doubleCage(inverse(running), inverse(locked), 1 / slip);
+  const cages = doubleCage(inverse(running), inverse(locked), 1 / slip, k);
   if (!cages) return undefined;
   return {
     r1,
@@ -180,6 +187,7 @@ function circuitFor(
     xm,
     rc,
     ...cages,
+    ...(saturation ? { saturation } : {}),
     volts: voltage,
     hz: frequency,
     poles,

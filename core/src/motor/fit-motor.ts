@@ -45,6 +45,10 @@ export function fitTargets(motor: Motor, sheet: DataSheet, design: string, usual
     lockedRotorTorque: sheet.lockedRotorTorque?.value ?? motor.lockedRotorTorque,
     breakdownTorque: sheet.breakdownTorque?.value ?? motor.breakdownTorque,
     pullUpTorque: sheet.pullUpTorque?.value,
+    saturation: sheet.leakageKnee && {
+      knee: sheet.leakageKnee.value,
+      floor: sheet.leakageFloor?.value ?? USUAL_FLOOR,
+    },
     torquesAtLeast: motor.kind !== 'picked' && !known,
     fixedShare: fixedShareFrom(motor, sheet, usualFixedShare),
     statorShare: statorShares[design.trim().toUpperCase().at(0) ?? 'B'] ?? 0.4,
@@ -98,12 +102,15 @@ function machineOf(targets: FitTargets): Machine | undefined {
   };
 }
 
+/** Share of the leakage left where it saturates. Common practice, no published source. */
+const USUAL_FLOOR = 0.6;
+
 const REMEMBERED = 200;
 const memory = new Map<string, Machine | undefined>();
 
 /** The circuit of a motor; remembered, since most keystrokes leave the motor as it was. */
 export function fitMotor(targets: FitTargets): Machine | undefined {
-  const key = Object.values(targets).join(' ');
+  const key = JSON.stringify(targets);
   if (memory.has(key)) return memory.get(key);
   if (memory.size >= REMEMBERED) memory.clear();
   const machine = machineOf(targets);

@@ -179,13 +179,14 @@ export function runMachine(machine: z.infer<typeof machineSchema>): MachineResul
     );
     return { ...result, fit: { quantities: fit.quantities, fights: fit.fights } };
   }
-  const { r1, x1, xm, r2, x2, r3, x3, rc, rs, volts, hz, poles, rotationalLoss, windage } = machine;
+  const { r1, x1, xm, r2, x2, r3, x3, rc, rs, saturation, volts, hz, poles, rotationalLoss, windage } = machine;
   const circuit: Circuit = {
     ...{ r1, x1, xm, r2, x2, volts, hz, poles, rotationalLoss },
     ...(r3 === undefined ? {} : { r3 }),
     ...(x3 === undefined ? {} : { x3 }),
     ...(rc === undefined ? {} : { rc }),
     ...(rs === undefined ? {} : { rs }),
+    ...(saturation === undefined ? {} : { saturation }),
     ...(windage === undefined ? {} : { windage }),
   };
   const { breakdown } = curveExtremes(circuit);

@@ -1,6 +1,6 @@
 import { add, complex, divide, inverse, magnitude, multiply, type Complex } from '../complex.ts';
 import { interpolate } from '../load/torque-curve.ts';
-import { circuitState, windageAt, type Circuit } from '../motor/circuit.ts';
+import { circuitState, leakageAt, windageAt, type Circuit } from '../motor/circuit.ts';
 import { synchronousSpeed } from '../motor/typical.ts';
 import type { Source } from '../supply/source.ts';
 
@@ -375,8 +375,35 @@ function instant(
 ): void {
   const { feed } = setting;
   if (feed.kind === 'drive') return void onDrive(into, setting, supply, synchronous, time, speed, feed);
+  const { circuit } = setting;
   const slip = Math.max(TINY, 1 - speed / synchronous);
-  const state = circuitState(setting.circuit, slip, setting.circuit.hz);
+  fed(into, setting, supply, circuitState(circuit, slip, circuit.hz), slip, time, speed, changedAt);
+  if (!circuit.saturation) return;
+  // In star a winding carries √3 of what the line current stands for in delta.
+  const winding = feed.kind === 'star-delta' && changedAt === undefined ? Math.sqrt(3) : 1;
+  let leakage = 1;
+  for (let round = 0; round < SATURATION_ROUNDS; round++) {
+    const next = leakageAt(circuit, winding * (into[of.motorCurrent] ?? 0));
+    if (Math.abs(next - leakage) < 1e-8) break;
+    leakage = (leakage + next) / 2;
+    fed(into, setting, supply, circuitState(circuit, slip, circuit.hz, leakage), slip, time, speed, changedAt);
+  }
+}
+
+const SATURATION_ROUNDS = 30;
+
+/** The motor in a state of its circuit, as the feed connects it. */
+function fed(
+  into: Instant,
+  setting: RunUpSetting,
+  supply: Thevenin,
+  state: State,
+  slip: number,
+  time: number,
+  speed: number,
+  changedAt: number | undefined,
+): void {
+  const { feed } = setting;
   if (feed.kind === 'star-delta') {
     // In star every phase of the delta winding stands for three of its star equivalent.
     return changedAt === undefined

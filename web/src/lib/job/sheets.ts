@@ -463,6 +463,8 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         text('starting.breakdownTorque', 'Breakdown torque', '260 %'),
         text('starting.efficiency75', 'Efficiency at 3/4 load', '93.8 %'),
         text('starting.efficiency50', 'Efficiency at half load', '93.1 %'),
+        text('starting.leakageKnee', 'Leakage saturates from', '2.5 × rated'),
+        text('starting.leakageFloor', 'down to', '60 %'),
         text('starting.stallTimeHot', 'Bears standing, hot', '12 s'),
         text('starting.stallTimeCold', 'Bears standing, cold', '20 s'),
       ),
