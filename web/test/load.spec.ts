@@ -51,7 +51,7 @@ test('the load of a running motor, by its speed, with what that is worth', async
   await expect(finding(page, 'load.measured-on-motor')).toContainText('within about 20 %');
   await field(page, 'load.way').selectOption('current');
   await fill(page, { 'load.runningCurrent': '24.8 A' });
-  await expect(figure(page, 'load.motorPower')).toHaveText('20.2\u00a0hp');
+  await expect(figure(page, 'load.motorPower')).toHaveText('20\u00a0hp');
   await expect(finding(page, 'load.measured-on-motor')).toContainText('only above half load');
   await field(page, 'load.way').selectOption('input power');
   await fill(page, { 'load.inputPower': '20.34 kW' });

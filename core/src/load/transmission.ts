@@ -1,5 +1,6 @@
 import type { Brief } from '../stage.ts';
 import type { Job } from '../job.ts';
+import { interpolate } from './torque-curve.ts';
 import { PRACTICE, quantity, type Value } from '../value.ts';
 
 type Kind = Job['load']['stages'][number]['kind'];
@@ -47,10 +48,11 @@ export const serviceFactors: Readonly<Record<Job['load']['shock'], number>> = {
 
 function usualEfficiency(kind: Kind, ratio: number): number {
   if (kind !== 'worm gear') return efficiencies[kind];
-  const after = wormEfficiencies.findIndex(([at]) => at >= ratio);
-  const [x1, y1] = wormEfficiencies[after] ?? [100, 0.5];
-  const [x0, y0] = wormEfficiencies[after - 1] ?? [x1, y1];
-  return x1 === x0 ? y1 : y0 + ((ratio - x0) / (x1 - x0)) * (y1 - y0);
+  return interpolate(
+    wormEfficiencies.map(([at]) => at),
+    wormEfficiencies.map(([, efficiency]) => efficiency),
+    ratio,
+  );
 }
 
 interface Stage {

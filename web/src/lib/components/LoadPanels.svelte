@@ -77,7 +77,7 @@
         <th scope="col" class={`${head} text-right`}>Efficiency</th>
         <th scope="col" class={`${head} text-right`}>Ratio needed</th>
         <th scope="col" class={`${head} text-right`}>Speed off</th>
-        {#if pulled}<th scope="col" class={`${head} text-right`}>Belt pull, bearing</th>{/if}
+        {#if pulled}<th scope="col" class={`${head} text-right`}>Pull, bearing</th>{/if}
         <th scope="col" class={`${head} text-right`}>Cost</th>
         <th scope="col" class={head}>Advice</th>
       </tr>
@@ -99,7 +99,9 @@
             >{choice.speedError > 0 ? '+' : ''}{percent(choice.speedError, 1)}</td
           >
           {#if pulled}<td class="px-3 text-right whitespace-nowrap"
-              >{choice.sidePull === undefined ? 'type the sheave' : formatQuantity(choice.sidePull, 'force', school)}, {choice.bearing}</td
+              >{choice.sidePull === undefined
+                ? ''
+                : `${formatQuantity(choice.sidePull, 'force', school)}, `}{choice.bearing}</td
             >{/if}
           <td class="px-3 text-right whitespace-nowrap"
             >{choice.cost === undefined ? '–' : `× ${choice.cost.toFixed(2)}`}</td

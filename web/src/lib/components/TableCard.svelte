@@ -14,8 +14,9 @@
   let { label, caption, children, foot, class: more = '' }: Props = $props();
 </script>
 
-<!-- A table on a card that scrolls sideways by itself. -->
-<section class={`relative overflow-x-auto rounded-lg border bg-card ${more}`} aria-label={label}>
+<!-- A table on a card that scrolls sideways by itself, by keyboard too. -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<section tabindex="0" class={`relative overflow-x-auto rounded-lg border bg-card ${more}`} aria-label={label}>
   <table class="w-full text-sm">
     {#if caption}
       <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet">{caption}</caption>
