@@ -27,7 +27,17 @@ const clock = [
 ];
 
 export default ts.config(
-  { ignores: ['**/build/', '.cache/', '**/.svelte-kit/', '**/node_modules/', '.data/', 'test-results/', 'scripts/bench/bare/'] },
+  {
+    ignores: [
+      '**/build/',
+      '.cache/',
+      '**/.svelte-kit/',
+      '**/node_modules/',
+      '.data/',
+      'test-results/',
+      'scripts/bench/bare/',
+    ],
+  },
   js.configs.recommended,
   {
     files: ['**/*.ts', '**/*.svelte'],
