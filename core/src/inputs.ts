@@ -94,18 +94,17 @@ interface Understood {
 }
 
 const REMEMBERED = 2000;
-const memory: Readonly<Record<School, WeakMap<FieldSpec, Map<string | number, Understood>>>> = {
-  NEMA: new WeakMap(),
-  IEC: new WeakMap(),
-};
+type Known = Map<string | number, Understood>;
+const memory: Readonly<Record<School, WeakMap<FieldSpec, Known>>> = { NEMA: new WeakMap(), IEC: new WeakMap() };
 
-/** Reads one field and says how. What was typed before is remembered: a keystroke changes one field of hundreds. */
-function understand(typed: string | number, spec: FieldSpec, school: School): Understood {
-  let known = memory[school].get(spec);
-  if (!known) {
-    known = new Map();
-    memory[school].set(spec, known);
-  }
+/** What was typed before into a kind of field, and how it was understood: a keystroke changes one field of hundreds. */
+function knownOf(spec: FieldSpec, school: School): Known {
+  const known = memory[school].get(spec) ?? new Map<string | number, Understood>();
+  memory[school].set(spec, known);
+  return known;
+}
+
+function understand(typed: string | number, spec: FieldSpec, school: School, known: Known): Understood {
   const before = known.get(typed);
   if (before) return before;
   const result = readField(typed, spec, school);
@@ -134,70 +133,98 @@ function stageOf(path: string): string {
   return stage === 'practice' || stage === 'sitePractice' ? practiceRules[name as PracticeName].stage : stage;
 }
 
+type Typed = string | number | undefined;
+const isBlank = (typed: Typed): typed is undefined | string =>
+  typed === undefined || (typeof typed === 'string' && typed.trim() === '');
+
 /** Reads every quantity of a job. What cannot be read becomes a stop at its field and counts as missing. */
-export function readInputs(job: Job): Inputs {
+export function readInputs({ school, ...job }: Job): Inputs {
   const fields: Record<string, FieldEcho> = {};
   const findings: Finding[] = [];
 
-  /** Of a long list only what is wrong is echoed: hundreds of right cells would cost more than they tell. */
-  const read = (
-    path: string,
-    typed: string | number | undefined,
-    spec: FieldSpec,
-    inLongList = false,
-  ): Groups | undefined => {
-    if (typed === undefined || (typeof typed === 'string' && typed.trim() === '')) return undefined;
-    const { echo, groups } = understand(typed, spec, job.school);
-    if (!inLongList || echo.error !== undefined) fields[path] = echo;
-    if (echo.error !== undefined) {
-      findings.push({
-        code: 'input.unreadable',
-        severity: 'stop',
-        stage: stageOf(path),
-        message: echo.error,
-        basis: 'What was typed',
-        clear: `Correct the field, for example ${spec.example}.`,
-        field: path,
-      });
-    }
-    return groups;
+  const report = (path: string, echo: FieldEcho, spec: FieldSpec): void => {
+    fields[path] = echo;
+    if (echo.error === undefined) return;
+    findings.push({
+      code: 'input.unreadable',
+      severity: 'stop',
+      stage: stageOf(path),
+      message: echo.error,
+      basis: 'What was typed',
+      clear: `Correct the field, for example ${spec.example}.`,
+      field: path,
+    });
   };
 
   const given = Object.fromEntries(
-    Object.entries(quantityFields).map(([stage, specs]) => {
-      const typedStage = job[stage as keyof Quantities] as Readonly<Record<string, unknown>>;
-      const values = Object.entries(specs).flatMap(([name, spec]: [string, FieldSpec]) => {
-        const groups = read(`${stage}.${name}`, typedStage[name] as string | number | undefined, spec);
-        return groups ? [[name, spec.list ? groups : groups[0]?.[0]]] : [];
-      });
-      return [stage, Object.fromEntries(values)];
+    fieldSpecs.map(({ stage, specs }) => {
+      const typedStage = job[stage] as Readonly<Record<string, unknown>>;
+      const values: Record<string, Value | Groups> = {};
+      for (const [name, spec] of specs) {
+        const typed = typedStage[name] as Typed;
+        if (isBlank(typed)) continue;
+        const { echo, groups } = understand(typed, spec, school, knownOf(spec, school));
+        report(`${stage}.${name}`, echo, spec);
+        const value = spec.list ? groups : groups?.[0]?.[0];
+        if (value) values[name] = value;
+      }
+      return [stage, values];
     }),
   ) as Inputs['given'];
 
   const rows = Object.fromEntries(
-    rowSpecs.map(({ path, stage, list, specs }) => {
-      const typedRows = (job[stage as 'load'] as unknown as Record<string, readonly TypedRow[]>)[list] ?? [];
-      const long = typedRows.length > LONG_LIST;
-      const readRows = typedRows.map((typed, at) => {
-        const row: Record<string, number | Value> = { at };
-        for (const [name, spec] of specs) {
-          const value = read(`${path}.${at}.${name}`, typed[name], spec, long)?.[0]?.[0];
-          if (value) row[name] = value;
-        }
-        return row;
-      });
-      return [path, readRows];
+    rowSpecs.map((list) => {
+      const typed = (job[list.stage as 'load'] as unknown as Record<string, readonly Cells[]>)[list.name] ?? [];
+      return [list.path, readRows(list, typed, school, report)];
     }),
   ) as unknown as Inputs['rows'];
 
   return { given, rows, fields, findings };
 }
 
-type TypedRow = Readonly<Record<string, string | number | undefined>>;
+type Cells = Readonly<Record<string, Typed>>;
+type Row = Record<string, number | Value>;
 
 const LONG_LIST = 40;
+/** Of the last long list read: a keystroke changes one row of hundreds, and the others need no second look. */
+const lastRows = new Map<string, readonly { readonly cells: Cells; readonly row: Row; readonly flawless: boolean }[]>();
+
+/** Of a long list only what is wrong is reported: hundreds of right cells would cost more than they tell. */
+function readRows(
+  { path, specs }: (typeof rowSpecs)[number],
+  typed: readonly Cells[],
+  school: School,
+  report: (path: string, echo: FieldEcho, spec: FieldSpec) => void,
+): Row[] {
+  const long = typed.length > LONG_LIST;
+  const columns = specs.map(([name, spec]) => ({ name, spec, known: knownOf(spec, school) }));
+  const before = long ? lastRows.get(`${school} ${path}`) : undefined;
+  const read = typed.map((cells, at) => {
+    const last = before?.[at];
+    if (last?.flawless && columns.every(({ name }) => last.cells[name] === cells[name])) return last;
+    const row: Row = { at };
+    let flawless = true;
+    for (const { name, spec, known } of columns) {
+      const cell = cells[name];
+      if (isBlank(cell)) continue;
+      const { echo, groups } = understand(cell, spec, school, known);
+      if (echo.error !== undefined) flawless = false;
+      if (!long || echo.error !== undefined) report(`${path}.${at}.${name}`, echo, spec);
+      const value = groups?.[0]?.[0];
+      if (value) row[name] = value;
+    }
+    return { cells, row, flawless };
+  });
+  if (long) lastRows.set(`${school} ${path}`, read);
+  return read.map(({ row }) => row);
+}
+
+const fieldSpecs = Object.entries(quantityFields).map(([stage, specs]) => ({
+  stage: stage as keyof Quantities,
+  specs: Object.entries<FieldSpec>(specs),
+}));
 
 const rowSpecs = Object.entries(rowFields).map(([path, specs]) => {
-  const [stage = '', list = ''] = path.split('.');
-  return { path, stage, list, specs: Object.entries<FieldSpec>(specs) };
+  const [stage = '', name = ''] = path.split('.');
+  return { path, stage, name, specs: Object.entries<FieldSpec>(specs) };
 });

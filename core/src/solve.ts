@@ -222,10 +222,10 @@ function outlinesOf(school: Job['school'], { outline }: NameplateResult, { chose
 }
 
 function flatten(results: Readonly<Record<string, { readonly values: object }>>): Record<string, AnyValue> {
-  const entries = Object.entries(results).flatMap(([stage, { values }]) =>
-    Object.entries(values).map(([name, value]): [string, AnyValue] => [`${stage}.${name}`, value as AnyValue]),
-  );
-  return Object.fromEntries(entries);
+  const flat: Record<string, AnyValue> = {};
+  for (const [stage, { values }] of Object.entries(results))
+    for (const [name, value] of Object.entries(values)) flat[`${stage}.${name}`] = value as AnyValue;
+  return flat;
 }
 
 function stateOf(

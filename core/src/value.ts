@@ -47,10 +47,13 @@ export interface How {
 }
 
 function working(how: How): Working {
-  const inputs = Object.entries(how.from ?? {}).flatMap(([symbol, value]) =>
-    value ? [{ symbol, text: value.text, origin: value.origin }] : [],
-  );
-  return { formula: how.formula ?? '', inputs, source: how.source, ...(how.note ? { note: how.note } : {}) };
+  const inputs: Working['inputs'] = [];
+  for (const symbol in how.from) {
+    const value = how.from[symbol];
+    if (value) inputs.push({ symbol, text: value.text, origin: value.origin });
+  }
+  const { formula = '', source, note } = how;
+  return note ? { formula, inputs, source, note } : { formula, inputs, source };
 }
 
 /** An SI number with its working; origin is `derived` unless told otherwise. */

@@ -32,7 +32,7 @@ const nominal: ReadonlySet<Dimension> = new Set([
 const withUnit = (si: number, dimension: Dimension, unit: Unit): string => {
   const number = (si - (unit.offset ?? 0)) / unit.factor;
   const shown = formatNumber(number, dimension === 'fraction' && Math.abs(number) < 1 ? 2 : (digitsOf[dimension] ?? 3));
-  const text = nominal.has(dimension) ? shown.replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '') : shown;
+  const text = nominal.has(dimension) && shown.includes('.') ? shown.replace(/\.?0+$/, '') : shown;
   const name = unit.names[0] ?? '';
   return name === '' ? text : `${text}${NO_BREAK_SPACE}${name}`;
 };

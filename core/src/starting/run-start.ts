@@ -41,13 +41,10 @@ export interface Start {
   readonly standstillTorque: number;
 }
 
-const REMEMBERED = 24;
-let memory: {
-  readonly setting: StartSetting;
-  readonly method: Method;
-  readonly steps: number;
-  readonly start: Start;
-}[] = [];
+const REMEMBERED = 6;
+const FEEDS_REMEMBERED = 40;
+type FedMotor = Omit<StartSetting, 'feeds'>;
+let memory: { readonly fed: FedMotor; readonly steps: number; readonly starts: Map<string, Start> }[] = [];
 
 /** Whether two plain values are the same to the last number. */
 function same(a: unknown, b: unknown): boolean {
@@ -61,13 +58,25 @@ function same(a: unknown, b: unknown): boolean {
   );
 }
 
-/** A start run up, or remembered: most keystrokes leave the start as it was. */
-export function rememberedStart(setting: StartSetting, method: Method, steps: number): Start {
-  const known = memory.find((each) => each.method === method && each.steps === steps && same(each.setting, setting));
-  if (known) return known.start;
-  const start = runStart(setting, method, steps);
-  memory = [{ setting, method, steps, start }, ...memory.slice(0, REMEMBERED - 1)];
-  return start;
+/**
+ * Starts of one motor on one load and supply, each run up when it is asked for, or remembered: most keystrokes leave the
+ * starts as they were. A feed may differ from the setting’s, to look for the one that will do.
+ */
+export function startsOf(setting: StartSetting, steps: number): (method: Method, feed?: Feed) => Start {
+  const { feeds, ...fed } = setting;
+  let known = memory.find((each) => each.steps === steps && same(each.fed, fed));
+  if (!known) {
+    known = { fed, steps, starts: new Map() };
+    memory = [known, ...memory.slice(0, REMEMBERED - 1)];
+  }
+  const { starts } = known;
+  return (method, feed = feeds[method]) => {
+    const key = `${method} ${JSON.stringify(feed)}`;
+    const start = starts.get(key) ?? runStart({ ...setting, feeds: { ...feeds, [method]: feed } }, method, steps);
+    if (starts.size >= FEEDS_REMEMBERED) starts.clear();
+    starts.set(key, start);
+    return start;
+  };
 }
 
 export function runStart(setting: StartSetting, method: Method, steps?: number): Start {

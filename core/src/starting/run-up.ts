@@ -162,7 +162,12 @@ export function runUp(setting: RunUpSetting): RunUp {
 
   const steps = setting.steps ?? STEPS;
   const widest = synchronous / steps;
-  const longest = feed.kind === 'soft starter' || feed.kind === 'drive' ? Math.max(0.02, feed.ramp / 60) : 0.5;
+  const longest =
+    feed.kind === 'soft starter'
+      ? Math.max(0.02, feed.ramp / 60)
+      : feed.kind === 'drive'
+        ? Math.max(0.02, feed.ramp / steps)
+        : 0.5;
   const events = feedEvents(feed);
   const out = recorder();
 
@@ -212,7 +217,9 @@ export function runUp(setting: RunUpSetting): RunUp {
         break;
       }
     }
-    let step = Math.min(longest, rate > 0 ? widest / rate : longest);
+    // Where nothing moves and nothing rises until the change-over, heat alone goes on, evenly.
+    const waits = rate <= 0 && speed === 0 && feed.kind !== 'soft starter' && feed.kind !== 'drive';
+    let step = waits ? LONGEST : Math.min(longest, rate > 0 ? widest / rate : longest);
     if (nextEvent !== undefined) step = Math.min(step, nextEvent - time);
     if (changedAt === undefined && rate > 0) {
       const change =

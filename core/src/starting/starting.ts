@@ -15,7 +15,7 @@ import { flickerOf, LONG_TERM_LIMIT, SHORT_TERM_LIMIT } from '../supply/flicker.
 import type { SupplyResult } from '../supply/supply.ts';
 import { loadInertia, stallTime as stallTimes } from '../tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
-import { rememberedStart, type Start, type StartSetting } from './run-start.ts';
+import { startsOf, type Start, type StartSetting } from './run-start.ts';
 import { feedsOf, methods, USUAL, type Method } from './feeds.ts';
 import { runDown, settledMargin, type Trace } from './run-up.ts';
 import type { TripClass } from './trip-curve.ts';
@@ -179,7 +179,8 @@ export function startingOn(
   const dipLimit =
     given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
   let softLimit = given.starting.currentLimit?.value ?? practice.softStartCurrent.value;
-  const starts = new Map<Method, Start>();
+  const starts = startsOf(setting, LIVE_STEPS);
+  let soft: Start | undefined;
   const compared = new Map<Method, Comparison>();
   const { method, why } = choose();
   if (extent === 'method only') return { ...nothing, method, machine, setting };
@@ -302,19 +303,14 @@ export function startingOn(
   }
 
   function startOf(each: Method): Start {
-    const known =
-      starts.get(each) ?? (each === 'soft starter' ? softStart() : rememberedStart(setting, each, LIVE_STEPS));
-    starts.set(each, known);
-    return known;
+    if (each !== 'soft starter') return starts(each);
+    return (soft ??= softStart());
   }
 
   /** With no limit typed, the least current limit that brings the load up with its margin. */
   function softStart(): Start {
     const feed = setting.feeds['soft starter'];
-    const at = (limit: number): Start => {
-      const feeds = { ...setting.feeds, 'soft starter': { ...feed, currentLimit: limit } as typeof feed };
-      return rememberedStart({ ...setting, feeds }, 'soft starter', LIVE_STEPS);
-    };
+    const at = (limit: number): Start => starts('soft starter', { ...feed, currentLimit: limit } as typeof feed);
     const first = practice.softStartCurrent.value;
     if (given.starting.currentLimit) return at(given.starting.currentLimit.value);
     const most = Math.max(first, Math.min(SOFT_LIMIT_MOST, setting.motor.current > 0 ? motorStandstill() : first));
