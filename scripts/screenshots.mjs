@@ -1,7 +1,7 @@
 // npm run screenshots: one current picture of each main view, from the demo data, into docs/screenshots.
-import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { ensureBuild, prepareDatabase, serve } from './lib/app.mjs';
+import { openBrowser } from './lib/browser.mjs';
 import { main } from './lib/failure.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { freePort, startDatabase } from './lib/postgres.mjs';
@@ -93,10 +93,7 @@ await main(async () => {
     prepareDatabase(database.url, { demo: true });
     const app = await serve({ port: await freePort(), databaseUrl: database.url, quiet: true });
     try {
-      const browser = await chromium.launch({
-        executablePath: '/usr/bin/chromium',
-        args: ['--no-sandbox', '--disable-gpu'],
-      });
+      const browser = await openBrowser();
       for (const view of views) await shoot(browser, app.origin, view);
       await browser.close();
     } finally {

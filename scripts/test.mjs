@@ -2,12 +2,12 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { ensureBuild, prepareDatabase, serve } from './lib/app.mjs';
-import { Failure, main } from './lib/failure.mjs';
+import { ensureChromium } from './lib/browser.mjs';
+import { main } from './lib/failure.mjs';
 import { ensurePackages } from './lib/packages.mjs';
-import { freePort, installDebian, startDatabase } from './lib/postgres.mjs';
+import { freePort, startDatabase } from './lib/postgres.mjs';
 import { root } from './lib/root.mjs';
 
-const CHROMIUM = '/usr/bin/chromium';
 const results = `${root}/test-results`;
 const tally = { passed: 0, failed: 0 };
 
@@ -34,13 +34,6 @@ function count(file, ok, read) {
   const { passed, failed } = existsSync(file) ? read(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: 0 };
   tally.passed += passed;
   tally.failed += failed + (!ok && failed === 0 ? 1 : 0);
-}
-
-function ensureChromium() {
-  if (existsSync(CHROMIUM)) return;
-  if (process.getuid?.() !== 0) throw new Failure('Chromium is not installed. Run: sudo apt-get install -y chromium');
-  process.stderr.write('Installing Chromium …\n');
-  installDebian(['chromium']);
 }
 
 async function browserTests() {

@@ -1,6 +1,7 @@
 /**
  * Prints JSON with speeds of starts against a general-purpose integrator at the same accuracy, in one run: quasi-steady
- * and transient run-up, all ways to start compared and charted, and 2,000 sampled starts on one and on two workers.
+ * and transient run-up, all ways to start compared and charted, and 2,000 sampled starts on one and on two workers, beside
+ * odex on the same workers: two processors that are threads of one core are not twice one.
  */
 import { fileURLToPath } from 'node:url';
 import { isMainThread, parentPort, Worker } from 'node:worker_threads';
@@ -19,15 +20,24 @@ import { timeChart, torqueSpeedChart } from '../../web/src/lib/charts/start-char
 import krause from '../../core/test/cases/krause-50hp.json' with { type: 'json' };
 
 const SAMPLES = 2000;
+const PART = 50;
+const HELD = 2;
+const WARM_UP = 50;
+const ROUNDS = 200;
+const CREW_ROUNDS = 14;
+
 const median = (times) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)];
-function timed(run, rounds = 150) {
-  const times = [];
-  for (let round = 0; round < rounds + 50; round++) {
-    const started = performance.now();
-    run();
-    if (round >= 50) times.push(performance.now() - started);
-  }
-  return median(times);
+
+/** Medians in ms, the runs taken in turns, so that a machine that slows down slows all of them. */
+function timed(...runs) {
+  const times = runs.map(() => []);
+  for (let round = 0; round < WARM_UP + ROUNDS; round++)
+    for (const [at, run] of runs.entries()) {
+      const started = performance.now();
+      run();
+      if (round >= WARM_UP) times[at].push(performance.now() - started);
+    }
+  return times.map(median);
 }
 
 /** A motor of the demo catalogue on a fan, and all that its starts depend on. */
@@ -121,7 +131,11 @@ function quasiSteady({ circuit, turning, ratedTorque, item }) {
   const error = errorOf([own.trace.speed.at(-1), own.rotorHeat]);
   const tolerance =
     [1e-1, 1e-2, 1e-3, 1e-4, 1e-5, 1e-6, 1e-7, 1e-8].find((each) => errorOf(solve(each, end)) <= error) ?? 1e-9;
-  return { own: timed(() => runUp(setting)), reference: timed(() => solve(tolerance, end)), error, tolerance };
+  const [mine, reference] = timed(
+    () => runUp(setting),
+    () => solve(tolerance, end),
+  );
+  return { own: mine, reference, error };
 }
 
 function transient() {
@@ -178,17 +192,16 @@ function transient() {
   const error = Math.max(1e-8, Math.abs(transientRun(setting).finalSpeed - exact));
   const tolerance =
     [1e-3, 1e-4, 1e-5, 1e-6, 1e-7, 1e-8, 1e-9, 1e-10].find((each) => Math.abs(solve(each) - exact) <= error) ?? 1e-11;
-  return {
-    own: timed(() => transientRun(setting)),
-    reference: timed(() => solve(tolerance)),
-    error: error / exact,
-    tolerance,
-  };
+  const [own, reference] = timed(
+    () => transientRun(setting),
+    () => solve(tolerance),
+  );
+  return { own, reference, error: error / exact };
 }
 
 function compared({ machine, turning, start }) {
   const curve = { speeds: turning.speeds, torques: turning.torques, shape: '' };
-  return timed(() => {
+  const [all] = timed(() => {
     for (const method of methods) {
       const { run } = runStart(start, method);
       const row = { method, trace: run.trace };
@@ -196,26 +209,48 @@ function compared({ machine, turning, start }) {
       timeChart(row, start.overload, '10', 400);
     }
   });
+  return all;
 }
 
-/** Workers that stay, as the page keeps them: the measure is of starts, not of loading scripts. */
+/** Work of a general-purpose integrator, of about the length of a sampled start: two bodies on one spring. */
+function reference() {
+  const solver = new Solver(4);
+  solver.absoluteTolerance = solver.relativeTolerance = 1e-6;
+  return solver.solve(
+    (_, [x, y, u, v]) => [u, v, -x / Math.hypot(x, y) ** 3, -y / Math.hypot(x, y) ** 3],
+    0,
+    [1, 0, 0, 1.2],
+    6,
+  ).y;
+}
+
+/** Workers that stay and are handed parts, as the page does it: the measure is of starts, not of loading scripts. */
 class Crew {
   constructor(size) {
     this.workers = Array.from({ length: size }, () => new Worker(fileURLToPath(import.meta.url)));
   }
 
-  async run(spread, count) {
+  /** Time of `count` pieces of work, ms. */
+  async run(work, count) {
     const started = performance.now();
-    const share = count / this.workers.length;
-    await Promise.all(
-      this.workers.map(
-        (worker, at) =>
-          new Promise((resolve) => {
-            worker.once('message', resolve);
-            worker.postMessage({ spread, from: at * share, to: (at + 1) * share });
-          }),
-      ),
-    );
+    let given = 0;
+    let tried = 0;
+    const give = (worker) => {
+      if (given >= count) return;
+      worker.postMessage({ ...work, from: given, to: given + PART });
+      given += PART;
+    };
+    await new Promise((resolve) => {
+      for (const worker of this.workers) {
+        worker.removeAllListeners('message');
+        worker.on('message', (done) => {
+          tried += done.length;
+          if (tried >= count) resolve();
+          else give(worker);
+        });
+        for (let part = 0; part < HELD; part++) give(worker);
+      }
+    });
     return performance.now() - started;
   }
 
@@ -228,18 +263,20 @@ if (isMainThread) {
   const given = example();
   const result = { quasiSteady: quasiSteady(given), transient: transient(), compared: compared(given) };
   const crews = [new Crew(1), new Crew(2)];
-  const times = [[], []];
-  for (let round = 0; round < 6; round++)
-    for (const [at, crew] of crews.entries()) {
-      const took = await crew.run(given.spread, SAMPLES);
-      if (round > 0) times[at].push(took);
-    }
+  const works = [{ spread: given.spread }, {}];
+  const times = works.map(() => crews.map(() => []));
+  for (let round = 0; round < CREW_ROUNDS; round++)
+    for (const [of, work] of works.entries())
+      for (const [at, crew] of crews.entries()) {
+        const took = await crew.run(work, SAMPLES);
+        if (round > 1) times[of][at].push(took);
+      }
   await Promise.all(crews.map((crew) => crew.end()));
-  const [one, two] = times;
-  process.stdout.write(JSON.stringify({ ...result, one: median(one), two: median(two) }));
+  const [starts, odex] = times.map(([one, two]) => ({ one: median(one), two: median(two) }));
+  process.stdout.write(JSON.stringify({ ...result, starts, odex }));
 } else {
-  parentPort.on('message', ({ spread, from, to }) => {
-    for (let at = from; at < to; at++) sampleStart(spread, at);
-    parentPort.postMessage('done');
+  const works = ({ spread }, at) => (spread ? sampleStart(spread, at) : reference());
+  parentPort.on('message', ({ from, to, ...work }) => {
+    parentPort.postMessage(Array.from({ length: to - from }, (_, at) => works(work, from + at)));
   });
 }

@@ -425,7 +425,7 @@ function fed(
 
 type State = ReturnType<typeof circuitState>;
 
-/** As Math.hypot, which is many times slower. */
+/** As magnitude, of two numbers. */
 const size = (re: number, im: number): number => Math.sqrt(re * re + im * im);
 
 /** Behind source and feeder, with the motor’s impedance multiplied by `scale` and its current by `gain` of the line’s. */

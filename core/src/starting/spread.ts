@@ -93,15 +93,16 @@ export function sampleStart(
     },
   };
   const { run, rotorUse } = runStart(varied, method, STEPS);
-  const times = gridTimes(horizon);
+  const kept = (row: readonly number[]): number[] =>
+    Array.from({ length: GRID + 1 }, (_, at) => interpolate(run.trace.time, row, (at / GRID) * horizon));
   return {
     reached: run.reached,
     time: run.time,
     dip: run.busDip,
     peakCurrent: run.peakLineCurrent,
     rotorUse,
-    speeds: times.map((time) => interpolate(run.trace.time, run.trace.speed, time)),
-    currents: times.map((time) => interpolate(run.trace.time, run.trace.lineCurrent, time)),
+    speeds: kept(run.trace.speed),
+    currents: kept(run.trace.lineCurrent),
   };
 }
 

@@ -33,7 +33,11 @@ export function runTransient(setting: TransientSetting): Running<TransientRun> {
 /** Workers stay between spreads, so that a second one need not load the scripts again; a cancelled crew is sent home. */
 let kept: Worker[] = [];
 
-/** Seeded samples of what may be delivered, shared out over workers; the same whatever the number of workers. */
+/** Samples handed out at a time, and how many parts a worker holds, so that it need not wait for a busy page. */
+const PART = 50;
+const HELD = 2;
+
+/** Seeded samples of what may be delivered, handed out to workers in parts; the same whatever the number of workers. */
 export function runSpread(
   setting: SpreadSetting,
   count: number,
@@ -42,27 +46,31 @@ export function runSpread(
 ): Running<Spread> {
   const crew = Array.from({ length: workers }, (_, at) => kept[at] ?? new StartWorker());
   kept = [];
-  const parts: Sample[][] = crew.map(() => []);
-  const done = crew.map(() => 0);
-  let left = crew.length;
+  const samples: Sample[] = [];
+  let given = 0;
+  let tried = 0;
   let end: (spread: Spread | undefined) => void = () => undefined;
   const result = new Promise<Spread | undefined>((resolve) => (end = resolve));
-  for (const [at, worker] of crew.entries()) {
+  const give = (worker: Worker): void => {
+    if (given >= count) return;
+    const from = given;
+    given = Math.min(count, from + PART);
+    ask(worker, { kind: 'spread', setting, from, to: given });
+  };
+  for (const worker of crew) {
     worker.onmessage = ({ data }: MessageEvent<StartAnswer>) => {
       if (data.kind === 'summary') {
         kept = crew;
         end(data.spread);
       }
       if (data.kind !== 'samples') return;
-      parts[at]?.push(...data.samples);
-      done[at] = data.done;
-      onProgress(done.reduce((sum, each) => sum + each, 0) / count);
-      if (!data.last || --left > 0) return;
-      ask(worker, { kind: 'summary', samples: parts.flat(), horizon: setting.horizon });
+      samples.push(...data.samples);
+      tried += data.tried;
+      onProgress(tried / count);
+      if (tried < count) give(worker);
+      else ask(worker, { kind: 'summary', samples, horizon: setting.horizon });
     };
-    const from = Math.floor((count * at) / crew.length);
-    const to = Math.floor((count * (at + 1)) / crew.length);
-    ask(worker, { kind: 'spread', setting, from, to });
+    for (let part = 0; part < HELD; part++) give(worker);
   }
   return {
     result,

@@ -9,10 +9,9 @@ export type StartQuestion =
 export type StartAnswer =
   | { readonly kind: 'transient'; readonly run: TransientRun }
   | { readonly kind: 'summary'; readonly spread: Spread }
-  /** A part of the samples; `done` counts those tried so far by this worker. */
-  | { readonly kind: 'samples'; readonly samples: readonly Sample[]; readonly done: number; readonly last: boolean };
+  /** Those of the part that a motor could be built for, and how many were tried. */
+  | { readonly kind: 'samples'; readonly samples: readonly Sample[]; readonly tried: number };
 
-const PART = 25;
 const say = (answer: StartAnswer): void => postMessage(answer);
 
 onmessage = ({ data }: MessageEvent<StartQuestion>) => {
@@ -25,13 +24,10 @@ onmessage = ({ data }: MessageEvent<StartQuestion>) => {
     return;
   }
   const { setting, from, to } = data;
-  for (let at = from; at < to; at += PART) {
-    const end = Math.min(to, at + PART);
-    const samples: Sample[] = [];
-    for (let index = at; index < end; index++) {
-      const sample = sampleStart(setting, index);
-      if (sample) samples.push(sample);
-    }
-    say({ kind: 'samples', samples, done: end - from, last: end === to });
+  const samples: Sample[] = [];
+  for (let at = from; at < to; at++) {
+    const sample = sampleStart(setting, at);
+    if (sample) samples.push(sample);
   }
+  say({ kind: 'samples', samples, tried: to - from });
 };
