@@ -22,9 +22,9 @@ import krause from '../../core/test/cases/krause-50hp.json' with { type: 'json' 
 const SAMPLES = 2000;
 const PART = 50;
 const HELD = 2;
-const WARM_UP = 50;
+const WARM_UP = 250;
 const ROUNDS = 200;
-const CREW_ROUNDS = 14;
+const CREW_ROUNDS = 20;
 
 const median = (times) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)];
 
@@ -263,17 +263,31 @@ if (isMainThread) {
   const given = example();
   const result = { quasiSteady: quasiSteady(given), transient: transient(), compared: compared(given) };
   const crews = [new Crew(1), new Crew(2)];
-  const works = [{ spread: given.spread }, {}];
-  const times = works.map(() => crews.map(() => []));
-  for (let round = 0; round < CREW_ROUNDS; round++)
-    for (const [of, work] of works.entries())
-      for (const [at, crew] of crews.entries()) {
-        const took = await crew.run(work, SAMPLES);
-        if (round > 1) times[of][at].push(took);
-      }
+  const rounds = [];
+  for (let round = 0; round < CREW_ROUNDS; round++) {
+    const times = { starts: [], odex: [] };
+    for (const crew of crews) {
+      times.starts.push(await crew.run({ spread: given.spread }, SAMPLES));
+      times.odex.push(await crew.run({}, SAMPLES));
+    }
+    if (round > 1) rounds.push(times);
+  }
   await Promise.all(crews.map((crew) => crew.end()));
-  const [starts, odex] = times.map(([one, two]) => ({ one: median(one), two: median(two) }));
-  process.stdout.write(JSON.stringify({ ...result, starts, odex }));
+  const gain = ([one, two]) => one / two;
+  const medianOf = (of) => median(rounds.map(of));
+  process.stdout.write(
+    JSON.stringify({
+      ...result,
+      crews: {
+        one: medianOf(({ starts }) => starts[0]),
+        two: medianOf(({ starts }) => starts[1]),
+        gain: medianOf(({ starts }) => gain(starts)),
+        odexGain: medianOf(({ odex }) => gain(odex)),
+        // Of two whole processors: what starts gain against what odex gains in the same round, times two.
+        wholeGain: medianOf(({ starts, odex }) => (2 * gain(starts)) / Math.min(2, gain(odex))),
+      },
+    }),
+  );
 } else {
   const works = ({ spread }, at) => (spread ? sampleStart(spread, at) : reference());
   parentPort.on('message', ({ from, to, ...work }) => {
