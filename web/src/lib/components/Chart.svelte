@@ -13,9 +13,14 @@
       const chart = init(node, undefined, { renderer: 'svg' });
       const resize = new ResizeObserver(() => chart.resize());
       resize.observe(node);
+      let shown = '';
       const stop = $effect.root(() => {
         $effect(() => {
           const newest = option;
+          // Every keystroke solves anew; most leave the picture as it was.
+          const picture = JSON.stringify(newest);
+          if (picture === shown) return;
+          shown = picture;
           drawSoon(chart, () => {
             if (closed) return;
             chart.setOption(newest, { notMerge: true });
