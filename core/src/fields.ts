@@ -98,6 +98,7 @@ export const quantityFields = {
     frequency: { dimension: 'frequency', min: 40, max: 70, example: '60 Hz' },
     sourcePower: { dimension: 'apparentPower', min: 1000, max: 1e9, example: '750 kVA' },
     sourceImpedance: { dimension: 'fraction', min: 0.005, max: 0.5, example: '5.75 %' },
+    subtransientReactance: { dimension: 'fraction', min: 0.005, max: 0.5, example: '12 % (X″d)' },
     reactanceRatio: { dimension: 'count', min: 0.1, max: 60, example: '6 (X/R)' },
     networkPower: { dimension: 'apparentPower', min: 1e5, max: 1e11, example: '250 MVA' },
     faultCurrent: { dimension: 'current', min: 100, max: 300_000, example: '18 kA' },

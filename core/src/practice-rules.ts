@@ -68,6 +68,18 @@ export const practiceRules = {
       { value: 0.2, whose: 'generator sets' },
     ],
   },
+  rimSpeed: {
+    title: 'Rim of a belt sheave, at most',
+    stage: 'load',
+    value: 33,
+    dimension: 'velocity',
+    range: [5, 80],
+    why: 'Ordinary cast sheaves and belts are good to about 6500 ft/min; faster ones are made and balanced for it.',
+    others: [
+      { value: 25.4, whose: 'old or unmarked sheaves' },
+      { value: 40, whose: 'sheaves marked and balanced for it' },
+    ],
+  },
   rollerBearingPower: {
     title: 'Roller bearing under a belt from',
     stage: 'load',

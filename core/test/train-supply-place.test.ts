@@ -3,7 +3,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
 import { complex, lagging } from '../src/complex.ts';
+import { leastSheave } from '../src/load/sheave.ts';
 import { torqueCurve } from '../src/load/torque-curve.ts';
+import { standardPowers } from '../src/motor/standard-power.ts';
 import { dipOf, type Source } from '../src/supply/source.ts';
 import { flickerOf } from '../src/supply/flicker.ts';
 import { demoCatalogue } from '../../db/demo/catalogue.ts';
@@ -116,6 +118,48 @@ describe('a train of stages', () => {
       },
     });
     expect(number(solution, 'load.sideLoad') / 4.448_222).toBeCloseTo(262.6, 0);
+  });
+});
+
+describe('sheaves under V-belts', () => {
+  const belted = (load: JobInput['load']) =>
+    run({
+      load: { torque: '60 lb·ft', speed: '1760 rpm', stages: [{ kind: 'V-belt', ratio: '1' }], ...load },
+      nameplate: { frequency: '60' },
+      supply: { voltage: '480', frequency: '60' },
+    });
+  const codes = (load: JobInput['load']) => belted(load).findings.map(({ code }) => code);
+
+  it('MG 1 Table 14-1 (from memory): 5.0 in for 25 hp at four poles; a smaller one is cautioned', () => {
+    const least = belted({}).values['load.leastSheave'];
+    expect(least?.text).toBe('5.00\u00a0in');
+    expect(least?.working.note).toMatch(/roughly/);
+    expect(codes({ sheave: '4.6 in' })).toContain('load.sheave-small');
+    expect(codes({ sheave: '5 in' })).not.toContain('load.sheave-small');
+    expect(codes({ stages: [{ kind: 'synchronous belt', ratio: '1' }], sheave: '4 in' })).not.toContain(
+      'load.sheave-small',
+    );
+  });
+
+  it('no size and speed needs a smaller sheave than a lesser size or fewer poles', () => {
+    for (const school of ['NEMA', 'IEC'] as const) {
+      const of = (power: number, poles: number) => leastSheave(power, poles, school)?.value;
+      for (const [at, power] of standardPowers(school).entries())
+        for (const poles of [2, 4, 6, 8]) {
+          const own = of(power, poles) ?? Infinity;
+          expect(own, `${power} W ${poles} poles`).toBeGreaterThanOrEqual(
+            of(standardPowers(school)[at - 1] ?? 0, poles) ?? 0,
+          );
+          expect(own).toBeGreaterThanOrEqual(of(power, poles - 2) ?? 0);
+        }
+    }
+  });
+
+  it('a rim of 12 in at 3 540 r/min runs at 11 121 ft/min, beyond the 6 500 of ordinary sheaves', () => {
+    const fast = belted({ torque: '20 lb·ft', speed: '3540 rpm', sheave: '12 in' });
+    const finding = fast.findings.find(({ code }) => code === 'load.rim-speed');
+    expect(finding?.message).toContain('11\u00a0121');
+    expect(codes({ sheave: '10 in' })).not.toContain('load.rim-speed');
   });
 });
 
@@ -295,6 +339,27 @@ describe('dip by phasors', () => {
       0.092 / (0.092 + 460 / Math.sqrt(3) / 700),
       9,
     );
+  });
+
+  it('in the first instant a generator holds by X″d: the dip of one whose X′d were that', () => {
+    const generator = (supply: JobInput['supply']) =>
+      run({
+        situation: { kind: 'starter' },
+        nameplate: { power: '22 kW', voltages: '400', currents: '41', frequency: '50', speed: '1470' },
+        supply: { voltage: '400', frequency: '50', source: 'generator', sourcePower: '200 kVA', ...supply },
+      });
+    const both = generator({ sourceImpedance: '20 %', subtransientReactance: '12 %' });
+    expect(number(both, 'supply.directFirstDip')).toBeCloseTo(
+      number(generator({ sourceImpedance: '12 %' }), 'supply.directBusDip'),
+      9,
+    );
+    expect(number(both, 'supply.directFirstDip')).toBeLessThan(number(both, 'supply.directBusDip'));
+    const codes = generator({ sourceImpedance: '12 %', subtransientReactance: '20 %' }).findings.map(
+      ({ code }) => code,
+    );
+    expect(codes).toContain('supply.reactances-swapped');
+    const usual = generator({ sourceImpedance: '20 %' }).values['supply.directFirstDip'];
+    expect(usual?.working.note).toContain('0.65');
   });
 
   it('never falls with a weaker source or a longer feeder, and a limited start keeps its current', () => {

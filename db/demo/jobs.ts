@@ -28,6 +28,7 @@ const generators: NonNullable<JobInput['supply']> = {
   source: 'generator',
   sourcePower: '400 kVA',
   sourceImpedance: '16 %',
+  subtransientReactance: '11 %',
   otherLoad: '140 kVA',
   feederLength: '85 m',
   feederSize: '35 mm²',

@@ -1,11 +1,11 @@
-import { keepsMotor } from '../motor/reference.ts';
 import { nextStandardPower, standardPowers, standardPowerSource, sizeText } from '../motor/standard-power.ts';
 import { minimumBreakdownTorque, synchronousSpeed, typicalMotor, type Motor } from '../motor/typical.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import { formatNumber, formatQuantity } from '../quantity/format.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
+import { checkLoad } from './load-checks.ts';
 import { dutyOf, type Duty } from './duty.ts';
+import { leastSheave } from './sheave.ts';
 import { compareSizes, type SizeChoice } from './size-comparison.ts';
 import { torqueCurve, type TorqueCurve } from './torque-curve.ts';
 import {
@@ -19,7 +19,7 @@ import {
   transmissionOf,
   type Shaft,
 } from './transmission.ts';
-import { loadField, onMotor, torqueKindOf, usualBreakaway, ways } from './ways.ts';
+import { loadField, onMotor, usualBreakaway, ways } from './ways.ts';
 
 export interface LoadValues {
   /** At the driven shaft. */
@@ -30,6 +30,8 @@ export interface LoadValues {
   /** Torque the transmission must be rated for, at the driven shaft. */
   readonly transmissionRating?: Value;
   readonly sideLoad?: Value;
+  /** Least pitch diameter of a V-belt sheave on the motor. */
+  readonly leastSheave?: Value;
   readonly driveEndBearing?: Value<string>;
   readonly motorTorque?: Value;
   readonly motorSpeed?: Value;
@@ -112,12 +114,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
     first && typed.sheave && motorTorque && pullsSideways(first)
       ? sideLoad(first, motorTorque, typed.sheave, school)
       : undefined;
-
-  checkSize();
-  checkSpeed();
-  checkKind();
-  checkPeak();
-  checkTrain();
+  const smallest = first === 'V-belt' && motor ? leastSheave(motor.power, motor.poles, school) : undefined;
 
   const values: LoadValues = {
     breakaway,
@@ -126,6 +123,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
     ...(torque ? { torque, transmissionRating: ratingFor(torque) } : {}),
     ...(drivenSpeed ? { drivenSpeed } : {}),
     ...(pull ? { sideLoad: pull } : {}),
+    ...(smallest ? { leastSheave: smallest } : {}),
     ...(first && pullsSideways(first) && standardPower ? { driveEndBearing: bearingFor(first, standardPower) } : {}),
     ...(motorTorque ? { motorTorque } : {}),
     ...(motorSpeed ? { motorSpeed } : {}),
@@ -139,6 +137,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
     ...(loadFraction ? { loadFraction } : {}),
     ...(outputSpeed ? { outputSpeed } : {}),
   };
+  checkLoad(brief, nameplate, transmission, values, flag);
   const summary =
     motorTorque && motorSpeed
       ? `${motorTorque.text} at ${motorSpeed.text}`
@@ -387,129 +386,5 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
           : [],
       ),
     });
-  }
-
-  function checkSize(): void {
-    if (motorPower && !standardPower) {
-      flag({
-        code: 'load.too-large',
-        severity: 'stop',
-        message: `${motorPower.text} is more than the largest standard size of this school.`,
-        basis: standardPowerSource(school),
-        clear: 'Check torque, speed and units; a motor this large is bought to specification.',
-        field: loadField(job),
-      });
-    }
-    if (!motorPower && standardPower) {
-      flag({
-        code: 'load.from-plate',
-        severity: 'note',
-        message: `The load is not known, so the ${sizeText(standardPower.value, school)} of the plate is kept. If the old motor was wrong for the load, the new one will be too.`,
-        basis: PRACTICE,
-        clear: 'Measure the torque or the running current and type it.',
-        field: 'load.torque',
-      });
-    }
-    const plate = nameplate.values.power;
-    if (motorPower && plate && job.situation.kind !== 'new' && motorPower.value > plate.value * 1.001) {
-      flag({
-        code: 'load.exceeds-plate',
-        severity: keepsMotor(job) ? 'stop' : 'caution',
-        message: `The load needs ${motorPower.text}; the motor on the plate gives ${sizeText(plate.value, school)}. It is overloaded by ${((motorPower.value / plate.value - 1) * 100).toFixed(0)} %.`,
-        basis: 'Rated power is the continuous limit; the service factor is a reserve for short times',
-        clear: keepsMotor(job)
-          ? 'Reduce the load or replace the motor.'
-          : 'Let the next size be picked, and expect another frame.',
-        field: loadField(job),
-      });
-    }
-    if (loadFraction && loadFraction.value < 0.5) {
-      flag({
-        code: 'load.oversized',
-        severity: 'note',
-        message: `The standard size would run at ${loadFraction.text} load; below half load efficiency and power factor fall off.`,
-        basis: PRACTICE,
-        clear: 'Check torque and speed, or lower the margin setting.',
-        field: 'practice.sizeMargin',
-      });
-    }
-  }
-
-  function checkSpeed(): void {
-    const frequency = nameplate.values.frequency;
-    if (!motorSpeed || !poles || !frequency || !wanted) return;
-    const field = synchronousSpeed(frequency.value, poles.value);
-    const off = motorSpeed.value / field - 1;
-    if (off <= 0 && off > -0.08) return;
-    flag({
-      code: 'load.speed-mismatch',
-      severity: 'caution',
-      message: `The motor would have to turn at ${motorSpeed.text}; a ${poles.value}-pole motor turns just under ${((field * 60) / (2 * Math.PI)).toFixed(0)} r/min on the line.`,
-      basis: 'n = 120 f / p',
-      clear: 'Choose another ratio, or control the speed with a drive.',
-      field: job.load.stages.length > 0 ? 'load.stages.0.ratio' : 'load.ratio',
-    });
-  }
-
-  function checkKind(): void {
-    const kind = torqueKindOf(job.load.way);
-    if (!kind || kind === job.load.torqueKind) return;
-    flag({
-      code: 'load.torque-kind',
-      severity: 'caution',
-      message:
-        kind === 'variable'
-          ? `The torque of a ${job.load.way} rises with its speed, but it is set constant.`
-          : `A ${job.load.way} needs its torque at every speed, but it is set to rise with speed.`,
-      basis: 'Affinity laws; ' + PRACTICE,
-      clear: `Set the torque to ${kind === 'variable' ? 'rising with speed' : 'constant'}; start, drive and energy follow from it.`,
-      field: 'load.torqueKind',
-    });
-  }
-
-  function checkPeak(): void {
-    if (!peakTorque || !peakAllowed || peakTorque.value <= peakAllowed.value) return;
-    flag({
-      code: 'load.peak-stalls',
-      severity: 'stop',
-      message: `The peak of ${peakTorque.text} at the motor is above the ${peakAllowed.text} it can give at a ${practice.runningDip.text} dip: it stalls.`,
-      basis: 'Breakdown torque at reduced voltage, T ∝ V²; MG 1 12.39, IEC 60034-12',
-      clear: keepsMotor(job) ? 'Cut the peak, or replace the motor.' : 'Cut the peak, or let a larger size be picked.',
-      field: job.load.way === 'duty' ? 'load.duty.0.torque' : 'load.overloadTorque',
-    });
-  }
-
-  /** Where torque is typed at two shafts, the train between them must account for the difference. */
-  function checkTrain(): void {
-    const typedAt = transmission.shafts.flatMap((shaft, at) =>
-      shaft.torque ? [{ at, torque: shaft.torque, shaft }] : [],
-    );
-    const input = typedAt.at(-2);
-    const output = typedAt.at(-1);
-    if (!input || !output || job.load.way !== 'torque') return;
-    const between = transmission.stages.slice(input.at, output.at);
-    if (between.some((stage) => !stage.ratio)) return;
-    const gain = between.reduce((all, stage) => all * (stage.ratio?.value ?? 1), 1);
-    const measured = output.torque.value / (input.torque.value * gain);
-    const assumed = between.reduce((all, stage) => all * stage.efficiency.value, 1);
-    if (measured > 1.02) {
-      flag({
-        code: 'load.train-creates-power',
-        severity: 'stop',
-        message: `${input.torque.text} before and ${output.torque.text} after a ratio of ${formatNumber(gain)} would be an efficiency of ${formatNumber(measured * 100)} %.`,
-        basis: 'Energy is conserved',
-        clear: 'Read both torques again, or the ratio.',
-        field: `${input.shaft.path}.torque`,
-      });
-    } else if (Math.abs(measured / assumed - 1) > 0.1) {
-      flag({
-        code: 'load.readings-differ',
-        severity: 'caution',
-        message: `By the two torques the train has an efficiency of ${formatNumber(measured * 100)} %, not the ${formatNumber(assumed * 100)} % assumed (${formatQuantity(output.torque.value, 'torque', school)} is used).`,
-        basis: 'Two readings of one train',
-        clear: 'Type the efficiency of the stage, or measure again.',
-        field: `${input.shaft.path}.efficiency`,
-      });
-    }
   }
 }

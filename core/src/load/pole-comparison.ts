@@ -6,6 +6,7 @@ import { estimatedSlip, synchronousSpeed } from '../motor/typical.ts';
 import { standardFrame } from '../nameplate/frame.ts';
 import type { Brief } from '../stage.ts';
 import type { LoadResult } from './load.ts';
+import { leastSheave } from './sheave.ts';
 import { pullsSideways, sidePullOf } from './transmission.ts';
 
 /** One speed a motor could be bought in for this load; SI. */
@@ -27,6 +28,8 @@ export interface PoleChoice {
   /** Pull of the belt or chain on its shaft with the sheave typed, N, and the bearing that bears it; where one is there. */
   readonly sidePull: number | undefined;
   readonly bearing: string;
+  /** Least pitch diameter of a V-belt sheave, m; undefined without a V-belt, or where none is named. */
+  readonly leastSheave: number | undefined;
   readonly chosen: boolean;
   readonly advice: string;
 }
@@ -73,6 +76,7 @@ export function comparePoles(
       speedError: speed / ratio.value / drivenSpeed.value - 1,
       cost: price !== undefined && reference ? price / reference : undefined,
       sidePull: pulls && sheave ? sidePullOf(first, motorPower.value / speed, sheave.value) : undefined,
+      leastSheave: first === 'V-belt' ? leastSheave(power, count, school)?.value : undefined,
       bearing: pulls ? (power >= practice.rollerBearingPower.value ? 'roller' : 'ball') : '',
       chosen: count === poles?.value,
     };

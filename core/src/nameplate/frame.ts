@@ -1,9 +1,7 @@
-import type { School } from '../quantity/units.ts';
+import { INCH, type School } from '../quantity/units.ts';
 import { frameSuffixes, iecDimensions, iecFrames, nemaFramesEnclosed, nemaFramesOpen } from '../tables/index.ts';
 import { standardHorsepower } from '../motor/standard-power.ts';
 import { quantity, wording, type Value } from '../value.ts';
-
-const INCH = 0.0254;
 
 export interface Frame {
   readonly shaftHeight: Value;

@@ -1,4 +1,4 @@
-import type { School } from '../quantity/units.ts';
+import { INCH, type School } from '../quantity/units.ts';
 import { iecDimensions, nemaDimensions } from '../tables/index.ts';
 import type { Table } from '../tables/table.ts';
 import type { Frame } from './frame.ts';
@@ -23,7 +23,6 @@ export interface Outline {
   readonly notes: readonly string[];
 }
 
-const INCH = 0.0254;
 const MM = 0.001;
 
 const nemaKeys = (number: string, suffix: string): string[] => {

@@ -60,7 +60,8 @@ const POUND = 0.453_592_37;
 const POUND_FORCE = 4.448_221_615_260_5;
 const KILOGRAM_FORCE = 9.806_65;
 const FOOT = 0.3048;
-const INCH = 0.0254;
+/** m */
+export const INCH = 0.0254;
 const HOUR = 3600;
 const YEAR = 365 * 24 * HOUR;
 const TURN_PER_MINUTE = (2 * Math.PI) / 60;

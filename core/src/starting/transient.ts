@@ -46,7 +46,7 @@ export function transientOf(start: StartSetting, method: Method, duration: numbe
   const feed = start.feeds[method];
   if (feed.kind !== 'direct' && feed.kind !== 'star-delta') return undefined;
   const { circuit, turning, source } = start;
-  const total = source ? add(source.internal, source.feeder) : complex(0);
+  const total = source ? add(source.firstInternal ?? source.internal, source.feeder) : complex(0);
   return {
     circuit,
     speeds: turning.speeds,

@@ -7,8 +7,10 @@ import { PRACTICE, quantity, type Value } from '../value.ts';
 export interface Source {
   /** Line-to-line at the source before anything runs, V. */
   readonly voltage: number;
-  /** Network and transformer, fault level, or generator. */
+  /** Network and transformer, fault level, or generator by its transient reactance. */
   readonly internal: Complex;
+  /** Of a generator in the first cycles, by its subtransient reactance; otherwise the same as ever. */
+  readonly firstInternal?: Complex | undefined;
   readonly feeder: Complex;
   /** Other load on the bus as an impedance; undefined where there is none. */
   readonly other: Complex | undefined;
@@ -22,6 +24,9 @@ const usualRatio: Readonly<Record<'transformer' | 'fault level' | 'generator', n
   'fault level': 6,
   generator: 20,
 };
+
+/** X″d over X′d of a generator where it is not typed. Common practice, no published source. */
+const USUAL_SUBTRANSIENT = 0.65;
 
 /** Resistance at 75 °C and reactance of an insulated cable of a metric size, Ω/m. */
 function metricCable(area: number, aluminium: boolean): Complex {
@@ -56,13 +61,22 @@ function feederImpedance({ job, given }: Brief, frequency: number): Complex | un
 export function sourceOf(brief: Brief, voltage: number, frequency: number): Source | undefined {
   const { job, given } = brief;
   const { school } = job;
-  const { sourcePower, sourceImpedance, reactanceRatio, networkPower, faultCurrent, otherLoad, otherPowerFactor } =
-    given.supply;
+  const {
+    sourcePower,
+    sourceImpedance,
+    subtransientReactance,
+    reactanceRatio,
+    networkPower,
+    faultCurrent,
+    otherLoad,
+    otherPowerFactor,
+  } = given.supply;
   const { source } = job.supply;
   const ratio = reactanceRatio?.value ?? usualRatio[source];
   const split = (size: number): Complex => complex(size / Math.hypot(1, ratio), (size * ratio) / Math.hypot(1, ratio));
 
   let internal: Complex;
+  let firstInternal: Complex | undefined;
   let internalValue: Value;
   if (source === 'fault level') {
     if (!faultCurrent) return undefined;
@@ -78,6 +92,12 @@ export function sourceOf(brief: Brief, voltage: number, frequency: number): Sour
     const behind =
       networkPower && source === 'transformer' ? complex(0, voltage ** 2 / networkPower.value) : complex(0);
     internal = add(own, behind);
+    if (source === 'generator') {
+      const share = subtransientReactance
+        ? Math.min(1, subtransientReactance.value / sourceImpedance.value)
+        : USUAL_SUBTRANSIENT;
+      firstInternal = multiply(own, complex(share));
+    }
     internalValue = quantity(magnitude(internal), 'resistance', school, {
       formula: 'Z = z\\,\\dfrac{V^2}{S} + \\dfrac{V^2}{S_{net}}',
       from: { z: sourceImpedance, S: sourcePower, 'S_{net}': networkPower },
@@ -93,6 +113,7 @@ export function sourceOf(brief: Brief, voltage: number, frequency: number): Sour
   return {
     voltage,
     internal,
+    firstInternal,
     feeder: feeder ?? complex(0),
     other,
     internalValue,

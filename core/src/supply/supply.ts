@@ -7,7 +7,7 @@ import { terminalImpedance } from '../motor/circuit.ts';
 import { fitMotor, fitTargets } from '../motor/fit-motor.ts';
 import type { Motor } from '../motor/typical.ts';
 import { referenceMotor } from '../motor/reference.ts';
-import { magnitude } from '../complex.ts';
+import { magnitude, type Complex } from '../complex.ts';
 import { dipOf, sourceOf, type Source } from './source.ts';
 import { flickerOf } from './flicker.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
@@ -27,6 +27,8 @@ export interface SupplyValues {
   /** Dip of a direct start of the motor, at the bus and at its terminals. */
   readonly directBusDip?: Value;
   readonly directTerminalDip?: Value;
+  /** On a generator, at the bus in the first instant, before its field has yielded. */
+  readonly directFirstDip?: Value;
   readonly directFlicker?: Value;
   /** Mean price of energy over the tariff’s time bands. */
   readonly energyPrice?: Value;
@@ -73,6 +75,17 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
       source: 'definition',
       note: 'At the bus, before the feeder.',
     });
+  const { subtransientReactance: first, sourceImpedance: transient } = given.supply;
+  if (job.supply.source === 'generator' && first && transient && first.value > transient.value) {
+    flag({
+      code: 'supply.reactances-swapped',
+      severity: 'caution',
+      message: `X″d of ${first.text} is above X′d of ${transient.text}; in every generator it is below.`,
+      basis: 'Synchronous machine: the damper currents of the first cycles lower its reactance',
+      clear: 'Read both on the generator’s data sheet again; they may be swapped.',
+      field: 'supply.subtransientReactance',
+    });
+  }
   const direct = directStart();
   const energyPrice = meanPrice();
 
@@ -125,16 +138,20 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   return { values, findings, missing, summary, source };
 
   /** What a direct start of the motor would do to this supply; which start is used is decided later. */
-  function directStart(): Pick<SupplyValues, 'directBusDip' | 'directTerminalDip' | 'directFlicker'> {
+  function directStart(): Pick<
+    SupplyValues,
+    'directBusDip' | 'directTerminalDip' | 'directFirstDip' | 'directFlicker'
+  > {
     const motor = motorVoltage && referenceMotor(job, nameplate, load, motorVoltage.value);
     if (!source || !motor) return {};
     const powerFactor = standstillPowerFactor(motor);
-    const dip = dipOf(source, {
+    const start = {
       voltage: motor.voltage,
       current: motor.lockedRotorCurrent,
       powerFactor: powerFactor.value,
       limited: false,
-    });
+    };
+    const dip = dipOf(source, start);
     const how = {
       origin: 'estimated' as const,
       from: {
@@ -147,12 +164,20 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
       note: `Direct start of ${motor.label}.`,
     };
     const directBusDip = quantity(dip.bus, 'fraction', school, { ...how, formula: '1 - |V_{bus}| / |V_{before}|' });
+    const firstDip = (internal: Complex): Value =>
+      quantity(dipOf({ ...source, internal }, start).bus, 'fraction', school, {
+        ...how,
+        from: { ...how.from, "X''_d": given.supply.subtransientReactance, "X'_d": given.supply.sourceImpedance },
+        formula: '1 - |V_{bus}| / |V_{before}|',
+        note: `${how.note} By X″d${given.supply.subtransientReactance ? '' : `, taken as 0.65 X′d (${PRACTICE})`}; within some cycles the dip grows to that by X′d, until the regulator lifts the voltage again.`,
+      });
     return {
       directBusDip,
       directTerminalDip: quantity(dip.terminals, 'fraction', school, {
         ...how,
         formula: '1 - |V_{motor}| / |V_{before}|',
       }),
+      ...(source.firstInternal ? { directFirstDip: firstDip(source.firstInternal) } : {}),
       ...flickerValue(directBusDip),
     };
   }

@@ -39,6 +39,7 @@ import conductorImpedanceFile from './data/nec-ch9-table-9.json' with { type: 'j
 import nema250File from './data/nema-250-enclosures.json' with { type: 'json' };
 import tripClassesFile from './data/iec-60947-4-1-trip-classes.json' with { type: 'json' };
 import stallTimeFile from './data/mg1-momentary-load-and-stall.json' with { type: 'json' };
+import sheavesFile from './data/mg1-14-1-sheaves.json' with { type: 'json' };
 import loadInertiaFile from './data/mg1-12-7-load-inertia.json' with { type: 'json' };
 import { openTable } from './table.ts';
 
@@ -82,4 +83,5 @@ export const conductorImpedance = openTable(conductorImpedanceFile);
 export const nema250 = openTable(nema250File);
 export const tripClasses = openTable(tripClassesFile);
 export const stallTime = openTable(stallTimeFile);
+export const sheaves = openTable(sheavesFile);
 export const loadInertia = openTable(loadInertiaFile);

@@ -29,6 +29,7 @@
   });
   const head = 'px-3 py-1.5 font-normal';
   const pulled = $derived(details.poles.some((choice) => choice.bearing !== ''));
+  const sheaved = $derived(details.poles.some((choice) => choice.leastSheave !== undefined));
 </script>
 
 {#if way === 'curve'}<CurvePanel {store} {hydrated} />{/if}
@@ -78,6 +79,7 @@
         <th scope="col" class={`${head} text-right`}>Ratio needed</th>
         <th scope="col" class={`${head} text-right`}>Speed off</th>
         {#if pulled}<th scope="col" class={`${head} text-right`}>Pull, bearing</th>{/if}
+        {#if sheaved}<th scope="col" class={`${head} text-right`}>Least sheave</th>{/if}
         <th scope="col" class={`${head} text-right`}>Cost</th>
         <th scope="col" class={head}>Advice</th>
       </tr>
@@ -102,6 +104,9 @@
               >{choice.sidePull === undefined
                 ? ''
                 : `${formatQuantity(choice.sidePull, 'force', school)}, `}{choice.bearing}</td
+            >{/if}
+          {#if sheaved}<td class="px-3 text-right whitespace-nowrap"
+              >{choice.leastSheave === undefined ? '–' : formatQuantity(choice.leastSheave, 'length', school)}</td
             >{/if}
           <td class="px-3 text-right whitespace-nowrap"
             >{choice.cost === undefined ? '–' : `× ${choice.cost.toFixed(2)}`}</td

@@ -80,6 +80,7 @@ const feederOptions: readonly Option[] = feederSizes.map((size) => ({
   name: size.endsWith('mm²') ? size : Number(size) >= 250 ? `${size} kcmil` : `${size} AWG`,
 }));
 const listed = (job: Job): boolean => job.load.stages.length > 0;
+const ofGenerator = ({ supply }: Job): boolean => supply.source === 'generator';
 const belted = ({ load }: Job): boolean => load.stages.length > 0 && load.stages[0]?.kind !== 'coupling';
 
 /** The rules of thumb a stage uses, as fields; empty means the site's or the usual value. */
@@ -339,10 +340,9 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
       ]),
       select('supply.source', 'Source', named('transformer', 'fault level', 'generator')),
       when(text('supply.sourcePower', 'Its size', '750 kVA'), (job) => job.supply.source !== 'fault level'),
-      when(
-        text('supply.sourceImpedance', 'Impedance (%Z, X′d)', '5.75 %'),
-        (job) => job.supply.source !== 'fault level',
-      ),
+      when(text('supply.sourceImpedance', 'Impedance, %Z', '5.75 %'), (job) => job.supply.source === 'transformer'),
+      when(text('supply.sourceImpedance', 'Transient reactance X′d', '20 %'), ofGenerator),
+      when(text('supply.subtransientReactance', 'First-instant reactance X″d', '12 %'), ofGenerator),
       when(text('supply.faultCurrent', 'Fault current', '18 kA'), (job) => job.supply.source === 'fault level'),
       text('supply.phaseVoltages', 'Three line voltages', '478/462/481 V'),
       ...grouped(
