@@ -19,7 +19,7 @@
     const speed = store.solution.values['load.motorSpeed']?.value;
     return typeof torque === 'number' && typeof speed === 'number' ? { torque, speed } : undefined;
   });
-  const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits)} %`;
+  const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits).replace('-', '−')} %`;
   /** Eleven points of the curve for the table behind the chart. */
   const sampled = $derived.by(() => {
     const curve = details.loadCurve;
@@ -76,19 +76,19 @@
         <th scope="col" class={`${head} text-right`}>Rated torque</th>
         <th scope="col" class={head}>Frame</th>
         <th scope="col" class={`${head} text-right`}>Efficiency</th>
-        <th scope="col" class={`${head} text-right`}>Ratio needed</th>
-        <th scope="col" class={`${head} text-right`}>Speed off</th>
-        {#if pulled}<th scope="col" class={`${head} text-right`}>Pull, bearing</th>{/if}
-        {#if sheaved}<th scope="col" class={`${head} text-right`}>Least sheave</th>{/if}
+        <th scope="col" class={`${head} text-right`}>Ratio needed, speed off</th>
+        {#if pulled}<th scope="col" class={`${head} text-right`}>Pull, bearing{sheaved ? ', least sheave' : ''}</th
+          >{/if}
         <th scope="col" class={`${head} text-right`}>Cost</th>
-        <th scope="col" class={head}>Advice</th>
       </tr>
     </thead>
     <tbody>
       {#each details.poles as choice (choice.poles)}
         <tr class={`border-t ${choice.chosen ? 'bg-wash' : ''}`} data-poles={choice.poles}>
-          <th scope="row" class="px-3 py-2 text-left font-semibold whitespace-nowrap"
-            >{choice.poles}{#if choice.chosen}<span class="font-normal text-sea">&nbsp;· taken</span>{/if}</th
+          <th scope="row" class="px-3 py-2 text-left font-semibold"
+            >{choice.poles}{#if choice.chosen}<span class="font-normal text-sea">&nbsp;· taken</span>{/if}<span
+              class="block text-xs font-normal text-quiet">{choice.advice}</span
+            ></th
           >
           <td class="px-3 text-right whitespace-nowrap">{formatQuantity(choice.speed, 'speed', school)}</td>
           <td class="px-3 text-right whitespace-nowrap">{formatQuantity(choice.torque, 'torque', school)}</td>
@@ -96,22 +96,24 @@
           <td class="px-3 text-right whitespace-nowrap"
             >{choice.efficiency === undefined ? '–' : percent(choice.efficiency, 1)}</td
           >
-          <td class="px-3 text-right">{choice.ratioNeeded.toFixed(2)}</td>
           <td class="px-3 text-right whitespace-nowrap"
-            >{choice.speedError > 0 ? '+' : ''}{percent(choice.speedError, 1)}</td
+            >{choice.ratioNeeded.toFixed(2)}<span class="block text-xs text-quiet"
+              >{choice.speedError > 0 ? '+' : ''}{percent(choice.speedError, 1)}</span
+            ></td
           >
           {#if pulled}<td class="px-3 text-right whitespace-nowrap"
               >{choice.sidePull === undefined
                 ? ''
-                : `${formatQuantity(choice.sidePull, 'force', school)}, `}{choice.bearing}</td
-            >{/if}
-          {#if sheaved}<td class="px-3 text-right whitespace-nowrap"
-              >{choice.leastSheave === undefined ? '–' : formatQuantity(choice.leastSheave, 'length', school)}</td
+                : `${formatQuantity(choice.sidePull, 'force', school)}, `}{choice.bearing}{#if sheaved}<span
+                  class="block text-xs text-quiet"
+                  >{choice.leastSheave === undefined
+                    ? 'no sheave named'
+                    : `≥ ${formatQuantity(choice.leastSheave, 'length', school)}`}</span
+                >{/if}</td
             >{/if}
           <td class="px-3 text-right whitespace-nowrap"
             >{choice.cost === undefined ? '–' : `× ${choice.cost.toFixed(2)}`}</td
           >
-          <td class="min-w-32 px-3">{choice.advice}</td>
         </tr>
       {/each}
     </tbody>

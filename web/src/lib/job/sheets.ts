@@ -353,7 +353,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         text('supply.feederRuns', 'Cables a phase', '1'),
         text('supply.otherLoad', 'Other load on the bus', '320 kVA'),
         text('supply.otherPowerFactor', 'Its power factor', '0.85'),
-        text('supply.reactanceRatio', 'X/R of the source', '5'),
+        text('supply.reactanceRatio', 'X/R of the source', '5; generators 20'),
         when(text('supply.networkPower', 'Network behind', '250 MVA'), (job) => job.supply.source === 'transformer'),
       ),
       ...grouped(
