@@ -24,7 +24,8 @@ import { missingSchema, type AnyValue, type Brief, type Missing } from './stage.
 import { stageNames, type StageName } from './stage-names.ts';
 import { referenceMotor } from './motor/reference.ts';
 import type { Method } from './starting/feeds.ts';
-import { methodOnReference, startingOn, type Comparison, type StartingResult } from './starting/starting.ts';
+import type { Comparison } from './starting/comparison.ts';
+import { methodOnReference, startingOn, type StartingResult } from './starting/starting.ts';
 import { supply } from './supply/supply.ts';
 import { powerTrain, trainBlockSchema, type TrainBlock } from './train.ts';
 import { valueSchema } from './value.ts';

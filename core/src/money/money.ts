@@ -3,6 +3,7 @@ import { buildStarter } from '../pick/build-starter.ts';
 import type { PickResult } from '../pick/pick.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import type { ProfilePoint, ProfileResult } from '../profile/profile.ts';
+import { DRIVE_INPUT } from '../starting/feeds.ts';
 import type { StartingResult } from '../starting/starting.ts';
 import { formatNumber } from '../quantity/format.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
@@ -19,9 +20,6 @@ export interface MoneyValues {
   /** s */
   readonly payback?: Value;
 }
-
-/** Displacement power factor of a drive’s input with a choke. Common practice, no published source. */
-const DRIVE_POWER_FACTOR = 0.95;
 
 export type MoneyResult = StageResult<MoneyValues>;
 
@@ -52,7 +50,7 @@ export function money(
       source: 'definition',
     });
   const demandThrottled = demandOf((point) => point.throttled, pick.motor?.powerFactor ?? 0.85);
-  const demandSpeedControlled = demandOf((point) => point.speedControlled, DRIVE_POWER_FACTOR);
+  const demandSpeedControlled = demandOf((point) => point.speedControlled, DRIVE_INPUT.powerFactor);
   const yearlyCostThrottled = cost(energyThrottled, demandThrottled);
   const yearlyCostSpeedControlled = cost(energySpeedControlled, demandSpeedControlled);
   const yearlySaving = quantity(yearlyCostThrottled.value - yearlyCostSpeedControlled.value, 'money', school, {

@@ -4,7 +4,8 @@ import { emptyJob, issuesOf, type Issue } from '../job.ts';
 import { emptyCatalogue } from '../catalogue.ts';
 import { readPlate } from '../nameplate/read/read-plate.ts';
 import { solve } from '../solve.ts';
-import { runUp, type Feed, type RunUp } from '../starting/run-up.ts';
+import type { Feed } from '../starting/feeds.ts';
+import { runUp, type RunUp } from '../starting/run-up.ts';
 import { transientRun, type TransientRun } from '../starting/transient.ts';
 import {
   circuitShape,

@@ -1,6 +1,40 @@
 import type { Brief } from '../stage.ts';
 import type { Practice } from '../practice.ts';
-import type { Feed } from './run-up.ts';
+
+/** How the motor is fed while it starts. Times in s from switching on, voltages and currents as multiples of rated. */
+export type Feed =
+  | { readonly kind: 'direct' }
+  | {
+      readonly kind: 'star-delta';
+      /** Speed share of synchronous speed at which it changes over, or the time, whichever comes first. */
+      readonly changeSpeed: number;
+      readonly changeTime: number;
+      /** Time without supply between star and delta; 0 with a closed transition. */
+      readonly gap: number;
+    }
+  | {
+      readonly kind: 'autotransformer';
+      readonly tap: number;
+      readonly changeSpeed: number;
+      readonly changeTime: number;
+    }
+  | {
+      readonly kind: 'soft starter';
+      readonly mode: 'voltage ramp' | 'torque ramp' | 'current limit';
+      readonly startVoltage: number;
+      readonly ramp: number;
+      readonly currentLimit: number;
+      readonly kickVoltage: number;
+      readonly kickTime: number;
+    }
+  | {
+      readonly kind: 'drive';
+      readonly ramp: number;
+      /** Of rated motor current. */
+      readonly currentLimit: number;
+      /** Torque it can hold at standstill, of rated, by boost. */
+      readonly boost: number;
+    };
 
 export type Method = 'direct' | 'star-delta' | 'autotransformer' | 'soft starter' | 'drive';
 
@@ -53,3 +87,20 @@ export const USUAL = {
   driveCurrentLimit: 1.5,
   driveBoost: 1.5,
 } as const;
+
+/** Displacement power factor of a drive’s input with a choke, and what it keeps of the power. Common practice, no published source. */
+export const DRIVE_INPUT = { powerFactor: 0.95, efficiency: 0.97 } as const;
+
+/** Times at which a feed switches or its ramp ends, s. */
+export function feedEvents(feed: Feed): number[] {
+  if (feed.kind === 'star-delta' || feed.kind === 'autotransformer') return [feed.changeTime];
+  if (feed.kind === 'soft starter') return [feed.kickTime, feed.ramp, feed.kickTime + feed.ramp];
+  if (feed.kind === 'drive') return [feed.ramp];
+  return [];
+}
+
+/** Whether the feed will still give more later on. */
+export function rising(feed: Feed, time: number, changedAt: number | undefined): boolean {
+  if (changedAt === undefined) return true;
+  return feed.kind === 'soft starter' && time < feed.kickTime + feed.ramp;
+}

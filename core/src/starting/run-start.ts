@@ -2,8 +2,9 @@ import type { Circuit } from '../motor/circuit.ts';
 import { terminalImpedance } from '../motor/circuit.ts';
 import type { Motor } from '../motor/typical.ts';
 import type { Source } from '../supply/source.ts';
-import type { Method } from './feeds.ts';
-import { runUp, type Feed, type RunUp, type Turning } from './run-up.ts';
+import type { Turning } from './fed-motor.ts';
+import type { Feed, Method } from './feeds.ts';
+import { runUp, type RunUp } from './run-up.ts';
 import { classTimes, leastClass, tripUse, type TripClass } from './trip-curve.ts';
 
 /** Everything a start depends on; SI. Plain data, so that it can be sent to a worker. */

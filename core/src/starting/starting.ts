@@ -5,20 +5,20 @@ import type { Fit } from '../motor/fit-circuit.ts';
 import { fitMotor, fitTargets, type Machine } from '../motor/fit-motor.ts';
 import { referenceMotor } from '../motor/reference.ts';
 import { usualRotorInertia } from '../motor/rotor-inertia.ts';
-import { horsepowerOf } from '../motor/standard-power.ts';
 import type { Motor } from '../motor/typical.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { ProfileResult } from '../profile/profile.ts';
-import { formatNumber, formatQuantity } from '../quantity/format.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
-import { flickerOf, LONG_TERM_LIMIT, SHORT_TERM_LIMIT } from '../supply/flicker.ts';
 import type { SupplyResult } from '../supply/supply.ts';
-import { loadInertia, stallTime as stallTimes } from '../tables/index.ts';
+import { stallTime as stallTimes } from '../tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
+import { checkChoice, checkKnown } from './starting-checks.ts';
+import { compareStart, type Comparison, type Limits } from './comparison.ts';
+import { startsAllowed } from './starts-per-hour.ts';
 import { startsOf, type Start, type StartSetting } from './run-start.ts';
 import { feedsOf, methods, USUAL, type Method } from './feeds.ts';
-import { runDown, settledMargin, type Trace } from './run-up.ts';
-import type { TripClass } from './trip-curve.ts';
+import { runDown } from './run-down.ts';
+import { settledMargin } from './run-up.ts';
 
 export interface StartingValues {
   readonly method?: Value<string>;
@@ -39,40 +39,6 @@ export interface StartingValues {
   /** To rest with the supply cut off, and by a soft stop; where a sudden stop matters. */
   readonly coastTime?: Value;
   readonly softStopTime?: Value;
-}
-
-/** One way to start, against every limit that is known. */
-export interface Comparison {
-  readonly method: Method;
-  /** Line current while starting at rated voltage, A. */
-  readonly current: number;
-  /** Torque at standstill as a multiple of rated torque, on this supply. */
-  readonly torque: number;
-  /** Share of the bus voltage lost, where the source is known. */
-  readonly dip: number | undefined;
-  readonly passes: boolean;
-  /** Why it fails, empty where it passes, and what would have to change for each. */
-  readonly failures: readonly string[];
-  readonly remedies: readonly string[];
-  /** Setting that was needed, where one was looked for. */
-  readonly needs: string;
-  readonly time: number | undefined;
-  readonly rotorUse: number;
-  readonly tripUse: number;
-  readonly relayClass: TripClass;
-  readonly text: {
-    readonly current: string;
-    readonly torque: string;
-    readonly dip: string;
-    readonly terminalDip: string;
-    readonly time: string;
-    readonly margin: string;
-    readonly heat: string;
-    readonly tripClass: string;
-    readonly changeover: string;
-  };
-  /** How it goes, for charts; left out of stored results. */
-  readonly trace?: Trace;
 }
 
 export interface StartingResult extends StageResult<StartingValues> {
@@ -176,8 +142,7 @@ export function startingOn(
   });
   const stall = stallTime();
   const setting = startSetting(motor, machine);
-  const dipLimit =
-    given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
+  const limits: Limits = { brief, motor, nameplate, supply, stall };
   let softLimit = given.starting.currentLimit?.value ?? practice.softStartCurrent.value;
   const starts = startsOf(setting, LIVE_STEPS);
   let soft: Start | undefined;
@@ -192,9 +157,10 @@ export function startingOn(
     given.starting.softStop ??
     quantity(USUAL.softStop, 'duration', school, { origin: 'estimated', source: PRACTICE, note: 'Usual stop ramp.' });
   const stopping = stoppingTimes();
-  checkChoice();
-  checkKnown();
+  checkChoice({ method, comparisons, start, speedControlled: needsSpeedControl(), softStop, stopping }, brief, flag);
+  checkKnown(brief, load, supply, flag);
 
+  const startsPerHour = chosen && startsAllowed(motor, machineInertia, school, flag);
   const note = `Holds for ${motor.label}.`;
   const simulated = {
     origin: 'estimated' as const,
@@ -254,7 +220,7 @@ export function startingOn(
           totalInertia,
           stallTime: stall,
           ...stopping,
-          ...startsAllowed(motor),
+          ...(startsPerHour ? { startsPerHour } : {}),
         }
       : { totalInertia, stallTime: stall };
   const summary = chosen
@@ -343,7 +309,7 @@ export function startingOn(
   }
 
   function comparisonOf(each: Method): Comparison {
-    const known = compared.get(each) ?? compare(startOf(each));
+    const known = compared.get(each) ?? compareStart(startOf(each), limits, softLimit);
     compared.set(each, known);
     return known;
   }
@@ -386,139 +352,6 @@ export function startingOn(
     return profile.flowVaries && savingShare !== undefined && savingShare.value >= practice.driveSavingShare.value;
   }
 
-  function compare(each: Start): Comparison {
-    const { run } = each;
-    const failures: string[] = [];
-    const remedies: string[] = [];
-    const fail = (failure: string, remedy: string): void => {
-      failures.push(failure);
-      remedies.push(remedy);
-    };
-    const { startCurrentLimit, startPowerLimit, directPowerLimit, startsPerHour } = given.supply;
-    const percent = (share: number): string => `${formatNumber(Math.abs(share) < 5e-4 ? 0 : share * 100, 2)} %`;
-    const known = supply.source !== undefined;
-    const current = each.standstillCurrent;
-    const apparent = Math.sqrt(3) * (motor?.voltage ?? 0) * current;
-    const rpm = (speed: number): string => formatQuantity(speed, 'speed', school);
-    const power = motor?.power ?? 0;
-
-    if (job.supply.phases === '1' && each.method !== 'drive')
-      fail('a single-phase supply starts no three-phase motor', 'three phases, or a drive');
-    if (each.method === 'star-delta' && (job.starting.leads === '3' || job.starting.leads === '9'))
-      fail(
-        `needs six leads and a delta made for the line voltage; this motor has ${job.starting.leads}`,
-        'a motor with six or twelve leads',
-      );
-    if (each.method === 'star-delta' && motor?.kind === 'plate' && nameplate.values.starDelta?.value === 'not possible')
-      fail(
-        nameplate.values.starDelta.working.note ?? 'the winding is not made for it',
-        'a delta winding for the line voltage with six leads',
-      );
-    if (startCurrentLimit && current > startCurrentLimit.value)
-      fail(
-        `${formatQuantity(current, 'current', school)} is above the limit of ${startCurrentLimit.text}`,
-        `a limit of ${formatQuantity(current, 'current', school)}`,
-      );
-    if (startPowerLimit && apparent > startPowerLimit.value)
-      fail(
-        `${formatQuantity(apparent, 'apparentPower', school)} is above the limit of ${startPowerLimit.text}`,
-        `a limit of ${formatQuantity(apparent, 'apparentPower', school)}`,
-      );
-    if (each.method === 'direct' && directPowerLimit && power > directPowerLimit.value * 1.001)
-      fail(`motors above ${directPowerLimit.text} may not start direct here`, 'leave of the utility');
-    if (known && run.busDip > dipLimit.value)
-      fail(
-        `dips the bus ${percent(run.busDip)}, limit ${dipLimit.text}`,
-        `a source of about ${formatQuantity(apparent * (1 / dipLimit.value - 1), 'apparentPower', school)} short-circuit power`,
-      );
-    if (known && each.method === 'direct' && run.terminalDip > practice.terminalDip.value)
-      fail(
-        `dips the motor’s terminals ${percent(run.terminalDip)}, limit ${practice.terminalDip.text}`,
-        'a larger feeder or a stronger source',
-      );
-    if (known && startsPerHour) {
-      const { shortTerm, longTerm } = flickerOf(run.busDip, startsPerHour.value);
-      if (shortTerm > SHORT_TERM_LIMIT || longTerm > LONG_TERM_LIMIT)
-        fail(
-          `flicker of ${startsPerHour.text} starts an hour: ${formatNumber(shortTerm, 2)} and ${formatNumber(longTerm, 2)}, limits 1 and 0.65`,
-          'fewer starts an hour',
-        );
-    }
-    if (!run.reached)
-      fail(
-        run.finalSpeed < 1
-          ? `its torque does not break the load away (${percent(each.standstillTorque)} of rated at standstill)`
-          : `sticks at ${rpm(run.finalSpeed)}: no torque is left over the load`,
-        'an unloaded start or a motor with more torque',
-      );
-    else {
-      const unmoved = run.changeover !== undefined && run.changeover.speed < 1 ? run.changeover : undefined;
-      if (unmoved)
-        fail(
-          `does not break the load away before the change-over, which is then a direct start of ${formatQuantity(unmoved.current, 'current', school)}`,
-          'an unloaded start or a motor with more torque',
-        );
-      else if (run.leastMargin < practice.torqueMargin.value)
-        fail(
-          `only ${percent(Math.max(0, run.leastMargin))} torque is left over the load at ${rpm(run.leastMarginSpeed)}, ${practice.torqueMargin.text} wanted`,
-          'less load while starting',
-        );
-      const limit = given.starting.startTimeLimit;
-      if (limit && run.time > limit.value)
-        fail(
-          `takes ${formatQuantity(run.time, 'duration', school)}, must be up in ${limit.text}`,
-          'less inertia or more torque',
-        );
-      const heat = Math.max(each.rotorUse, each.statorUse);
-      if (heat > practice.heatUse.value)
-        fail(
-          `heats the ${each.rotorUse >= each.statorUse ? 'rotor' : 'winding'} to ${percent(heat)} of what it bears, ${practice.heatUse.text} allowed`,
-          `a motor that bears ${formatQuantity((stall.value * heat) / practice.heatUse.value, 'duration', school)} standing`,
-        );
-      if (each.tripUse >= 1 && each.method !== 'drive')
-        fail(
-          `trips a class ${each.relayClass} relay`,
-          each.leastClass ? `a class ${each.leastClass} relay` : 'a shorter start; no class holds',
-        );
-      if (
-        !unmoved &&
-        each.method === 'star-delta' &&
-        run.changeover &&
-        run.changeover.speed < 0.8 * setting.motor.speed
-      )
-        fail(
-          `changes over at ${rpm(run.changeover.speed)}: the spike of ${formatQuantity(run.changeover.current, 'current', school)} is nearly a direct start`,
-          'a load light enough for star to bring past 80 % speed',
-        );
-    }
-    return {
-      method: each.method,
-      current,
-      torque: each.standstillTorque,
-      dip: known ? run.busDip : undefined,
-      passes: failures.length === 0,
-      failures,
-      remedies,
-      needs: each.method === 'soft starter' ? `limit ${formatNumber(softLimit, 2)} × rated` : '',
-      time: run.reached ? run.time : undefined,
-      rotorUse: each.rotorUse,
-      tripUse: each.tripUse,
-      relayClass: each.relayClass,
-      text: {
-        current: formatQuantity(current, 'current', school),
-        torque: percent(each.standstillTorque),
-        dip: known ? percent(run.busDip) : '–',
-        terminalDip: known ? percent(run.terminalDip) : '–',
-        time: run.reached ? formatQuantity(run.time, 'duration', school) : '–',
-        margin: run.reached ? percent(run.leastMargin) : '–',
-        heat: run.reached ? percent(Math.max(each.rotorUse, each.statorUse)) : '–',
-        tripClass: each.method === 'drive' ? '–' : (each.leastClass ?? 'none'),
-        changeover: run.changeover ? formatQuantity(run.changeover.current, 'current', school) : '–',
-      },
-      trace: run.trace,
-    };
-  }
-
   /** Only where a sudden stop matters: with the supply cut off, and softly. */
   function stoppingTimes(): { coastTime: Value; softStopTime: Value } | undefined {
     if (!job.starting.waterHammer || !motor || (method !== 'soft starter' && method !== 'drive')) return undefined;
@@ -544,136 +377,4 @@ export function startingOn(
       softStopTime: quantity(soft, 'duration', school, how),
     };
   }
-
-  function checkChoice(): void {
-    if (job.starting.method !== 'auto' && chosen && !chosen.passes) {
-      flag({
-        code: 'starting.method-fails',
-        severity: 'stop',
-        message: `Starting by ${chosen.method} does not pass: ${chosen.failures.join('; ')}.`,
-        basis: 'Limits of supply, load, motor and relay; ' + PRACTICE,
-        clear: `It would need ${chosen.remedies.join('; ')}. Or let Pilgrim choose.`,
-        field: 'starting.method',
-      });
-    }
-    const simpler = comparisons.find((each) => each.passes && each.method !== 'drive');
-    if (method === 'drive' && job.starting.speedControl === 'no' && simpler) {
-      flag({
-        code: 'starting.drive-wasted',
-        severity: 'caution',
-        message: `The speed is never varied, so a drive is money wasted: ${simpler.method} passes every limit.`,
-        basis: PRACTICE,
-        clear: 'Let Pilgrim choose the way to start.',
-        field: 'starting.method',
-      });
-    }
-    const at = methods.indexOf(method ?? 'direct');
-    const cheaper = comparisons.slice(0, Math.max(0, at)).filter((each) => !each.passes);
-    // The one that lacks a single thing is worth more than the one that comes next in price.
-    const nearly = cheaper.find((each) => each.remedies.length === 1) ?? cheaper.at(-1);
-    if (job.starting.method === 'auto' && method && nearly && !needsSpeedControl()) {
-      flag({
-        code: 'starting.next-cheaper',
-        severity: 'note',
-        message: `${nearly.method[0]?.toUpperCase()}${nearly.method.slice(1)} would do with ${nearly.remedies.join(' and ')}.`,
-        basis: nearly.failures.join('; '),
-        clear: 'Change that, and the cheaper way passes.',
-        field: 'starting.method',
-      });
-    }
-    if (
-      start &&
-      method !== 'drive' &&
-      (start.relayClass === '20' || start.relayClass === '30' || start.relayClass === '40')
-    ) {
-      flag({
-        code: 'starting.slow-relay',
-        severity: 'caution',
-        message: `The start needs a class ${start.relayClass} relay; a stalled motor is then cut off later too, and must bear it.`,
-        basis: 'IEC 60947-4-1 Table 2; stall time of the motor',
-        clear: 'Confirm with the maker that the motor bears standing that long, or shorten the start.',
-        field: 'starting.tripClass',
-      });
-    }
-    if (method === 'star-delta' && (job.starting.leads === '3' || job.starting.leads === '9')) {
-      flag({
-        code: 'starting.leads',
-        severity: 'stop',
-        message: `Star-delta needs six leads brought out and a delta made for the line voltage; this motor has ${job.starting.leads}.`,
-        basis: 'Winding connection',
-        clear: 'Choose a soft starter, or a motor with six or twelve leads.',
-        field: 'starting.leads',
-      });
-    }
-    if (stopping) {
-      flag({
-        code: 'starting.soft-stop',
-        severity: 'note',
-        message: `Cut off, the machine stops in ${stopping.coastTime.text}; with the voltage lowered over ${softStop.text} in ${stopping.softStopTime.text}.`,
-        basis: 'Run-down of load and inertia; water hammer: ' + PRACTICE,
-        clear:
-          'Let it take at least four travels of the pressure wave through the pipe, and put the stop ramp on the settings sheet.',
-        field: 'starting.softStop',
-      });
-    }
-  }
-
-  function checkKnown(): void {
-    if (!supply.source && !given.supply.startCurrentLimit && !given.supply.startPowerLimit) {
-      flag({
-        code: 'starting.supply-unknown',
-        severity: 'caution',
-        message: 'The supply’s strength is not known, so the voltage dip of the start is not checked.',
-        basis: PRACTICE,
-        clear: 'Type the size and impedance of the transformer or generator, or a limit on the starting current.',
-        field: 'supply.sourcePower',
-      });
-    }
-    if (!load.values.inertia) {
-      flag({
-        code: 'starting.inertia-assumed',
-        severity: 'note',
-        message: `The inertia of the machine is not known; ${practice.assumedInertia.text} times the rotor’s stands in, and time and heat of the start go with it.`,
-        basis: PRACTICE,
-        clear: 'Type the inertia of the machine from its maker.',
-        field: 'load.inertia',
-      });
-    }
-  }
-
-  /** MG 1 12.54: starts from the load inertia table; two in succession cold, one hot, then rest. */
-  function startsAllowed(of: Motor): Pick<StartingValues, 'startsPerHour'> {
-    const row = loadInertia.rows.find((each) => Number(each['hp']) >= horsepowerOf(of.power) * 0.98);
-    const column = `rpm${7200 / of.poles}`;
-    const most = loadInertia.number(row, column);
-    if (most === undefined) return {};
-    const LB_FT2 = 0.042_140_11;
-    const share = machineInertia.value / (most * LB_FT2);
-    // The table’s load heats the motor once hot; lighter ones let it start more often in proportion.
-    const perHour = Math.max(0, Math.min(60, 1 / Math.max(share, 1e-3)));
-    if (share > 1) {
-      flag({
-        code: 'starting.inertia-above-table',
-        severity: 'caution',
-        message: `The machine’s ${machineInertia.text} is ${formatNumber(share, 2)} times what a standard motor of this size must be able to start.`,
-        basis: loadInertia.source,
-        clear: 'Have the maker confirm the start, or choose a larger motor.',
-        field: 'load.inertia',
-      });
-    }
-    return {
-      startsPerHour: quantity(perHour, 'count', school, {
-        origin: 'estimated',
-        formula: 'z = J_{table} / J_m',
-        from: {
-          'J_{table}': quantity(most * LB_FT2, 'inertia', school, { origin: 'recalled', source: loadInertia.source }),
-          J_m: machineInertia,
-        },
-        source: `${loadInertia.source}; in proportion to inertia: ${PRACTICE}`,
-        note: `Two in succession from cold, one hot. ${holdsFor(of)}`,
-      }),
-    };
-  }
 }
-
-const holdsFor = (motor: Motor): string => `Holds for ${motor.label}.`;

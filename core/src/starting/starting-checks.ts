@@ -1,0 +1,126 @@
+import type { LoadResult } from '../load/load.ts';
+import type { Notebook, Brief } from '../stage.ts';
+import type { SupplyResult } from '../supply/supply.ts';
+import { PRACTICE, type Value } from '../value.ts';
+import type { Comparison } from './comparison.ts';
+import { methods, type Method } from './feeds.ts';
+import type { Start } from './run-start.ts';
+
+/** The way to start that was chosen, and what it was chosen from. */
+export interface Choice {
+  readonly method: Method | undefined;
+  readonly comparisons: readonly Comparison[];
+  readonly start: Start | undefined;
+  /** The drive is there to vary the speed, not only to start. */
+  readonly speedControlled: boolean;
+  readonly softStop: Value;
+  readonly stopping: { readonly coastTime: Value; readonly softStopTime: Value } | undefined;
+}
+
+/** What is to be said of the choice: why it fails or wastes, and what would make the next cheaper one do. */
+export function checkChoice(
+  { method, comparisons, start, speedControlled, softStop, stopping }: Choice,
+  { job }: Brief,
+  flag: Notebook['flag'],
+): void {
+  const chosen = comparisons.find((each) => each.method === method);
+  if (job.starting.method !== 'auto' && chosen && !chosen.passes) {
+    flag({
+      code: 'starting.method-fails',
+      severity: 'stop',
+      message: `Starting by ${chosen.method} does not pass: ${chosen.failures.join('; ')}.`,
+      basis: 'Limits of supply, load, motor and relay; ' + PRACTICE,
+      clear: `It would need ${chosen.remedies.join('; ')}. Or let Pilgrim choose.`,
+      field: 'starting.method',
+    });
+  }
+  const simpler = comparisons.find((each) => each.passes && each.method !== 'drive');
+  if (method === 'drive' && job.starting.speedControl === 'no' && simpler) {
+    flag({
+      code: 'starting.drive-wasted',
+      severity: 'caution',
+      message: `The speed is never varied, so a drive is money wasted: ${simpler.method} passes every limit.`,
+      basis: PRACTICE,
+      clear: 'Let Pilgrim choose the way to start.',
+      field: 'starting.method',
+    });
+  }
+  const at = methods.indexOf(method ?? 'direct');
+  const cheaper = comparisons.slice(0, Math.max(0, at)).filter((each) => !each.passes);
+  // The one that lacks a single thing is worth more than the one that comes next in price.
+  const nearly = cheaper.find((each) => each.remedies.length === 1) ?? cheaper.at(-1);
+  if (job.starting.method === 'auto' && method && nearly && !speedControlled) {
+    flag({
+      code: 'starting.next-cheaper',
+      severity: 'note',
+      message: `${nearly.method[0]?.toUpperCase()}${nearly.method.slice(1)} would do with ${nearly.remedies.join(' and ')}.`,
+      basis: nearly.failures.join('; '),
+      clear: 'Change that, and the cheaper way passes.',
+      field: 'starting.method',
+    });
+  }
+  if (
+    start &&
+    method !== 'drive' &&
+    (start.relayClass === '20' || start.relayClass === '30' || start.relayClass === '40')
+  ) {
+    flag({
+      code: 'starting.slow-relay',
+      severity: 'caution',
+      message: `The start needs a class ${start.relayClass} relay; a stalled motor is then cut off later too, and must bear it.`,
+      basis: 'IEC 60947-4-1 Table 2; stall time of the motor',
+      clear: 'Confirm with the maker that the motor bears standing that long, or shorten the start.',
+      field: 'starting.tripClass',
+    });
+  }
+  if (method === 'star-delta' && (job.starting.leads === '3' || job.starting.leads === '9')) {
+    flag({
+      code: 'starting.leads',
+      severity: 'stop',
+      message: `Star-delta needs six leads brought out and a delta made for the line voltage; this motor has ${job.starting.leads}.`,
+      basis: 'Winding connection',
+      clear: 'Choose a soft starter, or a motor with six or twelve leads.',
+      field: 'starting.leads',
+    });
+  }
+  if (stopping) {
+    flag({
+      code: 'starting.soft-stop',
+      severity: 'note',
+      message: `Cut off, the machine stops in ${stopping.coastTime.text}; with the voltage lowered over ${softStop.text} in ${stopping.softStopTime.text}.`,
+      basis: 'Run-down of load and inertia; water hammer: ' + PRACTICE,
+      clear:
+        'Let it take at least four travels of the pressure wave through the pipe, and put the stop ramp on the settings sheet.',
+      field: 'starting.softStop',
+    });
+  }
+}
+
+/** What the comparison had to do without. */
+export function checkKnown(
+  { given, practice }: Brief,
+  load: LoadResult,
+  supply: SupplyResult,
+  flag: Notebook['flag'],
+): void {
+  if (!supply.source && !given.supply.startCurrentLimit && !given.supply.startPowerLimit) {
+    flag({
+      code: 'starting.supply-unknown',
+      severity: 'caution',
+      message: 'The supply’s strength is not known, so the voltage dip of the start is not checked.',
+      basis: PRACTICE,
+      clear: 'Type the size and impedance of the transformer or generator, or a limit on the starting current.',
+      field: 'supply.sourcePower',
+    });
+  }
+  if (!load.values.inertia) {
+    flag({
+      code: 'starting.inertia-assumed',
+      severity: 'note',
+      message: `The inertia of the machine is not known; ${practice.assumedInertia.text} times the rotor’s stands in, and time and heat of the start go with it.`,
+      basis: PRACTICE,
+      clear: 'Type the inertia of the machine from its maker.',
+      field: 'load.inertia',
+    });
+  }
+}
