@@ -189,6 +189,11 @@ const LONG_LIST = 40;
 /** Of the last long list read: a keystroke changes one row of hundreds, and the others need no second look. */
 const lastRows = new Map<string, readonly { readonly cells: Cells; readonly row: Row; readonly flawless: boolean }[]>();
 
+function sameCells(a: Cells, b: Cells, columns: readonly { readonly name: string }[]): boolean {
+  for (const { name } of columns) if (a[name] !== b[name]) return false;
+  return true;
+}
+
 /** Of a long list only what is wrong is reported: hundreds of right cells would cost more than they tell. */
 function readRows(
   { path, specs }: (typeof rowSpecs)[number],
@@ -201,7 +206,7 @@ function readRows(
   const before = long ? lastRows.get(`${school} ${path}`) : undefined;
   const read = typed.map((cells, at) => {
     const last = before?.[at];
-    if (last?.flawless && columns.every(({ name }) => last.cells[name] === cells[name])) return last;
+    if (last?.flawless && sameCells(last.cells, cells, columns)) return last;
     const row: Row = { at };
     let flawless = true;
     for (const { name, spec, known } of columns) {

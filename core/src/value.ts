@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { formatInOtherSystem, formatQuantity, siUnit } from './quantity/format.ts';
+import { showQuantity, siUnit } from './quantity/format.ts';
 import type { Dimension, School } from './quantity/units.ts';
 
 /**
@@ -58,11 +58,11 @@ function working(how: How): Working {
 
 /** An SI number with its working; origin is `derived` unless told otherwise. */
 export function quantity(si: number, dimension: Dimension, school: School, how: How): Value {
-  const other = formatInOtherSystem(si, dimension, school);
+  const { text, other } = showQuantity(si, dimension, school);
   return {
     value: si,
     unit: siUnit(dimension),
-    text: formatQuantity(si, dimension, school),
+    text,
     ...(other === undefined ? {} : { other }),
     origin: how.origin ?? 'derived',
     working: working(how),

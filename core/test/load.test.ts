@@ -2,6 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
+import { readInputs } from '../src/inputs.ts';
 import { shareAtInput } from '../src/load/ways.ts';
 import { inputOnLine } from '../src/motor/part-load.ts';
 import { typicalMotor } from '../src/motor/typical.ts';
@@ -124,6 +125,34 @@ describe('whatever the load', () => {
         expect(Number(values['load.motorPower']?.value) * efficiency).toBeCloseTo(taken, 3);
         expect(Number(values['load.motorPower']?.value)).toBeGreaterThanOrEqual(taken - 1e-6);
       }),
+    );
+  });
+});
+
+describe('a long list', () => {
+  it('edited anywhere, well or badly, reads as if every row were read alone', () => {
+    const cell = fc.oneof(
+      fc.integer({ min: 0, max: 400 }).map((torque) => `${torque} N·m`),
+      fc.constantFrom('', 'heavy', '-5 N·m', '12 V', '40 lb·ft'),
+    );
+    const edits = fc.array(fc.record({ at: fc.nat({ max: 59 }), torque: cell }), { minLength: 1, maxLength: 8 });
+    const read = (duty: readonly { torque: string; time: string }[]) =>
+      readInputs(emptyJob({ school: 'IEC', load: { way: 'duty', duty: [...duty] } }));
+    const seen = ({ rows }: ReturnType<typeof readInputs>) => rows['load.duty'].map(({ torque }) => torque?.value);
+    const wrong = ({ findings }: ReturnType<typeof readInputs>) => findings.map(({ field }) => field);
+    fc.assert(
+      fc.property(edits, (all) => {
+        const duty = Array.from({ length: 60 }, (_, at) => ({ torque: `${100 + at} N·m`, time: '5 s' }));
+        for (const { at, torque } of all) {
+          duty[at] = { torque, time: '5 s' };
+          const alone = duty.map((row) => read([row]));
+          expect(seen(read(duty))).toEqual(alone.flatMap(seen));
+          expect(wrong(read(duty))).toEqual(
+            alone.flatMap((each, row) => (wrong(each).length > 0 ? [`load.duty.${row}.torque`] : [])),
+          );
+        }
+      }),
+      { numRuns: 20 },
     );
   });
 });

@@ -3,13 +3,14 @@ import fc from 'fast-check';
 import { Solver } from 'odex';
 import { describe, expect, it } from 'vitest';
 import { demoCatalogue } from '../../db/demo/catalogue.ts';
+import { demoSites } from '../../db/demo/jobs.ts';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
 import { interpolate } from '../src/load/torque-curve.ts';
 import { circuitState, curveExtremes, steadyPoint, torqueAt, type Circuit } from '../src/motor/circuit.ts';
 import { fitCircuit, type FitTargets } from '../src/motor/fit-circuit.ts';
 import { bestFlux, partLoads, pointAtPower, runningPoint } from '../src/motor/operating.ts';
 import { synchronousSpeed } from '../src/motor/typical.ts';
-import { runStart, type StartSetting } from '../src/starting/run-start.ts';
+import { runStart, startsOf, type StartSetting } from '../src/starting/run-start.ts';
 import type { Feed } from '../src/starting/feeds.ts';
 import { runDown } from '../src/starting/run-down.ts';
 import { runUp, type RunUpSetting } from '../src/starting/run-up.ts';
@@ -254,6 +255,43 @@ describe('quasi-steady run-up', () => {
     const run = runUp(setting({ kind: 'star-delta', changeSpeed: 0.9, changeTime: 4, gap: 0 }, { turning: heavy }));
     expect(run.changeover?.speed).toBeLessThan(0.5 * targets.speed);
     expect(run.changeover?.current).toBeGreaterThan(0.8 * targets.lockedRotorCurrent);
+  });
+});
+
+describe('the live solution', () => {
+  const solved = demoSites.flatMap(({ school, jobs }) =>
+    jobs.map((job) => ({ tag: job.tag, solution: solve(emptyJob({ school, ...job }), catalogue) })),
+  );
+
+  it('is near what fine steps give: time and heat within 0.2 %, margin within 3 % of rated torque', () => {
+    let compared = 0;
+    for (const { tag, solution } of solved) {
+      const { startSetting, starting } = solution.details;
+      for (const coarse of startSetting ? starting : []) {
+        if (coarse.time === undefined || coarse.method === 'soft starter') continue;
+        const fine = runStart(startSetting as StartSetting, coarse.method, 500);
+        const where = `${tag} ${coarse.method}`;
+        expect(fine.run.reached, where).toBe(true);
+        near(coarse.time, fine.run.time, 0.002);
+        near(coarse.rotorUse, fine.rotorUse, 0.002);
+        const margin = Number.parseFloat(coarse.text.margin.replace('−', '-')) / 100;
+        expect(Math.abs(margin - fine.run.leastMargin), where).toBeLessThan(0.03);
+        compared++;
+      }
+    }
+    expect(compared).toBeGreaterThan(20);
+  });
+
+  it('remembers a start only for the very setting it was run with', () => {
+    const setting = solved[0]?.solution.details.startSetting as StartSetting;
+    const own = startsOf(setting, 28)('direct').run.time;
+    const heavy = { ...setting, turning: { ...setting.turning, inertia: 2 * setting.turning.inertia } };
+    near(startsOf(heavy, 28)('direct').run.time, 2 * own, 0.001);
+    expect(startsOf({ ...setting, turning: { ...setting.turning } }, 28)('direct').run.time).toBe(own);
+    const soft = { ...setting.feeds['soft starter'], currentLimit: 2.5 } as Feed;
+    expect(startsOf(setting, 28)('soft starter', soft).run.peakLineCurrent).toBeLessThan(
+      startsOf(setting, 28)('soft starter').run.peakLineCurrent,
+    );
   });
 });
 

@@ -80,6 +80,10 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       note: 'Fans and pumps break away easily; loaded constant-torque machines need at least their running torque.',
     });
   const duty = dutyOf(brief);
+  const curve =
+    job.load.way === 'curve'
+      ? rows['load.curve'].flatMap(({ speed, torque: at }) => (speed && at ? [{ speed, torque: at }] : []))
+      : [];
 
   const wanted = speedTyped(transmission, school);
   const motorSpeed = speedAtMotor();
@@ -188,7 +192,6 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
   function torqueAtShaft(): Value | undefined {
     const way = ways[job.load.way];
     const typedTorque = torqueTyped(transmission, school);
-    const curve = rows['load.curve'].flatMap(({ speed, torque: at }) => (speed && at ? [{ speed, torque: at }] : []));
     for (const [name, words] of way.asks) {
       if (!typed[name] && !(name === 'torque' && typedTorque)) need(`load.${name}`, words);
     }
@@ -380,11 +383,10 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       speed: speed.value,
       breakaway: breakaway.value,
       staticShare: typed.staticHead && typed.head ? Math.min(0.98, typed.staticHead.value / typed.head.value) : 0,
-      table: rows['load.curve'].flatMap((point) =>
-        point.speed && point.torque
-          ? [{ speed: point.speed.value * i, torque: point.torque.value / (i * efficiency.value) }]
-          : [],
-      ),
+      table: curve.map((point) => ({
+        speed: point.speed.value * i,
+        torque: point.torque.value / (i * efficiency.value),
+      })),
     });
   }
 }

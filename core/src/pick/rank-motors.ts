@@ -1,7 +1,7 @@
 import type { MotorItem } from '../catalogue.ts';
 import type { Job } from '../job.ts';
 import { formatNumber } from '../quantity/format.ts';
-import { connectableVoltage, refusals, type MotorNeed, type MotorRule } from './motor-rules.ts';
+import { connectableVoltage, refusals, type MotorNeed, type MotorRule, type Refusal } from './motor-rules.ts';
 
 export interface RankedMotor {
   readonly item: MotorItem;
@@ -32,6 +32,18 @@ export interface Running {
   readonly energyPrice: number;
 }
 
+const judged = new WeakMap<readonly MotorItem[], { readonly need: string; readonly refused: readonly Refusal[][] }>();
+
+/** What each item breaks; remembered, since most keystrokes leave what is needed as it was. */
+function refusalsOf(items: readonly MotorItem[], need: MotorNeed): readonly Refusal[][] {
+  const key = JSON.stringify(need);
+  const before = judged.get(items);
+  if (before?.need === key) return before.refused;
+  const refused = items.map((item) => refusals(item, need));
+  judged.set(items, { need: key, refused });
+  return refused;
+}
+
 /** Hard rules refuse with a reason; the rest are ranked by what the user cares about. */
 export function rankMotors(
   items: readonly MotorItem[],
@@ -42,8 +54,9 @@ export function rankMotors(
   const fits: RankedMotor[] = [];
   const near: { readonly motor: RefusedMotor; readonly misses: number }[] = [];
   const far: RefusedMotor[] = [];
-  for (const item of items) {
-    const broken = refusals(item, need);
+  const refused = refusalsOf(items, need);
+  for (const [at, item] of items.entries()) {
+    const broken = refused[at] ?? [];
     const first = broken[0];
     if (first) {
       const motor = { id: item.id, name: item.name, rule: first.rule, reason: first.reason };
@@ -51,14 +64,14 @@ export function rankMotors(
       else near.push({ motor, misses: broken.length });
       continue;
     }
-    const at = connectableVoltage(item, need);
+    const winding = connectableVoltage(item, need);
     const lossCost = running
       ? running.shaftPower * (1 / item.efficiencyMinimum - 1) * running.seconds * running.energyPrice
       : 0;
     fits.push({
       item,
-      voltage: item.voltages[at] ?? 0,
-      current: item.currents[at] ?? 0,
+      voltage: item.voltages[winding] ?? 0,
+      current: item.currents[winding] ?? 0,
       lifeCost: item.price + lossCost,
       reasons: [],
     });

@@ -97,9 +97,25 @@ function otherUnit(dimension: Dimension, from: Unit): Unit | undefined {
   return unit;
 }
 
-/** The counterpart of the unit a school shows, for the second figure beside a value. */
-export function formatInOtherSystem(si: number, dimension: Dimension, school: School): string | undefined {
-  return formatOther(si, dimension, shownUnit(dimension, school));
+interface Shown {
+  readonly text: string;
+  readonly other: string | undefined;
+}
+const REMEMBERED = 500;
+const shown: Readonly<Record<School, Partial<Record<Dimension, Map<number, Shown>>>>> = { NEMA: {}, IEC: {} };
+
+/** A value as a school shows it and in the other system; remembered, since most keystrokes leave most values as they were. */
+export function showQuantity(si: number, dimension: Dimension, school: School): Shown {
+  const known = (shown[school][dimension] ??= new Map<number, Shown>());
+  const before = known.get(si);
+  if (before) return before;
+  const fresh = {
+    text: formatQuantity(si, dimension, school),
+    other: formatOther(si, dimension, shownUnit(dimension, school)),
+  };
+  if (known.size >= REMEMBERED) known.clear();
+  known.set(si, fresh);
+  return fresh;
 }
 
 export const siUnit = (dimension: Dimension): string => dimensions[dimension].si;

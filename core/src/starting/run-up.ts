@@ -55,6 +55,8 @@ export interface RunUp {
 const STEPS = 120;
 /** s; a start that takes longer has failed. */
 export const LONGEST = 600;
+/** Share of the speed reached up to which a margin over the load is looked for. */
+const MARGIN_UP_TO = 0.9;
 /** Share of the final speed at which a run-up counts as done. */
 const ARRIVED = 0.995;
 
@@ -213,7 +215,7 @@ export function settledMargin(setting: RunUpSetting, points: number): number {
   const at: Instant = new Float64Array(9);
   let least = Number.POSITIVE_INFINITY;
   for (let step = 0; step < points; step++) {
-    const speed = (step / points) * 0.9 * synchronous;
+    const speed = (step / points) * MARGIN_UP_TO * synchronous;
     instant(at, setting, supply, synchronous, LONGEST, speed, 0);
     const over = (at[of.available] ?? 0) - interpolate(turning.speeds, turning.torques, speed);
     least = Math.min(least, over / ratedTorque);
@@ -299,16 +301,23 @@ function recorder() {
       rows.statorHeat.push(statorHeat);
     },
     trace: (): Trace => rows,
+    /** Up to nine tenths of the speed reached: beyond it motor and load meet, and there is no margin to speak of. */
     least(ratedTorque: number): { margin: number; speed: number } {
+      const end = MARGIN_UP_TO * (rows.speed.at(-1) ?? 0);
+      const over = rows.time.map((_, at) => ((available[at] ?? 0) - (rows.loadTorque[at] ?? 0)) / ratedTorque);
       let margin = Number.POSITIVE_INFINITY;
       let speed = 0;
-      // The last point is where motor and load meet; there is no margin to speak of there.
-      for (let at = 0; at < rows.time.length - 1; at++) {
-        const over = ((available[at] ?? 0) - (rows.loadTorque[at] ?? 0)) / ratedTorque;
-        if (over < margin && (rows.speed[at] ?? 0) < 0.9 * (rows.speed.at(-1) ?? 1) + 1e-9) {
-          margin = over;
-          speed = rows.speed[at] ?? 0;
-        }
+      const consider = (value: number, where: number): void => {
+        if (value >= margin) return;
+        margin = value;
+        speed = where;
+      };
+      for (const [at, value] of over.entries()) {
+        const here = rows.speed[at] ?? 0;
+        const next = rows.speed[at + 1];
+        if (here <= end) consider(value, here);
+        if (here < end && next !== undefined && next > end)
+          consider(value + ((end - here) / (next - here)) * ((over[at + 1] ?? value) - value), end);
       }
       return { margin, speed };
     },

@@ -54,7 +54,7 @@ export interface StartingResult extends StageResult<StartingValues> {
 const SOFT_LIMIT_MOST = 6;
 const SOFT_LIMIT_STEP = 0.5;
 
-/** Steps of a run in the live solution; the error of times and heats stays below 0.01 %. */
+/** Steps of a run in the live solution; times and heats of the demo’s starts stay within 0.1 % of those of fine steps. */
 const LIVE_STEPS = 28;
 
 /**
