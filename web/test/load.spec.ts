@@ -96,6 +96,14 @@ test('a train of stages: numbers typed where they were measured', async ({ page 
   await expect(figure(page, 'load.motorSpeed')).toHaveText('1740\u00a0r/min');
   await page.getByLabel('Driven shaft: Torque').fill('600 lb·ft');
   await expect(finding(page, 'load.train-creates-power')).toContainText('efficiency');
+  // A belt that is the first stage pulls at the motor: the sheave has a least size (MG 1 Table 14-1, from memory).
+  await field(page, 'load.sheave').fill('1.5 in');
+  await expect(finding(page, 'load.sheave-small')).toContainText(/smaller than the [\d.]+\sin/);
+  await field(page, 'load.sheave').fill('wide');
+  await expect(page.locator('#field-load-sheave-error')).toContainText('Write it like');
+  await field(page, 'load.sheave').fill('9 in');
+  await expect(finding(page, 'load.sheave-small')).toBeHidden();
+  await expect(page.locator('[data-poles="4"]')).toContainText('≥');
   await page.getByLabel('Driven shaft: Torque').fill('46 lb·fr');
   await expect(page.locator('#train-load-torque-error')).toContainText('lb·ft');
   await expect(page.locator('[data-poles="4"]')).toContainText('taken');
@@ -202,6 +210,32 @@ test('a weak supply: feeder, other load and limits tell on the start', async ({ 
   await accessible(page);
   await openStage(page, 'starting');
   await expect(page.locator('[data-failures="direct"]')).toContainText('may not start direct');
+});
+
+test('a generator: its two reactances, first instant and after, and a pair that cannot be', async ({ page }) => {
+  await startJob(page, 'new', 'T-438', 'Brine pump');
+  await openStage(page, 'load');
+  await fill(page, { 'load.torque': '100 lb·ft', 'load.speed': '1770 rpm', 'load.breakaway': '30 %' });
+  await openStage(page, 'supply');
+  await field(page, 'supply.source').selectOption('generator');
+  await fill(page, {
+    'supply.voltage': '480 V',
+    'supply.frequency': '60 Hz',
+    'supply.sourcePower': '250 kVA',
+    'supply.sourceImpedance': '20 %',
+    'supply.subtransientReactance': '12 %',
+  });
+  const percent = async (id: string): Promise<number> =>
+    Number.parseFloat((await figure(page, id).textContent()) ?? '');
+  await expect(figure(page, 'supply.directFirstDip')).toContainText('%');
+  expect(await percent('supply.directFirstDip')).toBeLessThan(await percent('supply.directBusDip'));
+  await fill(page, { 'supply.subtransientReactance': '28 %' });
+  await expect(finding(page, 'supply.reactances-swapped')).toContainText('below');
+  await fill(page, { 'supply.subtransientReactance': '12 ohm' });
+  await expect(page.locator('#field-supply-subtransientReactance-error')).toContainText('Accepted: %');
+  await accessible(page);
+  await field(page, 'supply.source').selectOption('transformer');
+  await expect(field(page, 'supply.subtransientReactance')).toBeHidden();
 });
 
 test('a hard place: what is ruled out is as plain as what is chosen', async ({ page }) => {

@@ -52,6 +52,27 @@ test('the register: add, photograph, history, save, start a job, search and grou
   await expect(page.getByText('T-400-M')).toBeHidden();
 });
 
+test('the register is sorted by what was chosen', async ({ page }) => {
+  await visit(page, '/motors');
+  const tags = () => page.locator('[data-motor]').evaluateAll((rows) => rows.map((row) => row.dataset['motor'] ?? ''));
+  const sizes = () =>
+    page.locator('[data-motor]').evaluateAll((rows) =>
+      rows.flatMap((row) => {
+        const [, figure, unit] = /([\d.]+)\s(hp|kW)/.exec(row.querySelectorAll('td')[1]?.textContent ?? '') ?? [];
+        return figure ? [Number(figure) * (unit === 'hp' ? 0.7457 : 1)] : [];
+      }),
+    );
+  await page.getByLabel('Sort by').selectOption('size');
+  await page.waitForURL(/order=size/);
+  const rising = await sizes();
+  expect(rising.length).toBeGreaterThan(3);
+  expect(rising).toEqual(rising.toSorted((a, b) => a - b));
+  await page.getByLabel('Sort by').selectOption('tag');
+  await page.waitForURL(/order=tag/);
+  const found = await tags();
+  expect(found).toEqual(found.toSorted((a, b) => a.localeCompare(b, 'en')));
+});
+
 test('two motors are compared in plain words', async ({ page }) => {
   await visit(page, '/motors');
   await page.getByLabel('Compare P-214-M').check();
