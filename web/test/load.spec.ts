@@ -166,6 +166,29 @@ test('a duty cycle: bars moved by keyboard and by hand, and made from a log', as
   await expect(field(page, 'load.duty.0.torque')).toHaveValue('60');
 });
 
+test('a log of current without a plate is refused in words; a missing row is reached from its finding', async ({
+  page,
+}) => {
+  await startJob(page, 'new', 'T-439', 'Screen');
+  await openStage(page, 'load');
+  await field(page, 'load.way').selectOption('duty');
+  await page.getByRole('link', { name: 'At least one segment of the duty cycle' }).click();
+  await expect(page.getByRole('button', { name: 'Add a segment' })).toBeFocused();
+  await page.getByText('Duty cycle from a recorded log').click();
+  const log = Array.from({ length: 50 }, (_, at) => `${at};${20 + (at % 7)}`).join('\n');
+  await page.setInputFiles('#log-file', {
+    name: 'log.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`s;current A\n${log}`),
+  });
+  await page.getByRole('button', { name: 'Make the duty cycle' }).click();
+  await expect(page.getByRole('alert')).toContainText('by the plate of the motor that was logged');
+  await expect(page.locator('[data-row^="load.duty"]')).toHaveCount(0);
+  await page.getByLabel('and counted in').selectOption('N·m');
+  await page.getByRole('button', { name: 'Make the duty cycle' }).click();
+  await expect(figure(page, 'load.dutyCycle')).toContainText('s');
+});
+
 test('half a million samples are binned with progress, and can be stopped', async ({ page }) => {
   await startJob(page, 'new', 'T-433', 'Refiner feed');
   await openStage(page, 'load');

@@ -77,7 +77,8 @@ export function protection(
   const motor = pick.motor ?? nameplate.motor;
   const nameplateCurrent = pick.values.motorCurrent ?? nameplate.values.ratedCurrent;
   if (!motor || !nameplateCurrent) {
-    need('nameplate.currents', 'Nameplate current, for the overload setting');
+    // A new machine has no plate yet: what the pick lacks is asked for where it is lacking.
+    if (job.situation.kind !== 'new') need('nameplate.currents', 'Nameplate current, for the overload setting');
     return { values: {}, findings, missing, summary: '' };
   }
   const holds = `Holds for ${motor.label}.`;

@@ -2,6 +2,7 @@
   import type { Finding, Missing } from '@pilgrim/core';
   import { stageTitles } from '@pilgrim/core/value-labels';
   import type { StageName } from '@pilgrim/core/stage-names';
+  import { fieldId, reach } from '$lib/job/reach';
 
   let { findings, missing, base }: { findings: readonly Finding[]; missing: readonly Missing[]; base: string } =
     $props();
@@ -18,8 +19,7 @@
     const stage = field.split('.')[0] ?? '';
     return stage in stageTitles ? stage : stage.endsWith('ractice') ? own : 'situation';
   };
-  const href = (field: string, own: string): string =>
-    `${base}/${stageOfField(field, own)}#field-${field.replaceAll('.', '-')}`;
+  const href = (field: string, own: string): string => `${base}/${stageOfField(field, own)}#${fieldId(field)}`;
   const titleOf = (stage: string): string => stageTitles[stage as StageName];
 </script>
 
@@ -34,8 +34,10 @@
       <p class="mt-0.5 leading-snug">{finding.message}</p>
       <p class="mt-1 text-xs text-quiet">{finding.basis}</p>
       {#if finding.field}
-        <a class="mt-1 inline-block py-1 text-sea underline" href={href(finding.field, finding.stage)}
-          >{finding.clear}</a
+        <a
+          class="mt-1 inline-block py-1 text-sea underline"
+          href={href(finding.field, finding.stage)}
+          onclick={() => reach(fieldId(finding.field ?? ''))}>{finding.clear}</a
         >
       {:else}
         <p class="mt-1 text-xs">{finding.clear}</p>
@@ -47,7 +49,11 @@
     <ul class="space-y-1 text-sm">
       {#each missing as each (each.field)}
         <li>
-          <a class="inline-block py-0.5 text-sea underline" href={href(each.field, each.stage)}>{each.message}</a>
+          <a
+            class="inline-block py-0.5 text-sea underline"
+            href={href(each.field, each.stage)}
+            onclick={() => reach(fieldId(each.field))}>{each.message}</a
+          >
         </li>
       {/each}
     </ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { fieldId } from '$lib/job/reach';
   import { fieldName } from '$lib/job/sheets';
   import type { PanelProps } from '$lib/job/stage-panels';
 
@@ -6,7 +7,7 @@
 
   const suspicions = $derived(store.solution.details.suspicions);
 
-  const href = (field: string): string => `${base}/${field.split('.')[0] ?? ''}#field-${field.replaceAll('.', '-')}`;
+  const href = (field: string): string => `${base}/${field.split('.')[0] ?? ''}#${fieldId(field)}`;
   const marks = { 'speaks for it': '△', 'speaks against it': '✓', nothing: '·' } as const;
   const colours = { 'speaks for it': 'text-caution', 'speaks against it': 'text-good', nothing: 'text-quiet' } as const;
   const verdicts = [

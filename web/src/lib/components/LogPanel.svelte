@@ -6,6 +6,7 @@
   import type { BinnedLog } from '@pilgrim/core/load/bin-log';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import type { LogPreview } from '$lib/load/read-log';
+  import { timeStepOf } from '$lib/load/time-step';
   import LogWorker from '$lib/workers/log.worker?worker';
   import type { LogAnswer, LogQuestion } from '$lib/workers/log.worker';
 
@@ -68,8 +69,22 @@
       refused = 'Without a time column say how many seconds lie between two samples, for example 0.5.';
       return;
     }
+    if (unit === 'A' && perAmpere === undefined) {
+      refused =
+        'Amperes become torque by the plate of the motor that was logged: type its power, speed and current at Nameplate, or bring a log of torque.';
+      return;
+    }
     share = 0;
-    ask({ kind: 'bin', file, columns: { time, value, interval: seconds, headed: preview.headed } });
+    ask({
+      kind: 'bin',
+      file,
+      columns: {
+        time,
+        value,
+        interval: time < 0 ? seconds : timeStepOf(preview.header[time] ?? ''),
+        headed: preview.headed,
+      },
+    });
   }
 
   function take(log: BinnedLog): void {
@@ -88,7 +103,7 @@
       log.skipped > 0 ? `${log.skipped} rows could not be read` : '',
       log.gaps > 0 ? `${log.gaps} breaks left out` : '',
     ];
-    message = `${log.samples.toLocaleString('en')} samples over ${formatQuantity(log.duration, 'time', 'IEC')} became ${log.levels.length} levels, RMS ${text(log.rms * factor)}, peak ${text(log.peak * factor)}. ${odd.filter(Boolean).join(', ')}`;
+    message = `${log.samples.toLocaleString('en')} samples over ${formatQuantity(log.duration, log.duration < 7200 ? 'duration' : 'time', 'IEC')} became ${log.levels.length} levels, RMS ${text(log.rms * factor)}, peak ${text(log.peak * factor)}. ${odd.filter(Boolean).join(', ')}`;
   }
 </script>
 
@@ -111,7 +126,7 @@
       />
     </div>
     {#if preview}
-      <div class="grid items-end gap-3 sm:grid-cols-4">
+      <div class="flex flex-wrap items-end gap-3 *:min-w-40 *:grow">
         <div>
           <label for="log-time" class="mb-1 block text-sm text-quiet">Time is in</label>
           <select id="log-time" class="entry" bind:value={time}>
@@ -135,9 +150,7 @@
           <label for="log-unit" class="mb-1 block text-sm text-quiet">and counted in</label>
           <select id="log-unit" class="entry" bind:value={unit}>
             <option>N·m</option><option>lb·ft</option><option>lb·in</option>
-            <option value="A" disabled={perAmpere === undefined}
-              >A of the motor{perAmpere === undefined ? ' (needs its plate)' : ''}</option
-            >
+            <option value="A">A of the motor{perAmpere === undefined ? ' (needs its plate)' : ''}</option>
           </select>
         </div>
         {#if share === undefined}

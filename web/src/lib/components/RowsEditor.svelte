@@ -1,5 +1,6 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
+  import { fieldId } from '$lib/job/reach';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import type { FieldDefinition } from '$lib/job/sheets';
   import Field from './Field.svelte';
@@ -52,6 +53,7 @@
     {/each}
   </div>
   <Button
+    id={fieldId(path)}
     color="alternative"
     class="mt-2 min-h-11 text-ink!"
     disabled={!hydrated}

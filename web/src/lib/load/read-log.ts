@@ -15,7 +15,7 @@ export interface LogColumns {
   /** −1 where the samples come at an even interval. */
   readonly time: number;
   readonly value: number;
-  /** s, used where there is no time column. */
+  /** s from sample to sample without a time column; with one, s that its bare numbers stand for. */
   readonly interval: number;
   readonly headed: boolean;
 }
@@ -40,18 +40,22 @@ export async function previewLog(file: Blob): Promise<LogPreview> {
   const width = Math.max(...sample.map((row) => row.length));
   const header = Array.from({ length: width }, (_, at) => (headed && first[at]?.trim()) || `Column ${at + 1}`);
   const isTime = (at: number): boolean =>
-    /time|date|zeit|stamp|sec/i.test(header[at] ?? '') ||
+    TIME.test(header[at] ?? '') ||
     sample.every((row) => !Number.isNaN(timeOf(row[at] ?? '')) && !numeric(row[at] ?? ''));
   const time = header.findIndex((_, at) => isTime(at));
-  const value = header.findIndex((_, at) => at !== time && sample.some((row) => numeric(row[at] ?? '')));
-  if (value < 0) throw new Error('No column of figures was found. The log needs a torque or a current a row.');
+  const figures = header.flatMap((_, at) => (at !== time && sample.some((row) => numeric(row[at] ?? '')) ? [at] : []));
+  const value = figures.find((at) => LOAD.test(header[at] ?? '')) ?? figures[0];
+  if (value === undefined)
+    throw new Error('No column of figures was found. The log needs a torque or a current a row.');
   return { header, sample, time, value, headed };
 }
 
-/** Seconds: a bare number as it stands, a clock time, or a date. NaN where it is none of these. */
-function timeOf(cell: string): number {
+const TIME = /time|date|zeit|stamp|sec|^\s*(t|s|ms|min|h)\s*([[(,/].*)?$/i;
+const LOAD = /torque|moment|amp|current|\bA\b|N·?m\b|lb/i;
+/** Seconds: a bare number in steps of so many, a clock time, or a date. NaN where it is none of these. */
+function timeOf(cell: string, step = 1): number {
   const number = Number(cell);
-  if (!Number.isNaN(number)) return cell.trim() === '' ? Number.NaN : number;
+  if (!Number.isNaN(number)) return cell.trim() === '' ? Number.NaN : number * step;
   const clock = /^\s*(\d{1,3}):(\d{2})(?::(\d{2}(?:[.,]\d+)?))?\s*$/.exec(cell);
   if (clock) return Number(clock[1]) * 3600 + Number(clock[2]) * 60 + Number((clock[3] ?? '0').replace(',', '.'));
   return Date.parse(cell.trim()) / 1000;
@@ -83,7 +87,8 @@ export function binLog(source: File | string, columns: LogColumns, watch: Watch 
         for (const cells of data) {
           if (skip) skip = false;
           else if (cells.length > 1 || cells[0] !== '') {
-            const time = columns.time < 0 ? row * columns.interval : timeOf(cells[columns.time] ?? '');
+            const time =
+              columns.time < 0 ? row * columns.interval : timeOf(cells[columns.time] ?? '', columns.interval);
             binner.push(time, valueOf(cells[columns.value]));
             row++;
           }

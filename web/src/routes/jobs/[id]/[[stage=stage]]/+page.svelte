@@ -20,6 +20,7 @@
   import WorkingCard from '$lib/components/WorkingCard.svelte';
   import { useJobStore } from '$lib/job/context';
   import { sheets } from '$lib/job/sheets';
+  import { reach } from '$lib/job/reach';
   import type { PageProps } from './$types';
 
   let { data, params }: PageProps = $props();
@@ -39,9 +40,7 @@
   // A finding’s link leads to the very field.
   afterNavigate(({ to }) => {
     const target = to?.url.hash.slice(1);
-    const entry = target ? document.getElementById(target) : null;
-    entry?.closest('details')?.setAttribute('open', '');
-    entry?.focus();
+    if (target) reach(target);
   });
 
   function onkeydown(event: KeyboardEvent): void {
