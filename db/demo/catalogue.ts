@@ -111,9 +111,9 @@ const nemaSeries: readonly Series[] = [
 
 const iecSeries: readonly Series[] = [
   {
-    code: 'fd',
+    code: 'tp',
     maker: 'Tarnwick',
-    series: 'Ford',
+    series: 'Towpath',
     className: 'IE3',
     enclosure: 'TEFC',
     inverterDuty: false,

@@ -57,6 +57,9 @@ const contents: readonly (readonly [string, readonly string[]])[] = [
       'pick.requiredPower',
       'pick.motorLoad',
       'place.motorDerate',
+      'load.driveEndBearing',
+      'load.leastSheave',
+      'load.sideLoad',
     ],
   ],
   [
