@@ -19,6 +19,8 @@ export interface FitTargets {
   readonly breakdownTorque: number;
   /** From the data sheet; compared with the circuit, not fitted to. */
   readonly pullUpTorque?: number | undefined;
+  /** Efficiencies at shares of the load, from the data sheet; they set the fixed share, and the circuit is compared with them. */
+  readonly partLoads?: readonly { readonly share: number; readonly efficiency: number }[];
   /** The torques are least values a class promises, not this motor’s own. */
   readonly torquesAtLeast: boolean;
   /** Share of the full-load loss that does not change with load. */
@@ -392,6 +394,11 @@ function compareFit(targets: FitTargets, circuit: Circuit): FitQuantity[] {
     ranged ? { ...current, bound: 'at most', residual: kept ? 0 : current.residual } : current,
     torque('Locked-rotor torque', targets.lockedRotorTorque, locked.inducedTorque),
     torque('Breakdown torque', targets.breakdownTorque, breakdownOf(circuit)),
+    ...(targets.partLoads ?? []).flatMap(({ share, efficiency }) => {
+      const at = slipAtTorque(circuit, share * ratedTorque);
+      if (at === undefined) return [];
+      return [exact(partLoadName(share), efficiency, steadyPoint(circuit, at).efficiency, '1')];
+    }),
     ...(targets.pullUpTorque === undefined
       ? []
       : [
@@ -405,6 +412,9 @@ function compareFit(targets: FitTargets, circuit: Circuit): FitQuantity[] {
   ];
 }
 
+const PART_LOAD = 'Efficiency at ';
+const partLoadName = (share: number): string => `${PART_LOAD}${Math.round(share * 100)} % load`;
+
 const RATED_TOLERANCE = 0.01;
 const START_TOLERANCE = 0.05;
 const PULL_UP_TOLERANCE = 0.15;
@@ -412,7 +422,7 @@ const PULL_UP_TOLERANCE = 0.15;
 function fightsOf(quantities: readonly FitQuantity[], consistent: boolean, doubleCaged: boolean): string[] {
   const off = (name: string, tolerance: number): FitQuantity | undefined =>
     quantities.find((each) => each.name === name && Math.abs(each.residual) > tolerance);
-  const percent = (each: FitQuantity): string =>
+  const percent = (each: Pick<FitQuantity, 'residual'>): string =>
     `${each.residual > 0 ? '+' : '−'}${(Math.abs(each.residual) * 100).toFixed(0)} %`;
   const fights: string[] = [];
   if (!consistent)
@@ -425,6 +435,9 @@ function fightsOf(quantities: readonly FitQuantity[], consistent: boolean, doubl
   const breakdown = off('Breakdown torque', START_TOLERANCE);
   if (locked) fights.push(`locked-rotor torque against locked-rotor current and slip (${percent(locked)})`);
   if (breakdown) fights.push(`breakdown torque against power factor and locked-rotor current (${percent(breakdown)})`);
+  for (const { name, residual } of quantities)
+    if (name.startsWith(PART_LOAD) && Math.abs(residual) > RATED_TOLERANCE)
+      fights.push(`${name.toLowerCase()} against full-load efficiency and slip (${percent({ residual })})`);
   const pullUp = off('Pull-up torque', PULL_UP_TOLERANCE);
   if (pullUp) fights.push(`pull-up torque against locked-rotor and breakdown torque (${percent(pullUp)})`);
   if (!doubleCaged) fights.push('no double cage has all of these figures; a single cage stands in');

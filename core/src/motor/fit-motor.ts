@@ -8,29 +8,33 @@ type DataSheet = Inputs['given']['starting'];
 /** Share of the locked-rotor reactance in the stator by design letter (IEEE 112, from memory). */
 const statorShares: Readonly<Record<string, number>> = { A: 0.5, B: 0.4, C: 0.3, D: 0.5, N: 0.4, H: 0.3 };
 
+/** Efficiencies at part load that the data sheet gives. */
+const partLoadsOf = ({ efficiency75, efficiency50 }: DataSheet): NonNullable<FitTargets['partLoads']> =>
+  [
+    { share: 0.75, efficiency: efficiency75?.value },
+    { share: 0.5, efficiency: efficiency50?.value },
+  ].flatMap(({ share, efficiency }) => (efficiency === undefined ? [] : [{ share, efficiency }]));
+
 /**
  * Fixed share of the full-load loss from part-load efficiencies: loss(y) = L·(f + (1 − f)·y²), least squares over the
  * points; `usual` where there are none.
  */
-function fixedShareFrom(motor: Motor, sheet: DataSheet, usual: number): number {
+function fixedShareFrom(motor: Motor, points: NonNullable<FitTargets['partLoads']>, usual: number): number {
   const full = 1 / motor.efficiency - 1;
   let over = 0;
   let under = 0;
-  for (const [load, efficiency] of [
-    [0.75, sheet.efficiency75],
-    [0.5, sheet.efficiency50],
-  ] as const) {
-    if (!efficiency) continue;
-    const loss = (load * (1 / efficiency.value - 1)) / full;
+  for (const { share, efficiency } of points) {
+    const loss = (share * (1 / efficiency - 1)) / full;
     // loss = f (1 − y²) + y²
-    over += (loss - load ** 2) * (1 - load ** 2);
-    under += (1 - load ** 2) ** 2;
+    over += (loss - share ** 2) * (1 - share ** 2);
+    under += (1 - share ** 2) ** 2;
   }
   return under === 0 ? usual : Math.min(0.75, Math.max(0.1, over / under));
 }
 
 /** What is known of the motor, from its plate and, where typed, its data sheet. */
 export function fitTargets(motor: Motor, sheet: DataSheet, design: string, usualFixedShare: number): FitTargets {
+  const points = partLoadsOf(sheet);
   const known = sheet.lockedRotorTorque !== undefined && sheet.breakdownTorque !== undefined;
   return {
     power: motor.power,
@@ -45,12 +49,13 @@ export function fitTargets(motor: Motor, sheet: DataSheet, design: string, usual
     lockedRotorTorque: sheet.lockedRotorTorque?.value ?? motor.lockedRotorTorque,
     breakdownTorque: sheet.breakdownTorque?.value ?? motor.breakdownTorque,
     pullUpTorque: sheet.pullUpTorque?.value,
+    partLoads: points,
     saturation: sheet.leakageKnee && {
       knee: sheet.leakageKnee.value,
       floor: sheet.leakageFloor?.value ?? USUAL_FLOOR,
     },
     torquesAtLeast: motor.kind !== 'picked' && !known,
-    fixedShare: fixedShareFrom(motor, sheet, usualFixedShare),
+    fixedShare: fixedShareFrom(motor, points, usualFixedShare),
     statorShare: statorShares[design.trim().toUpperCase().at(0) ?? 'B'] ?? 0.4,
   };
 }

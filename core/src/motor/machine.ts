@@ -100,6 +100,8 @@ const plateMachineSchema = z.strictObject({
   hz: positive.max(400).optional(),
   lockedRotorTorque: positive.max(6).optional().describe('From the data sheet, multiple of rated torque'),
   breakdownTorque: positive.max(8).optional(),
+  efficiency75: z.number().min(0.3).max(0.995).optional().describe('From the data sheet, at 75 % load'),
+  efficiency50: z.number().min(0.3).max(0.995).optional().describe('At 50 % load'),
   ...runShape,
 });
 
@@ -147,6 +149,8 @@ function fromPlate(
       starting: {
         lockedRotorTorque: multiple(plate.lockedRotorTorque),
         breakdownTorque: multiple(plate.breakdownTorque),
+        efficiency75: multiple(plate.efficiency75),
+        efficiency50: multiple(plate.efficiency50),
       },
     }),
     emptyCatalogue,
