@@ -106,4 +106,15 @@ test('the agitator on the generator: what the next cheaper way would need', asyn
   await expect(way(page, 'star-delta')).toContainText('fails');
   await expect(page.locator('[data-failures="star-delta"]')).toContainText('Would pass with');
   await accessible(page);
+  // Its train is listed: the knob turns what is typed at the driven shaft, 310 kg·m² behind 20.32 : 1, and nothing else.
+  const before = await cell(page, 'direct', 4);
+  const knob = page.locator('[data-knob="load.inertia"]');
+  await knob.focus();
+  for (let press = 0; press < 10; press++) await page.keyboard.press('ArrowRight');
+  await expect.poll(() => cell(page, 'direct', 4)).toBeGreaterThan(before * 1.2);
+  await openStage(page, 'load');
+  // Ten steps of 10^0.02 from the step nearest to 310: 491 within half a step.
+  const driven = Number.parseFloat(await page.getByLabel('Driven shaft: Inertia').inputValue());
+  expect(Math.abs(driven / 491.3 - 1)).toBeLessThan(0.025);
+  await expect(page.getByLabel('After stage 1: Inertia')).toHaveValue('0.9 kg·m²');
 });

@@ -26,25 +26,30 @@
   const seconds = (value: number): string => `${value.toFixed(1)} s`;
   const times = (value: number): string => value.toFixed(2);
 
+  /** Of the driven shaft alone, seen from the motor: other shafts keep what is typed at them. */
+  function drivenInertia(ratio: number): number {
+    const { shafts } = store.solution.details;
+    const typed = shafts.at(-1)?.inertia;
+    if (typed) return typed.value / ratio ** 2;
+    return shafts.some((shaft) => shaft.inertia) ? 0 : setting.turning.inertia - setting.rotorInertia;
+  }
+
   /** What may be played with for a method; the values are those of the run on screen. */
   const knobs = $derived.by((): Knob[] => {
     const feed = setting.feeds[method];
     const school = store.document.school;
-    const now = setting.turning.inertia - setting.rotorInertia;
-    // With stages listed, part of the inertia is theirs; then it is typed where it belongs.
-    const direct = store.rowCount('load.stages') === 0;
     const ratio = Number(store.solution.values['load.ratio']?.value ?? 1);
-    const out: Knob[] = [];
-    if (direct)
-      out.push({
+    const out: Knob[] = [
+      {
         path: 'load.inertia',
         label: 'Inertia of the machine',
         min: Math.log10(setting.rotorInertia) - 1,
         max: Math.log10(setting.rotorInertia) + 3,
         step: 0.02,
-        value: Math.log10(Math.max(1e-6, now)),
+        value: Math.log10(Math.max(1e-6, drivenInertia(ratio))),
         text: (value) => formatQuantity(10 ** value * ratio ** 2, 'inertia', school).replace('\u00a0', ' '),
-      });
+      },
+    ];
     if (feed.kind === 'soft starter') {
       out.push({
         path: 'starting.currentLimit',
