@@ -71,13 +71,13 @@ export const practiceRules = {
   rimSpeed: {
     title: 'Rim of a belt sheave, at most',
     stage: 'load',
-    value: 33,
+    value: 33.02,
     dimension: 'velocity',
     range: [5, 80],
     why: 'Ordinary cast sheaves and belts are good to about 6500 ft/min; faster ones are made and balanced for it.',
     others: [
       { value: 25.4, whose: 'old or unmarked sheaves' },
-      { value: 40, whose: 'sheaves marked and balanced for it' },
+      { value: 40.64, whose: 'sheaves marked and balanced for it' },
     ],
   },
   rollerBearingPower: {

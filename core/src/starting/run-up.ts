@@ -148,6 +148,10 @@ export function runUp(setting: RunUpSetting): RunUp {
     if (rate > 0) step = Math.min(step, Math.max(1e-4, (target - speed) / rate) * 1.0001 + 1e-6);
     const atHalf = rates(time + step / 2, speed + (step / 2) * rate, second);
     const again = rates(time + step / 2, speed + (step / 2) * atHalf, third);
+    // The middle of the step is known well enough to draw and to look for the least margin.
+    const halfway = (at: number): number => (step / 4) * ((first[at] ?? 0) + (third[at] ?? 0));
+    const middle = Math.max(0, speed + (step / 2) * atHalf);
+    out.push(time + step / 2, middle, now, newestLoad, rotorHeat + halfway(1), statorHeat + halfway(2));
     rates(time + step, speed + step * again, fourth);
     const gain = (at: number): number =>
       (step / 6) * ((first[at] ?? 0) + 2 * (second[at] ?? 0) + 2 * (third[at] ?? 0) + (fourth[at] ?? 0));
