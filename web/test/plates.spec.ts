@@ -63,7 +63,8 @@ test('an early failure is inquired into, and what is found reaches the pick and 
   await expect(figure(page, 'situation.remedies')).toContainText('shaft grounding ring');
   await saved(page);
   await page.getByRole('link', { name: 'Selection sheet' }).click();
-  await expect(page.getByText(/shaft grounding ring; insulated bearing/)).toBeVisible();
+  const sheet = page.getByRole('article', { name: 'Selection sheet' });
+  await expect(sheet.getByText(/shaft grounding ring; insulated bearing/)).toBeVisible();
 });
 
 test('each way in asks only what it needs, and going back loses nothing', async ({ page }) => {
