@@ -5,6 +5,7 @@ import { formatOther, formatQuantity } from './quantity/format.ts';
 import { parseGroups, parseQuantity, type Parsed, type Reading } from './quantity/parse.ts';
 import type { School, Unit } from './quantity/units.ts';
 import { practiceRules, type PracticeName } from './practice-rules.ts';
+import { remembered } from './remembered.ts';
 import { quantity, type Value } from './value.ts';
 
 type Groups = readonly (readonly Value[])[];
@@ -104,17 +105,12 @@ function knownOf(spec: FieldSpec, school: School): Known {
   return known;
 }
 
-function understand(typed: string | number, spec: FieldSpec, school: School, known: Known): Understood {
-  const before = known.get(typed);
-  if (before) return before;
-  const result = readField(typed, spec, school);
-  const fresh = result.ok
-    ? understood(result.value, spec)
-    : { echo: { read: '', error: result.message }, groups: undefined };
-  if (known.size >= REMEMBERED) known.clear();
-  known.set(typed, fresh);
-  return fresh;
-}
+const understand = (typed: string | number, spec: FieldSpec, school: School, known: Known): Understood =>
+  remembered(known, REMEMBERED, typed, () => {
+    const result = readField(typed, spec, school);
+    if (!result.ok) return { echo: { read: '', error: result.message }, groups: undefined };
+    return understood(result.value, spec);
+  });
 
 function understood({ groups, unit, read }: { groups: Groups; unit: Unit; read: string }, spec: FieldSpec): Understood {
   const others = groups.flat().map((each) => formatOther(each.value, spec.dimension, unit));

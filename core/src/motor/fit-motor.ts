@@ -1,4 +1,5 @@
 import type { Inputs } from '../inputs.ts';
+import { remembered } from '../remembered.ts';
 import { fitCircuit, type Fit, type FitTargets } from './fit-circuit.ts';
 import { bestFlux, partLoads, speedCurve } from './operating.ts';
 import type { Motor } from './typical.ts';
@@ -115,10 +116,5 @@ const memory = new Map<string, Machine | undefined>();
 
 /** The circuit of a motor; remembered, since most keystrokes leave the motor as it was. */
 export function fitMotor(targets: FitTargets): Machine | undefined {
-  const key = JSON.stringify(targets);
-  if (memory.has(key)) return memory.get(key);
-  if (memory.size >= REMEMBERED) memory.clear();
-  const machine = machineOf(targets);
-  memory.set(key, machine);
-  return machine;
+  return remembered(memory, REMEMBERED, JSON.stringify(targets), () => machineOf(targets));
 }

@@ -1,3 +1,4 @@
+import { remembered } from '../remembered.ts';
 import { dimensions, findUnit, shownUnit, type Dimension, type School, type Unit } from './units.ts';
 
 const NO_BREAK_SPACE = '\u00a0';
@@ -107,15 +108,10 @@ const shown: Readonly<Record<School, Partial<Record<Dimension, Map<number, Shown
 /** A value as a school shows it and in the other system; remembered, since most keystrokes leave most values as they were. */
 export function showQuantity(si: number, dimension: Dimension, school: School): Shown {
   const known = (shown[school][dimension] ??= new Map<number, Shown>());
-  const before = known.get(si);
-  if (before) return before;
-  const fresh = {
+  return remembered(known, REMEMBERED, si, () => ({
     text: formatQuantity(si, dimension, school),
     other: formatOther(si, dimension, shownUnit(dimension, school)),
-  };
-  if (known.size >= REMEMBERED) known.clear();
-  known.set(si, fresh);
-  return fresh;
+  }));
 }
 
 export const siUnit = (dimension: Dimension): string => dimensions[dimension].si;

@@ -60,6 +60,8 @@ const POUND = 0.453_592_37;
 const POUND_FORCE = 4.448_221_615_260_5;
 const KILOGRAM_FORCE = 9.806_65;
 const FOOT = 0.3048;
+/** kg·m² */
+export const POUND_SQUARE_FOOT = POUND * FOOT ** 2;
 /** m */
 export const INCH = 0.0254;
 const HOUR = 3600;
@@ -206,7 +208,7 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
     shown: { NEMA: 'lb·ft²', IEC: 'kg·m²' },
     units: [
       { names: ['kg·m²', 'kgm²', 'kg·m2', 'kg m²', 'kg m2'], factor: 1 },
-      { names: ['lb·ft²', 'lb·ft2', 'lbft²', 'lb ft2', 'WK²', 'Wk2'], factor: POUND * FOOT ** 2 },
+      { names: ['lb·ft²', 'lb·ft2', 'lbft²', 'lb ft2', 'WK²', 'Wk2'], factor: POUND_SQUARE_FOOT },
       { names: ['lb·in²', 'lb·in2', 'lb in2'], factor: POUND * INCH ** 2 },
       { names: ['kg·cm²', 'kg·cm2'], factor: 1e-4 },
     ],

@@ -99,6 +99,13 @@ export function feedEvents(feed: Feed): number[] {
   return [];
 }
 
+/** Longest step of a run, s, in which what a feed gives is followed well enough. */
+export function longestStep(feed: Feed, steps: number): number {
+  if (feed.kind === 'soft starter') return Math.max(0.02, feed.ramp / 60);
+  if (feed.kind === 'drive') return Math.max(0.02, feed.ramp / steps);
+  return 0.5;
+}
+
 /** Whether the feed will still give more later on. */
 export function rising(feed: Feed, time: number, changedAt: number | undefined): boolean {
   if (changedAt === undefined) return true;

@@ -1,6 +1,7 @@
 import type { Circuit } from '../motor/circuit.ts';
 import { terminalImpedance } from '../motor/circuit.ts';
 import type { Motor } from '../motor/typical.ts';
+import { remembered } from '../remembered.ts';
 import type { Source } from '../supply/source.ts';
 import type { Turning } from './fed-motor.ts';
 import type { Feed, Method } from './feeds.ts';
@@ -71,13 +72,10 @@ export function startsOf(setting: StartSetting, steps: number): (method: Method,
     memory = [known, ...memory.slice(0, REMEMBERED - 1)];
   }
   const { starts } = known;
-  return (method, feed = feeds[method]) => {
-    const key = `${method} ${JSON.stringify(feed)}`;
-    const start = starts.get(key) ?? runStart({ ...setting, feeds: { ...feeds, [method]: feed } }, method, steps);
-    if (starts.size >= FEEDS_REMEMBERED) starts.clear();
-    starts.set(key, start);
-    return start;
-  };
+  return (method, feed = feeds[method]) =>
+    remembered(starts, FEEDS_REMEMBERED, `${method} ${JSON.stringify(feed)}`, () =>
+      runStart({ ...setting, feeds: { ...feeds, [method]: feed } }, method, steps),
+    );
 }
 
 export function runStart(setting: StartSetting, method: Method, steps?: number): Start {

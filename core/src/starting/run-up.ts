@@ -2,7 +2,7 @@ import { interpolate } from '../load/torque-curve.ts';
 import { circuitState, windageAt } from '../motor/circuit.ts';
 import { synchronousSpeed } from '../motor/typical.ts';
 import { instant, of, thevenin, through, TINY, type FedMotor, type Instant, type Thevenin } from './fed-motor.ts';
-import { feedEvents, rising, type Feed } from './feeds.ts';
+import { feedEvents, longestStep, rising, type Feed } from './feeds.ts';
 
 export interface Trace {
   readonly time: readonly number[];
@@ -81,12 +81,7 @@ export function runUp(setting: RunUpSetting): RunUp {
 
   const steps = setting.steps ?? STEPS;
   const widest = synchronous / steps;
-  const longest =
-    feed.kind === 'soft starter'
-      ? Math.max(0.02, feed.ramp / 60)
-      : feed.kind === 'drive'
-        ? Math.max(0.02, feed.ramp / steps)
-        : 0.5;
+  const longest = longestStep(feed, steps);
   const events = feedEvents(feed);
   const out = recorder();
 
@@ -136,8 +131,8 @@ export function runUp(setting: RunUpSetting): RunUp {
         break;
       }
     }
-    // Where nothing moves and nothing rises until the change-over, heat alone goes on, evenly.
-    const waits = rate <= 0 && speed === 0 && feed.kind !== 'soft starter' && feed.kind !== 'drive';
+    // Where nothing moves until the change-over, heat alone goes on, evenly.
+    const waits = changedAt === undefined && rate <= 0 && speed === 0;
     let step = waits ? LONGEST : Math.min(longest, rate > 0 ? widest / rate : longest);
     if (nextEvent !== undefined) step = Math.min(step, nextEvent - time);
     if (changedAt === undefined && rate > 0) {

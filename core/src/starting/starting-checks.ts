@@ -73,16 +73,6 @@ export function checkChoice(
       field: 'starting.tripClass',
     });
   }
-  if (method === 'star-delta' && (job.starting.leads === '3' || job.starting.leads === '9')) {
-    flag({
-      code: 'starting.leads',
-      severity: 'stop',
-      message: `Star-delta needs six leads brought out and a delta made for the line voltage; this motor has ${job.starting.leads}.`,
-      basis: 'Winding connection',
-      clear: 'Choose a soft starter, or a motor with six or twelve leads.',
-      field: 'starting.leads',
-    });
-  }
   if (stopping) {
     flag({
       code: 'starting.soft-stop',

@@ -1,13 +1,10 @@
 import { horsepowerOf } from '../motor/standard-power.ts';
 import type { Motor } from '../motor/typical.ts';
 import { formatNumber } from '../quantity/format.ts';
-import type { School } from '../quantity/units.ts';
+import { POUND_SQUARE_FOOT, type School } from '../quantity/units.ts';
 import type { Notebook } from '../stage.ts';
 import { loadInertia } from '../tables/index.ts';
 import { PRACTICE, quantity, type Value } from '../value.ts';
-
-/** kg·m² */
-const LB_FT2 = 0.042_140_11;
 
 /** MG 1 12.54: starts from the load inertia table; two in succession cold, one hot, then rest. */
 export function startsAllowed(
@@ -20,7 +17,7 @@ export function startsAllowed(
   const column = `rpm${7200 / of.poles}`;
   const most = loadInertia.number(row, column);
   if (most === undefined) return undefined;
-  const share = machineInertia.value / (most * LB_FT2);
+  const share = machineInertia.value / (most * POUND_SQUARE_FOOT);
   // The table’s load heats the motor once hot; lighter ones let it start more often in proportion.
   const perHour = Math.max(0, Math.min(60, 1 / Math.max(share, 1e-3)));
   if (share > 1) {
@@ -37,7 +34,10 @@ export function startsAllowed(
     origin: 'estimated',
     formula: 'z = J_{table} / J_m',
     from: {
-      'J_{table}': quantity(most * LB_FT2, 'inertia', school, { origin: 'recalled', source: loadInertia.source }),
+      'J_{table}': quantity(most * POUND_SQUARE_FOOT, 'inertia', school, {
+        origin: 'recalled',
+        source: loadInertia.source,
+      }),
       J_m: machineInertia,
     },
     source: `${loadInertia.source}; in proportion to inertia: ${PRACTICE}`,

@@ -1,0 +1,12 @@
+/**
+ * What `make` gives for a key, kept for the next time; `most` keys are kept. For pure functions only, whose result depends
+ * on the key alone.
+ */
+export function remembered<Key, Result>(known: Map<Key, Result>, most: number, key: Key, make: () => Result): Result {
+  const before = known.get(key);
+  if (before !== undefined || known.has(key)) return before as Result;
+  const fresh = make();
+  if (known.size >= most) known.clear();
+  known.set(key, fresh);
+  return fresh;
+}
