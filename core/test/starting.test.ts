@@ -525,4 +525,41 @@ describe('the decision', () => {
     expect(stop?.message).toMatch(/heats the (rotor|winding)/);
     expect(stop?.message).toContain('trips a class 10 relay');
   });
+
+  it('starts an hour: one with the load inertia of MG 1 12.54, two with half; 50 hp at 1800 r/min has 232 lb·ft²', () => {
+    const turning = (inertia: string) =>
+      run({
+        situation: { kind: 'starter' },
+        nameplate: { power: '50 hp', voltages: '460', currents: '58', frequency: '60', speed: '1775', codeLetter: 'G' },
+        supply: { voltage: '480', frequency: '60', sourcePower: '2000 kVA', sourceImpedance: '5 %' },
+        load: { torqueKind: 'variable', torque: '100 lb·ft', speed: '1775', inertia },
+        starting: { speedControl: 'no', method: 'direct' },
+      });
+    const perHour = (inertia: string) => Number(turning(inertia).values['starting.startsPerHour']?.value);
+    near(perHour('232 lb·ft²'), 1, 0.001);
+    near(perHour('116 lb·ft²'), 2, 0.001);
+    expect(codes(turning('500 lb·ft²'))).toContain('starting.inertia-above-table');
+  });
+
+  it('a soft starter comes with an isolating and a bypass contactor, each for the whole current', () => {
+    const solution = solve(emptyJob({ ...pump, starting: { ...pump.starting, method: 'soft starter' } }), catalogue);
+    const parts = solution.details.starter?.parts.map(({ role, carries }) => [role, Math.round(carries)]);
+    expect(parts).toContainEqual(['Isolating contactor', 134]);
+    expect(parts).toContainEqual(['Bypass contactor for running', 134]);
+  });
+
+  it('hot it bears less than cold: the time typed for each counts, and a warm relay trips sooner', () => {
+    const stall = {
+      ...pump.starting,
+      method: 'direct' as const,
+      tripClass: '10' as const,
+      stallTimeHot: '10 s',
+      stallTimeCold: '20 s',
+    };
+    const heat = (hot: boolean) =>
+      Number(run({ ...pump, starting: { ...stall, hot } }).values['starting.rotorHeat']?.value);
+    near(heat(true), 2 * heat(false), 1e-9);
+    const trip = (hot: boolean) => run({ ...pump, starting: { ...stall, hot } }).details.starting[0]?.tripUse ?? NaN;
+    expect(trip(true)).toBeGreaterThan(trip(false));
+  });
 });

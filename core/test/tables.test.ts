@@ -6,6 +6,7 @@ import {
   codeLetters,
   energyEfficient,
   iecEfficiency,
+  loadInertia,
   motorCurrent,
   nominalEfficiency,
   premiumEfficient,
@@ -37,6 +38,24 @@ describe('NEC Table 430.250', () => {
       const [v230, v460] = [motorCurrent.number(row, 'v230'), motorCurrent.number(row, 'v460')];
       if (v230 !== undefined && v460 !== undefined) expect(v460 / v230).toBeCloseTo(0.5, 1);
     }
+  });
+});
+
+describe('MG 1 Table 12-7, load inertia', () => {
+  it('reproduces from the formula of MG 1 12.54 (from memory): A·hp^0.95/(n/1000)^2.4 − 0.0685·hp^1.5/(n/1000)^1.8', () => {
+    let checked = 0;
+    for (const row of loadInertia.rows)
+      for (const rpm of [3600, 1800, 1200, 900, 720, 600, 514]) {
+        const printed = loadInertia.number(row, `rpm${rpm}`);
+        if (printed === undefined) continue;
+        const [hp, n] = [Number(row['hp']), rpm / 1000];
+        const exact = ((rpm === 3600 ? 27 : 24) * hp ** 0.95) / n ** 2.4 - (0.0685 * hp ** 1.5) / n ** 1.8;
+        // Printed in tenths below 10 and in whole lb·ft² above.
+        const rounding = printed < 10 ? 0.06 : 0.55;
+        expect(Math.abs(printed - exact), `${hp} hp ${rpm}`).toBeLessThan(Math.max(rounding, 0.012 * exact));
+        checked++;
+      }
+    expect(checked).toBeGreaterThan(100);
   });
 });
 

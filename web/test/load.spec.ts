@@ -120,6 +120,12 @@ test('a torque–speed table, pasted, with a bad line', async ({ page }) => {
   await expect(page.getByText('3 points read. 1 lines without two figures')).toBeVisible();
   await expect(figure(page, 'load.torque')).toHaveText('25.0\u00a0lb·ft');
   await expect(page.locator('[data-drawn="true"] svg')).toBeVisible();
+  await page.setInputFiles('#curve-file', {
+    name: 'curve.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('rpm,N·m\n0,20\n900,61\n1200,80\n'),
+  });
+  await expect(figure(page, 'load.torque')).toHaveText('45.0\u00a0lb·ft');
   await fill(page, { 'load.curve.1.torque': '-10' });
   await expect(page.locator('#field-load-curve-1-torque-error')).toBeVisible();
   await accessible(page);

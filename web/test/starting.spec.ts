@@ -57,6 +57,24 @@ test('ways to start side by side: dragged, and every figure follows', async ({ p
   await page.locator('[data-knob="starting.currentLimit"]').fill('5');
   await expect.poll(() => cell(page, 'soft starter', 4)).not.toBe(slow);
   await expect(field(page, 'starting.currentLimit')).toHaveValue('5.00');
+  // A voltage ramp by its starting voltage and its time: the drawn curves follow.
+  const drawn = () =>
+    page.locator('[data-testid="start-run"] svg').evaluateAll((all) => all.map((svg) => svg.innerHTML));
+  await page.getByText('Settings of the starter or drive').click();
+  await field(page, 'starting.softMode').selectOption('voltage ramp');
+  for (const [knob, to] of [
+    ['starting.startVoltage', '0.7'],
+    ['starting.softRamp', '20'],
+  ] as const) {
+    const [torques, times] = await drawn();
+    await page.locator(`[data-knob="${knob}"]`).fill(to);
+    await expect.poll(async () => (await drawn())[0], knob).not.toBe(torques);
+    await expect.poll(async () => (await drawn())[1], knob).not.toBe(times);
+  }
+  await choose(page, 'drive');
+  const before30 = await cell(page, 'drive', 4);
+  await page.locator('[data-knob="starting.driveRamp"]').fill('30');
+  await expect.poll(() => cell(page, 'drive', 4)).toBeGreaterThan(before30);
   await accessible(page);
 });
 

@@ -50,21 +50,23 @@
         class={look}
         bind:value={getText, setText}></textarea>
     {:else}
-      <div class="relative">
+      <!-- The second unit stands in the field only where it leaves room for what is typed. -->
+      <div class="@container relative">
         <input
           {id}
           type="text"
           autocomplete="off"
           maxlength={200}
           placeholder={field.placeholder}
-          class={`${look} ${echo?.other ? 'pe-20' : ''}`}
+          class={`${look} ${echo?.other ? '@min-[9rem]:pe-20' : ''}`}
           aria-label={field.said}
           aria-invalid={error ? true : undefined}
           aria-describedby={said}
           bind:value={getText, setText}
         />
         {#if echo?.other}
-          <span class="pointer-events-none absolute inset-y-0 end-2.5 flex items-center text-xs text-quiet"
+          <span
+            class="pointer-events-none absolute inset-y-0 end-2.5 hidden items-center text-xs text-quiet @min-[9rem]:flex"
             >{echo.other}</span
           >
         {/if}

@@ -85,7 +85,7 @@
     <tbody>
       {#each details.poles as choice (choice.poles)}
         <tr class={`border-t ${choice.chosen ? 'bg-wash' : ''}`} data-poles={choice.poles}>
-          <th scope="row" class="px-3 py-2 text-left font-semibold"
+          <th scope="row" class="min-w-32 px-3 py-2 text-left font-semibold"
             >{choice.poles}{#if choice.chosen}<span class="font-normal text-sea">&nbsp;· taken</span>{/if}<span
               class="block text-xs font-normal text-quiet">{choice.advice}</span
             ></th

@@ -58,9 +58,9 @@
                   </p>{/if}
               </div>
               <ul class="text-sm">
-                <li><strong class="inline-block min-w-20">{rule.usual}</strong> usual</li>
-                {#each rule.others as other (other.whose)}<li>
-                    <strong class="inline-block min-w-20 font-normal">{other.text}</strong>
+                <li class="flex gap-2"><strong class="w-20 shrink-0">{rule.usual}</strong> usual</li>
+                {#each rule.others as other (other.whose)}<li class="flex gap-2">
+                    <strong class="w-20 shrink-0 font-normal">{other.text}</strong>
                     <span class="text-quiet">{other.whose}</span>
                   </li>{/each}
               </ul>
