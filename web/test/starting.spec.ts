@@ -60,7 +60,6 @@ test('ways to start side by side: dragged, and every figure follows', async ({ p
   // A voltage ramp by its starting voltage and its time: the drawn curves follow.
   const drawn = () =>
     page.locator('[data-testid="start-run"] svg').evaluateAll((all) => all.map((svg) => svg.innerHTML));
-  await page.getByText('Settings of the starter or drive').click();
   await field(page, 'starting.softMode').selectOption('voltage ramp');
   for (const [knob, to] of [
     ['starting.startVoltage', '0.7'],
@@ -72,9 +71,9 @@ test('ways to start side by side: dragged, and every figure follows', async ({ p
     await expect.poll(async () => (await drawn())[1], knob).not.toBe(times);
   }
   await choose(page, 'drive');
-  const before30 = await cell(page, 'drive', 4);
+  const brief = await cell(page, 'drive', 4);
   await page.locator('[data-knob="starting.driveRamp"]').fill('30');
-  await expect.poll(() => cell(page, 'drive', 4)).toBeGreaterThan(before30);
+  await expect.poll(() => cell(page, 'drive', 4)).toBeGreaterThan(brief);
   await accessible(page);
 });
 
