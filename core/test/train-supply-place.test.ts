@@ -11,6 +11,7 @@ import { flickerOf } from '../src/supply/flicker.ts';
 import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import acceleration from './cases/acceleration-time.json' with { type: 'json' };
 
+const catalogue = demoCatalogue();
 const run = (job: JobInput): Solution => solve(emptyJob({ situation: { kind: 'new' }, ...job }), emptyCatalogue);
 const number = (solution: Solution, id: string): number => Number(solution.values[id]?.value);
 const severity = (solution: Solution, code: string) => solution.findings.find((each) => each.code === code)?.severity;
@@ -293,7 +294,7 @@ describe('poles and sizes side by side', () => {
       load: { torque: '300 lb·ft', speed: '290 rpm', ratio: '6.1' },
       supply: { frequency: '60', voltage: '480' },
     }),
-    demoCatalogue(),
+    catalogue,
   );
   it('more poles give more torque, a lower ratio and a larger frame', () => {
     const { poles } = solution.details;
@@ -483,6 +484,59 @@ describe('place', () => {
         },
       ),
     );
+  });
+
+  // What the trade does in each place; common practice, no published source, where no standard is named beside it.
+  it.each<[string, JobInput['place'], string, RegExp]>([
+    ['a freezer', { ambient: '-25 °C' }, 'place.heater', /space heater.*heated cabinet/],
+    ['days of damp standstill', { dampStandby: true }, 'place.heater', /^space heater in the motor$/],
+    ['food, washed down', { water: 'washdown', food: true }, 'place.frameMaterial', /stainless/],
+    ['a clean warm dry room', { dust: 'clean', ambient: '25 °C' }, 'place.driveHousing', /open.*IP20/],
+    ['hosed, a small drive', { water: 'hose' }, 'place.driveHousing', /Type 4.*IP66/],
+    ['dirt', { dust: 'dirty' }, 'place.motorEnclosure', /fan-cooled.*IP5/],
+  ])('%s', (_, place, id, expected) => {
+    const solution = run({ load: { torque: '20 lb·ft', speed: '1770' }, nameplate: { frequency: '60' }, place });
+    expect(String(solution.values[id]?.value)).toMatch(expected);
+  });
+
+  it('a shaft that points down, and a limit on noise, are told', () => {
+    const solution = run({
+      load: { torque: '10 lb·ft', speed: '3540' },
+      nameplate: { frequency: '60' },
+      place: { attitude: 'shaft down', noiseLimit: '70 dB(A)' },
+    });
+    // IM V1 is the shaft down, flange-mounted (IEC 60034-7, from memory).
+    expect(solution.findings.find(({ code }) => code === 'place.attitude')?.clear).toContain('IM V1');
+    expect(severity(solution, 'place.noise')).toBe('caution');
+  });
+});
+
+describe('overloads and the drive', () => {
+  it('beyond the 150 % for a minute that a heavy-duty drive bears, or more than six an hour, the drive grows', () => {
+    const current = (overloadTime: string, overloadsPerHour: string): number =>
+      number(
+        solve(
+          emptyJob({
+            school: 'IEC',
+            situation: { kind: 'new' },
+            load: {
+              torqueKind: 'constant',
+              torque: '180 N·m',
+              speed: '1470 r/min',
+              overloadTorque: '160 %',
+              overloadTime,
+              overloadsPerHour,
+            },
+            supply: { voltage: '400', frequency: '50' },
+            starting: { speedControl: 'yes' },
+          }),
+          catalogue,
+        ),
+        'pick.driveCurrent',
+      );
+    const brief = current('10 s', '2');
+    expect(current('90 s', '2')).toBeGreaterThan(1.3 * brief);
+    expect(current('10 s', '12')).toBe(current('90 s', '2'));
   });
 });
 
