@@ -6,5 +6,7 @@ export default defineConfig({
   resolve: { alias: { odex: fileURLToPath(new URL('node_modules/odex/src/odex.ts', import.meta.url)) } },
   test: {
     include: ['core/test/**/*.test.ts', 'cli/test/**/*.test.ts', 'db/test/**/*.test.ts', 'web/test/**/*.test.ts'],
+    // Only to end what hangs: a busy machine takes ten times what a quiet one takes to start a process.
+    testTimeout: 120_000,
   },
 });

@@ -76,7 +76,7 @@ export async function serve({ port, databaseUrl, quiet = false }) {
   const exited = new Promise((resolve) => child.once('exit', resolve));
   let gone = false;
   void exited.then(() => (gone = true));
-  for (let tries = 0; tries < 200; tries++) {
+  for (let tries = 0; tries < 1200; tries++) {
     if (gone) throw new Failure('The web server stopped while starting; the lines above say why.');
     const answer = await fetch(`${origin}/healthz`).catch(() => undefined);
     if (answer?.ok) {
@@ -89,5 +89,5 @@ export async function serve({ port, databaseUrl, quiet = false }) {
     await wait(50);
   }
   process.kill(child.pid, 'SIGTERM');
-  throw new Failure('The web server did not answer within 10 s.');
+  throw new Failure('The web server did not answer within a minute.');
 }

@@ -15,8 +15,7 @@ export const openStage = async (page: Page, stage: string): Promise<void> => {
 export const field = (page: Page, path: string): Locator => page.locator(`#field-${path.replaceAll('.', '-')}`);
 export const figure = (page: Page, id: string): Locator => page.locator(`[data-value="${id}"] button`);
 export const finding = (page: Page, code: string): Locator => page.locator(`[data-finding="${code}"]`).first();
-export const saved = (page: Page): Promise<void> =>
-  expect(page.locator('[data-save="saved"]')).toBeVisible({ timeout: 20_000 });
+export const saved = (page: Page): Promise<void> => expect(page.locator('[data-save="saved"]')).toBeVisible();
 
 export async function fill(page: Page, values: Readonly<Record<string, string>>): Promise<void> {
   for (const [path, text] of Object.entries(values)) await field(page, path).fill(text);

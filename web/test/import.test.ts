@@ -127,10 +127,10 @@ describe('what is refused', () => {
     const bomb = zipSync({ 'xl/worksheets/sheet1.xml': new Uint8Array(limits.unpacked + 5_000_000) }, { level: 6 });
     expect(bomb.length).toBeLessThan(1_000_000);
     expect(await refusal(bomb)).toContain('unpacks to far more');
-  }, 30_000);
+  });
   it('two million rows', async () => {
     expect(await refusal(bytes('Tag\n' + 'P\n'.repeat(2_000_000)))).toContain('more than 50,000 rows');
-  }, 30_000);
+  });
   it.each([
     ['an empty file', new Uint8Array(0), 'empty'],
     ['headings alone', bytes('Tag,Power\n'), 'no rows under them'],

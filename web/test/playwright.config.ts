@@ -5,8 +5,9 @@ export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
   workers: 1,
-  timeout: 90_000,
-  expect: { timeout: 8000 },
+  // Only to end what hangs: what a quiet machine shows at once, a busy one may show after many seconds.
+  timeout: 240_000,
+  expect: { timeout: 60_000 },
   reporter: [['list'], ['json', { outputFile: '../../test-results/browser.json' }]],
   outputDir: '../../test-results/browser',
   use: {
