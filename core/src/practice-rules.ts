@@ -56,6 +56,18 @@ export const practiceRules = {
       { value: 1, whose: 'motors with a blower of their own' },
     ],
   },
+  thermalTime: {
+    title: 'Thermal time constant of the motor',
+    stage: 'load',
+    value: 1800,
+    dimension: 'duration',
+    range: [60, 43_200],
+    why: 'A duty cycle that is not short against it makes the motor hotter than its RMS torque says.',
+    others: [
+      { value: 900, whose: 'small or open motors' },
+      { value: 3600, whose: 'large enclosed motors' },
+    ],
+  },
   runningDip: {
     title: 'Voltage dip to ride through',
     stage: 'load',

@@ -26,19 +26,20 @@ export interface UsedRule {
 
 /**
  * Every rule of thumb as a value: the job’s own setting, else its site’s, else the default. `used` tells which of them
- * were looked at so far.
+ * were looked at so far; `valueOf` reads one in SI without using it.
  */
 export function readPractice(
   own: Settings,
   site: Settings,
   school: School,
-): { practice: Practice; used: () => UsedRule[] } {
+): { practice: Practice; used: () => UsedRule[]; valueOf: (name: PracticeName) => number } {
   const seen = new Set<PracticeName>();
   const from = (name: PracticeName): UsedRule['from'] => (own[name] ? 'job' : site[name] ? 'site' : 'default');
   const sources = { default: PRACTICE, site: 'set for the site', job: 'set in this job' };
+  const valueOf = (name: PracticeName): number => (own[name] ?? site[name])?.value ?? ruleOf(name).value;
   const read = (name: PracticeName): Value => {
-    const { value, dimension, why } = ruleOf(name);
-    return quantity((own[name] ?? site[name])?.value ?? value, dimension, school, {
+    const { dimension, why } = ruleOf(name);
+    return quantity(valueOf(name), dimension, school, {
       origin: from(name) === 'default' ? 'estimated' : 'given',
       source: sources[from(name)],
       note: why,
@@ -67,5 +68,5 @@ export function readPractice(
         from: from(name),
         why: ruleOf(name).why,
       }));
-  return { practice, used };
+  return { practice, used, valueOf };
 }

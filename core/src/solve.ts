@@ -4,6 +4,7 @@ import { bySeverity, findingSchema, type Finding } from './finding.ts';
 import { handover } from './handover/handover.ts';
 import { readInputs, type FieldEcho } from './inputs.ts';
 import type { Job } from './job.ts';
+import type { Warming } from './load/duty.ts';
 import { load, type LoadResult } from './load/load.ts';
 import { comparePoles, type PoleChoice } from './load/pole-comparison.ts';
 import { money } from './money/money.ts';
@@ -65,6 +66,8 @@ export interface Details {
   /** Torque of the load against speed, at the motor shaft. */
   readonly loadCurve: LoadResult['curve'];
   readonly duty: LoadResult['duty'];
+  /** For a cycle made from a log. */
+  readonly warming: Warming;
   readonly sizes: LoadResult['sizes'];
   readonly poles: readonly PoleChoice[];
   /** N·m at the driven shaft for one ampere of the motor’s line current, for logs of current; good above half load. */
@@ -185,6 +188,10 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
       shafts: loadResult.shafts,
       loadCurve: loadResult.curve,
       duty: loadResult.duty,
+      warming: {
+        timeConstant: rules.valueOf('thermalTime'),
+        standstillCooling: rules.valueOf('standstillCooling'),
+      },
       sizes: loadResult.sizes,
       poles: comparePoles(
         brief,

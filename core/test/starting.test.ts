@@ -526,19 +526,56 @@ describe('the decision', () => {
     expect(stop?.message).toContain('trips a class 10 relay');
   });
 
-  it('starts an hour: one with the load inertia of MG 1 12.54, two with half; 50 hp at 1800 r/min has 232 lb·ft²', () => {
-    const turning = (inertia: string) =>
-      run({
-        situation: { kind: 'starter' },
-        nameplate: { power: '50 hp', voltages: '460', currents: '58', frequency: '60', speed: '1775', codeLetter: 'G' },
-        supply: { voltage: '480', frequency: '60', sourcePower: '2000 kVA', sourceImpedance: '5 %' },
-        load: { torqueKind: 'variable', torque: '100 lb·ft', speed: '1775', inertia },
-        starting: { speedControl: 'no', method: 'direct' },
-      });
-    const perHour = (inertia: string) => Number(turning(inertia).values['starting.startsPerHour']?.value);
-    near(perHour('232 lb·ft²'), 1, 0.001);
-    near(perHour('116 lb·ft²'), 2, 0.001);
-    expect(codes(turning('500 lb·ft²'))).toContain('starting.inertia-above-table');
+  const often = (inertia: string, startsPerHour = '', more: JobInput = {}) =>
+    run({
+      situation: { kind: 'starter' },
+      nameplate: { power: '25 hp', voltages: '460', currents: '31', frequency: '60', speed: '1765', codeLetter: 'G' },
+      supply: { voltage: '480', frequency: '60', sourcePower: '2000 kVA', sourceImpedance: '5 %', startsPerHour },
+      load: { torqueKind: 'variable', torque: '50 lb·ft', speed: '1765', inertia },
+      starting: { speedControl: 'no', method: 'direct' },
+      ...more,
+    });
+
+  it('starts an hour by MG 10 (its example, from memory): 25 hp, 4 poles, 50 lb·ft² bears 122/50, a light load 8.8', () => {
+    const borne = (inertia: string) => Number(often(inertia).values['starting.startsPerHour']?.value);
+    near(borne('50 lb·ft²'), 2.44, 0.001);
+    near(borne('5 lb·ft²'), 8.8, 0.001);
+    expect(often('5 lb·ft²').values['starting.restTime']?.value).toBe(58);
+    expect(codes(often('300 lb·ft²'))).toContain('starting.inertia-above-table');
+  });
+
+  it('starts too often, or too soon after a stop, fail every way but a drive', () => {
+    const failures = (solution: Solution, method: string) =>
+      solution.details.starting.find((each) => each.method === method)?.failures.join('; ');
+    const hurried = often('50 lb·ft²', '6');
+    for (const method of ['direct', 'soft starter']) expect(failures(hurried, method)).toContain('bears 2.44');
+    expect(failures(hurried, 'drive')).not.toContain('bears');
+    expect(failures(often('50 lb·ft²', '2'), 'direct')).not.toContain('bears');
+    const duty = [
+      { torque: '50 lb·ft', time: '15 min', standing: false },
+      { torque: '', time: '40 s', standing: true },
+    ];
+    const cycled = often('20 lb·ft²', '', { load: { way: 'duty', speed: '1765', inertia: '20 lb·ft²', duty } });
+    expect(failures(cycled, 'direct')).toMatch(/stands only 40\ss before a start, 58\ss wanted/);
+  });
+
+  it('an IEC motor bears once an hour 0.04·P^0.9·p^2.5 (IEC 60034-12, from memory): 4.83 kg·m² for 30 kW, 4 poles', () => {
+    const solution = run({
+      school: 'IEC',
+      situation: { kind: 'starter' },
+      nameplate: {
+        power: '30 kW',
+        voltages: '400',
+        currents: '55',
+        frequency: '50',
+        speed: '1475',
+        powerFactor: '0.85',
+      },
+      supply: { voltage: '400', frequency: '50', sourcePower: '1000 kVA', sourceImpedance: '6 %' },
+      load: { torqueKind: 'variable', torque: '150 N·m', speed: '1475', inertia: '4.831 kg·m²' },
+      starting: { speedControl: 'no', method: 'direct' },
+    });
+    near(Number(solution.values['starting.startsPerHour']?.value), 1, 0.001);
   });
 
   it('a soft starter comes with an isolating and a bypass contactor, each for the whole current', () => {

@@ -3,6 +3,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
 import { complex, lagging } from '../src/complex.ts';
+import { cycleOf, logBinner } from '../src/load/bin-log.ts';
+import { hottestOf, rmsOf } from '../src/load/duty.ts';
 import { leastSheave } from '../src/load/sheave.ts';
 import { torqueCurve } from '../src/load/torque-curve.ts';
 import { standardPowers } from '../src/motor/standard-power.ts';
@@ -244,7 +246,9 @@ describe('duty cycle', () => {
   it('RMS by hand: 100 N·m 6 s, 50 N·m 10 s, standing 9 s with a third of the cooling', () => {
     // √((100²·6 + 50²·10)/(16 + 9/3)) = √(85 000/19) = 66.89 N·m
     const solution = run(cycle(['100 N·m', '6 s'], ['50 N·m', '10 s'], ['', '9 s', true]));
-    expect(number(solution, 'load.torque')).toBeCloseTo(66.886, 3);
+    expect(number(solution, 'load.rmsTorque')).toBeCloseTo(66.886, 3);
+    // So short a cycle leaves the motor as warm as its RMS torque does.
+    expect(number(solution, 'load.torque') / 66.886).toBeCloseTo(1, 2);
     expect(number(solution, 'load.peakTorque')).toBe(100);
     expect(number(solution, 'load.dutyCycle')).toBe(25);
   });
@@ -272,17 +276,142 @@ describe('duty cycle', () => {
     expect(severity(kept, 'load.peak-stalls')).toBe('stop');
   });
 
-  it('RMS lies between the mean and the peak while running', () => {
+  it('a long cycle sizes by its hottest moment: textbook factor of intermittent duty for an hour on and half off', () => {
+    // Drives textbooks, fixed losses left out (from memory): T_steady = T·√((1 − e^−t_r/τ)/(1 − e^−(t_r + k·t_s)/τ)).
+    const [run60, rest30] = [Math.exp(-60 / 30), Math.exp(-(60 + 30 / 3) / 30)];
+    const factor = Math.sqrt((1 - run60) / (1 - rest30));
+    const solution = run(cycle(['100 N·m', '60 min'], ['', '30 min', true]));
+    expect(number(solution, 'load.torque')).toBeCloseTo(100 * factor, 6);
+    expect(number(solution, 'load.rmsTorque')).toBeCloseTo(100 * Math.sqrt(60 / 70), 6);
+    // 89.4 N·m of RMS at 1450 r/min would be 13.6 kW, so 15; at its hottest it is as warm as under 113.5 N·m, 17.2 kW.
+    const swinging = run(cycle(['120 N·m', '60 min'], ['40 N·m', '60 min']));
+    expect(number(swinging, 'load.rmsTorque')).toBeCloseTo(Math.sqrt((120 ** 2 + 40 ** 2) / 2), 6);
+    expect(severity(swinging, 'load.cycle-long')).toBe('note');
+    expect(number(swinging, 'load.standardPower')).toBe(18_500);
+    const small = run({ ...cycle(['120 N·m', '60 min'], ['40 N·m', '60 min']), practice: { thermalTime: '12 h' } });
+    expect(number(small, 'load.standardPower')).toBe(15_000);
+    expect(severity(small, 'load.cycle-long')).toBeUndefined();
+  });
+
+  it.each<[string, (readonly [string, string, boolean?])[]]>([
+    ['S1', [['80 N·m', '40 s']]],
+    [
+      'S1',
+      [
+        ['80 N·m', '4 h'],
+        ['', '20 h', true],
+      ],
+    ],
+    [
+      'S2 10 min',
+      [
+        ['80 N·m', '10 min'],
+        ['', '6 h', true],
+      ],
+    ],
+    [
+      'S3 40 %',
+      [
+        ['80 N·m', '4 min'],
+        ['', '6 min', true],
+      ],
+    ],
+    [
+      'S6 25 %',
+      [
+        ['80 N·m', '1 min'],
+        ['5 N·m', '3 min'],
+      ],
+    ],
+    [
+      'S10',
+      [
+        ['80 N·m', '3 h'],
+        ['40 N·m', '2 h'],
+      ],
+    ],
+    [
+      'S1 at the equal-heating torque',
+      [
+        ['80 N·m', '30 s'],
+        ['40 N·m', '20 s'],
+        ['', '10 s', true],
+      ],
+    ],
+  ])('is %s by IEC 60034-1 4.2 (from memory)', (type, rows) => {
+    expect(run(cycle(...rows)).values['load.dutyType']?.text.replaceAll('\u00a0', ' ')).toBe(type);
+  });
+
+  it('starts an hour follow from it: across the end of the cycle one standstill is one, and the shortest counts', () => {
+    const solution = run(
+      cycle(['', '20 s', true], ['80 N·m', '60 s'], ['', '30 s', true], ['80 N·m', '60 s'], ['', '10 s', true]),
+    );
+    expect(number(solution, 'load.startsPerHour')).toBeCloseTo((2 * 3600) / 180, 9);
+    expect(solution.details.duty?.rest).toBe(30);
+    expect(run(cycle(['80 N·m', '60 s'])).values['load.startsPerHour']).toBeUndefined();
+  });
+
+  describe('made from a log', () => {
+    const warming = { timeConstant: 1800, standstillCooling: 1 / 3 };
+    /** A log sampled every 2 s, and what its own stretches come to. */
+    const recorded = (stretches: readonly (readonly [minutes: number, torque: number])[]) => {
+      const { push, result } = logBinner();
+      let at = 0;
+      for (const [minutes, torque] of stretches)
+        for (const end = at + 30 * minutes; at < end; at++) push(2 * at, torque);
+      push(2 * at, 0);
+      const segments = stretches.map(([minutes, torque]) => ({ torque, time: 60 * minutes, standing: torque === 0 }));
+      const made = cycleOf(result(), warming);
+      return {
+        made,
+        length: made.reduce((sum, { time }) => sum + time, 0),
+        warmth: hottestOf(
+          made.map(({ value, time, standing }) => ({ torque: value, time, standing })),
+          warming,
+        ),
+        own: hottestOf(segments, warming),
+      };
+    };
+    const repeated = <T>(times: number, ...each: readonly T[]): T[] => Array.from({ length: times }, () => each).flat();
+
+    it('a machine that starts, runs and stands forty times becomes that cycle', () => {
+      const { made, length, warmth, own } = recorded(repeated(40, [1, 100], [2, 50], [2, 0]));
+      expect(made.map(({ value, standing }) => [Math.round(value), standing])).toEqual([
+        [0, true],
+        [50, false],
+        [100, false],
+      ]);
+      // The log begins running, so it holds thirty-nine starts.
+      expect(length).toBeCloseTo((40 * 300) / 39, -1);
+      expect(warmth / own).toBeCloseTo(1, 2);
+    });
+
+    it('one heavy hour of a night stays an hour that warms through, however it chatters', () => {
+      for (const hour of [[[60, 100] as const], repeated(60, [0.5, 90] as const, [0.5, 109] as const)]) {
+        const { length, warmth, own } = recorded([[240, 40], ...hour, [180, 40]]);
+        expect(length).toBeGreaterThan(4 * 3600);
+        expect(warmth / own).toBeCloseTo(1, 2);
+      }
+    });
+  });
+
+  it('mean ≤ RMS ≤ torque of equal heat ≤ peak, whatever the cycle and the motor', () => {
+    const segment = fc.tuple(within(1, 500), within(1, 5000), fc.boolean());
     fc.assert(
-      fc.property(fc.array(fc.tuple(within(1, 500), within(1, 100)), { minLength: 1, maxLength: 20 }), (rows) => {
-        const solution = run(cycle(...rows.map(([torque, time]): [string, string] => [`${torque} N·m`, `${time} s`])));
-        const time = rows.reduce((sum, [, each]) => sum + each, 0);
-        const mean = rows.reduce((sum, [torque, each]) => sum + torque * each, 0) / time;
-        const rms = number(solution, 'load.torque');
-        expect(rms).toBeGreaterThanOrEqual(mean * (1 - 1e-9));
-        expect(rms).toBeLessThanOrEqual(Math.max(...rows.map(([torque]) => torque)) * (1 + 1e-9));
-      }),
-      { numRuns: 50 },
+      fc.property(
+        fc.array(segment, { minLength: 1, maxLength: 20 }),
+        within(60, 40_000),
+        within(0.05, 1),
+        (rows, timeConstant, standstillCooling) => {
+          const segments = rows.map(([torque, time, standing]) => ({ torque: standing ? 0 : torque, time, standing }));
+          const { rms, peak, cycle: length } = rmsOf(segments, standstillCooling);
+          const hottest = hottestOf(segments, { timeConstant, standstillCooling });
+          const mean = segments.reduce((sum, each) => sum + each.torque * each.time, 0) / length;
+          expect(rms).toBeGreaterThanOrEqual(mean * (1 - 1e-9));
+          expect(hottest).toBeGreaterThanOrEqual(rms * (1 - 1e-9));
+          expect(hottest).toBeLessThanOrEqual(peak * (1 + 1e-9));
+        },
+      ),
     );
   });
 });

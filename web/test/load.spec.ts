@@ -142,7 +142,8 @@ test('a duty cycle: bars moved by keyboard and by hand, and made from a log', as
     const at = each === '60' ? 0 : 1;
     await fill(page, { [`load.duty.${at}.torque`]: each, [`load.duty.${at}.time`]: '10 s' });
   }
-  await expect(figure(page, 'load.torque')).toHaveText('44.7\u00a0lb·ft');
+  await expect(figure(page, 'load.rmsTorque')).toHaveText('44.7\u00a0lb·ft');
+  await expect(page.locator('[data-duty-type]')).toContainText('continuous duty at the torque of equal heat');
   const bar = page.getByRole('slider', { name: 'Torque of segment 2' });
   await bar.press('PageUp');
   await expect(field(page, 'load.duty.1.torque')).toHaveValue('26.9 lb·ft');
@@ -154,6 +155,11 @@ test('a duty cycle: bars moved by keyboard and by hand, and made from a log', as
   await page.mouse.move(own.x + own.width / 2, box.y + box.height * 0.5, { steps: 5 });
   await page.mouse.up();
   await expect(field(page, 'load.duty.1.torque')).toHaveValue(/^3\d(\.\d)? lb·ft$/);
+  await fill(page, { 'load.duty.0.time': '45 min', 'load.duty.1.time': '75 min' });
+  await expect(page.locator('[data-duty]')).toContainText('As warm as under a steady');
+  await expect(page.getByText('A cycle of 120\u00a0min is not short')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'stands' }).nth(1).check();
+  await expect(page.locator('[data-duty-type]')).toContainText('S3 38 %, 0.50 starts an hour');
   await accessible(page);
 
   await page.getByText('Duty cycle from a recorded log').click();
@@ -167,7 +173,8 @@ test('a duty cycle: bars moved by keyboard and by hand, and made from a log', as
   await page.getByRole('button', { name: 'Make the duty cycle' }).click();
   // √(0.25·100² + 0.75·40²) = 60.8 N·m = 44.9 lb·ft
   await expect(page.getByText('3,000 samples')).toContainText('2 levels, RMS 44.9 lb·ft, peak 73.8 lb·ft');
-  await expect(figure(page, 'load.torque')).toHaveText('44.9\u00a0lb·ft');
+  await expect(figure(page, 'load.rmsTorque')).toHaveText('44.9\u00a0lb·ft');
+  await expect(figure(page, 'load.torque')).toHaveText(/^4[56]\.\d\u00a0lb·ft$/);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(field(page, 'load.duty.0.torque')).toHaveValue('60');
 });

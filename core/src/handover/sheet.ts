@@ -53,6 +53,8 @@ const contents: readonly (readonly [string, readonly string[]])[] = [
       'load.motorTorque',
       'load.motorSpeed',
       'load.motorPower',
+      'load.dutyType',
+      'load.startsPerHour',
       'load.standardPower',
       'pick.requiredPower',
       'pick.motorLoad',

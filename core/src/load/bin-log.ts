@@ -1,3 +1,5 @@
+import { hottestOf, type Stretch, type Warming } from './duty.ts';
+
 /** One level of a binned log. Torque in the unit of the samples, time in s. */
 export interface LogLevel {
   readonly value: number;
@@ -17,6 +19,10 @@ export interface BinnedLog {
   readonly skipped: number;
   /** Breaks in the recording, whose time is not counted. */
   readonly gaps: number;
+  /** Starts from standstill. */
+  readonly starts: number;
+  /** The log in its own order, each stretch by its mean square; loads in the unit of the samples. */
+  readonly course: readonly Stretch[];
 }
 
 export interface LogBinner {
@@ -26,20 +32,32 @@ export interface LogBinner {
 }
 
 const FINE = 1024;
+const WINDOWS = 2048;
 /** A pause this many times the usual interval is a break in the recording. Common practice, no published source. */
 const GAP = 50;
 /** Below this share of the peak the machine stands. Common practice, no published source. */
 const STANDING = 0.02;
+/** From standstill it has started above this share of the peak. Common practice, no published source. */
+const STARTED = 0.1;
+/** Cycles shorter than this, s, warm like their RMS torque. Common practice, no published source. */
+const SHORTEST_CYCLE = 60;
 
 /**
  * Bins a log of torque, current or any load figure as it streams by, in constant memory. Each sample holds until the
  * next one. The fine histogram doubles its range when a value outgrows it; sums of value and square are kept a bin, so
- * means and RMS are exact whatever the bins.
+ * means and RMS are exact whatever the bins. The course is kept in windows that double their length when they run out.
  */
 export function logBinner(): LogBinner {
   const time = new Float64Array(FINE);
   const first = new Float64Array(FINE);
   const square = new Float64Array(FINE);
+  const courseTime = new Float64Array(WINDOWS);
+  const courseSquare = new Float64Array(WINDOWS);
+  const courseStanding = new Float64Array(WINDOWS);
+  let window = 0;
+  let windowLength = 0;
+  let stood = false;
+  let starts = 0;
   let width = 1e-6;
   let peak = 0;
   let samples = 0;
@@ -49,20 +67,33 @@ export function logBinner(): LogBinner {
   let lastTime = Number.NaN;
   let lastValue = 0;
 
-  function widen(): void {
-    for (const sums of [time, first, square]) {
-      for (let at = 0; at < FINE / 2; at++) sums[at] = (sums[2 * at] ?? 0) + (sums[2 * at + 1] ?? 0);
-      sums.fill(0, FINE / 2);
+  function pairUp(...all: readonly Float64Array[]): void {
+    for (const sums of all) {
+      const half = sums.length / 2;
+      for (let at = 0; at < half; at++) sums[at] = (sums[2 * at] ?? 0) + (sums[2 * at + 1] ?? 0);
+      sums.fill(0, half);
     }
-    width *= 2;
   }
 
   function hold(value: number, span: number): void {
-    while (value >= width * FINE) widen();
+    while (value >= width * FINE) {
+      pairUp(time, first, square);
+      width *= 2;
+    }
     const at = Math.floor(value / width);
     time[at] = (time[at] ?? 0) + span;
     first[at] = (first[at] ?? 0) + value * span;
     square[at] = (square[at] ?? 0) + value * value * span;
+    const held = (courseTime[window] ?? 0) + span;
+    courseTime[window] = held;
+    if (value < STANDING * peak) courseStanding[window] = (courseStanding[window] ?? 0) + span;
+    else courseSquare[window] = (courseSquare[window] ?? 0) + value * value * span;
+    if (held < windowLength) return;
+    if (windowLength === 0) windowLength = span;
+    if (++window < WINDOWS) return;
+    pairUp(courseTime, courseSquare, courseStanding);
+    window = WINDOWS / 2;
+    windowLength *= 2;
   }
 
   return {
@@ -87,6 +118,11 @@ export function logBinner(): LogBinner {
       lastValue = value;
       samples++;
       if (value > peak) peak = value;
+      if (value < STANDING * peak) stood = true;
+      else if (stood && value > STARTED * peak) {
+        stood = false;
+        starts++;
+      }
     },
     result(most = 20) {
       const total = time.reduce((sum, each) => sum + each, 0);
@@ -118,7 +154,45 @@ export function logBinner(): LogBinner {
         samples,
         skipped,
         gaps,
+        starts,
+        course: courseOf(),
       };
     },
   };
+
+  function courseOf(): Stretch[] {
+    const course: Stretch[] = [];
+    for (let at = 0; at < WINDOWS; at++) {
+      const standing = courseStanding[at] ?? 0;
+      const running = (courseTime[at] ?? 0) - standing;
+      if (standing > 0) course.push({ torque: 0, time: standing, standing: true });
+      if (running > 0)
+        course.push({ torque: Math.sqrt((courseSquare[at] ?? 0) / running), time: running, standing: false });
+    }
+    return course;
+  }
+}
+
+/**
+ * One cycle of the levels of a log: as long as makes it warm the motor as much as the recording, repeated for good, at
+ * its hottest, but with no more starts an hour than were recorded. A log that turns fast becomes a short cycle, one with
+ * a long heavy spell a long one; peak, levels and their shares of the time stay.
+ */
+export function cycleOf({ levels, course, duration, starts }: BinnedLog, warming: Warming): readonly LogLevel[] {
+  const turned = (turns: number): LogLevel[] => levels.map((level) => ({ ...level, time: level.time / turns }));
+  const warmth = (turns: number): number =>
+    hottestOf(
+      turned(turns).map(({ value, time, standing }) => ({ torque: value, time, standing })),
+      warming,
+    );
+  const wanted = hottestOf(course, warming);
+  let few = 1;
+  let many = Math.max(1, starts > 0 ? starts : duration / SHORTEST_CYCLE);
+  if (warmth(many) >= wanted) return turned(many);
+  for (let halving = 0; halving < 30; halving++) {
+    const between = Math.sqrt(few * many);
+    if (warmth(between) > wanted) few = between;
+    else many = between;
+  }
+  return turned(few);
 }

@@ -24,6 +24,7 @@ export function checkLoad(
   checkSpeed();
   checkKind();
   checkPeak();
+  checkCycle();
   checkTrain();
   checkBelt();
 
@@ -117,6 +118,20 @@ export function checkLoad(
       basis: 'Breakdown torque at reduced voltage, T ∝ V²; MG 1 12.39, IEC 60034-12',
       clear: keepsMotor(job) ? 'Cut the peak, or replace the motor.' : 'Cut the peak, or let a larger size be picked.',
       field: job.load.way === 'duty' ? 'load.duty.0.torque' : 'load.overloadTorque',
+    });
+  }
+
+  /** A cycle too long for its RMS torque to say how warm the motor gets. */
+  function checkCycle(): void {
+    const { torque, rmsTorque, dutyCycle } = values;
+    if (!torque || !rmsTorque || !dutyCycle || torque.value < 1.05 * rmsTorque.value) return;
+    flag({
+      code: 'load.cycle-long',
+      severity: 'note',
+      message: `A cycle of ${dutyCycle.text} is not short against the motor’s ${practice.thermalTime.text}: at its hottest the motor is as warm as under a steady ${torque.text}. The size follows that, not the RMS torque of ${rmsTorque.text}.`,
+      basis: torque.working.source,
+      clear: 'Set the time constant of the very motor where its maker gives one.',
+      field: 'practice.thermalTime',
     });
   }
 

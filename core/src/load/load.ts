@@ -39,6 +39,12 @@ export interface LoadValues {
   /** Seen from the motor shaft, without its rotor. */
   readonly inertia?: Value;
   readonly dutyCycle?: Value;
+  /** Duty type of the cycle. */
+  readonly dutyType?: Value<string>;
+  /** Of the cycle, at the driven shaft; `torque` is the one of equal heat. */
+  readonly rmsTorque?: Value;
+  /** Typed, or those of the duty cycle. */
+  readonly startsPerHour?: Value;
   /** Highest torque of cycle or overload, at the motor shaft. */
   readonly peakTorque?: Value;
   /** What the motor can give before it stalls, at the dip it must ride through. */
@@ -79,7 +85,8 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       source: PRACTICE,
       note: 'Fans and pumps break away easily; loaded constant-torque machines need at least their running torque.',
     });
-  const duty = dutyOf(brief);
+  const duty = job.load.way === 'duty' ? dutyOf(brief) : undefined;
+  const startsPerHour = given.supply.startsPerHour ?? duty?.startsPerHour;
   const curve =
     job.load.way === 'curve'
       ? rows['load.curve'].flatMap(({ speed, torque: at }) => (speed && at ? [{ speed, torque: at }] : []))
@@ -133,7 +140,8 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
     ...(motorSpeed ? { motorSpeed } : {}),
     ...(motorPower ? { motorPower } : {}),
     ...(inertia ? { inertia } : {}),
-    ...(duty && job.load.way === 'duty' ? { dutyCycle: duty.cycle } : {}),
+    ...(duty ? { dutyCycle: duty.cycle, dutyType: duty.type, rmsTorque: duty.rms } : {}),
+    ...(startsPerHour ? { startsPerHour } : {}),
     ...(peakTorque ? { peakTorque } : {}),
     ...(peakAllowed ? { peakAllowed } : {}),
     ...(poles ? { poles } : {}),
@@ -263,7 +271,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
   }
 
   function peakAtMotor(): Value | undefined {
-    if (job.load.way === 'duty' && duty) return atMotor(duty.peak);
+    if (duty) return atMotor(duty.peak);
     if (!motorTorque || !typed.overloadTorque) return undefined;
     return quantity(motorTorque.value * typed.overloadTorque.value, 'torque', school, {
       formula: 'T_{peak} = k\\,T_m',

@@ -383,7 +383,7 @@ export const ways: Readonly<Record<Job['load']['way'], Way>> = {
   },
   duty: {
     asks: [],
-    torque: ({ duty }) => duty?.rms,
+    torque: ({ duty }) => duty?.heating,
     error: '',
   },
 };

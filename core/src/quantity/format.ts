@@ -44,6 +44,10 @@ export function formatQuantity(si: number, dimension: Dimension, school: School)
     return withUnit(si, dimension, { names: ['MWh'], factor: 3.6e9 });
   if (dimension === 'apparentPower' && Math.abs(si) >= 1e7)
     return withUnit(si, dimension, { names: ['MVA'], factor: 1e6 });
+  if (dimension === 'duration' && Math.abs(si) >= 600)
+    return Math.abs(si) >= 10_800
+      ? withUnit(si, dimension, { names: ['h'], factor: 3600 })
+      : withUnit(si, dimension, { names: ['min'], factor: 60 });
   return withUnit(si, dimension, shownUnit(dimension, school));
 }
 

@@ -8,6 +8,7 @@ import type { Value } from '../value.ts';
 import type { Method } from './feeds.ts';
 import type { Start } from './run-start.ts';
 import type { Trace } from './run-up.ts';
+import type { StartsBorne } from './starts-per-hour.ts';
 import type { TripClass } from './trip-curve.ts';
 
 /** One way to start, against every limit that is known. */
@@ -52,6 +53,13 @@ export interface Limits {
   readonly supply: SupplyResult;
   /** Time the motor bears standing at full voltage. */
   readonly stall: Value;
+  readonly starts: {
+    /** An hour. */
+    readonly wanted: Value | undefined;
+    /** Shortest standstill before a start, s. */
+    readonly rest: number | undefined;
+    readonly borne: StartsBorne;
+  };
 }
 
 /** What fails, and what would have to change for it. */
@@ -71,6 +79,7 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
   };
   checkSupply(start, limits, fail);
   checkRun(start, limits, fail);
+  if (start.method !== 'drive') checkHowOften(limits, fail);
   const known = limits.supply.source !== undefined;
   const current = start.standstillCurrent;
   return {
@@ -102,11 +111,11 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
 }
 
 /** Phases, winding and what the supply allows. */
-function checkSupply(start: Start, { brief, motor, nameplate, supply }: Limits, fail: Fail): void {
+function checkSupply(start: Start, { brief, motor, nameplate, supply, starts }: Limits, fail: Fail): void {
   const { job, given, practice } = brief;
   const { school } = job;
   const { run } = start;
-  const { startCurrentLimit, startPowerLimit, directPowerLimit, startsPerHour, busDipLimit } = given.supply;
+  const { startCurrentLimit, startPowerLimit, directPowerLimit, busDipLimit } = given.supply;
   const dipLimit = busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
   const known = supply.source !== undefined;
   const current = start.standstillCurrent;
@@ -146,11 +155,11 @@ function checkSupply(start: Start, { brief, motor, nameplate, supply }: Limits, 
       `dips the motor’s terminals ${percent(run.terminalDip)}, limit ${practice.terminalDip.text}`,
       'a larger feeder or a stronger source',
     );
-  if (known && startsPerHour) {
-    const { shortTerm, longTerm } = flickerOf(run.busDip, startsPerHour.value);
+  if (known && starts.wanted) {
+    const { shortTerm, longTerm } = flickerOf(run.busDip, starts.wanted.value);
     if (shortTerm > SHORT_TERM_LIMIT || longTerm > LONG_TERM_LIMIT)
       fail(
-        `flicker of ${startsPerHour.text} starts an hour: ${formatNumber(shortTerm, 2)} and ${formatNumber(longTerm, 2)}, limits 1 and 0.65`,
+        `flicker of ${starts.wanted.text} starts an hour: ${formatNumber(shortTerm, 2)} and ${formatNumber(longTerm, 2)}, limits 1 and 0.65`,
         'fewer starts an hour',
       );
   }
@@ -205,4 +214,19 @@ function checkRun(start: Start, { brief, motor, stall }: Limits, fail: Fail): vo
         'a load light enough for star to bring past 80 % speed',
       );
   }
+}
+
+/** Whether the motor bears so many starts; a drive starts it within its rated current, at small slip. */
+function checkHowOften({ brief, starts: { wanted, rest, borne } }: Limits, fail: Fail): void {
+  const { startsPerHour, restTime } = borne;
+  if (wanted && startsPerHour && wanted.value > startsPerHour.value * 1.001)
+    fail(
+      `${wanted.text} starts an hour; with this inertia the motor bears ${startsPerHour.text}`,
+      'fewer starts, less inertia, or a larger motor',
+    );
+  if (rest !== undefined && restTime && rest < restTime.value * 0.999)
+    fail(
+      `stands only ${formatQuantity(rest, 'duration', brief.job.school)} before a start, ${restTime.text} wanted`,
+      'a longer rest',
+    );
 }

@@ -1,4 +1,5 @@
 import type { LoadResult } from '../load/load.ts';
+import { formatNumber } from '../quantity/format.ts';
 import type { Notebook, Brief } from '../stage.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { PRACTICE, type Value } from '../value.ts';
@@ -14,12 +15,15 @@ export interface Choice {
   /** The drive is there to vary the speed, not only to start. */
   readonly speedControlled: boolean;
   readonly softStop: Value;
+  readonly machineInertia: Value;
+  /** Load inertia that a standard motor of the size starts once when hot. */
+  readonly onceHot: Value | undefined;
   readonly stopping: { readonly coastTime: Value; readonly softStopTime: Value } | undefined;
 }
 
 /** What is to be said of the choice: why it fails or wastes, and what would make the next cheaper one do. */
 export function checkChoice(
-  { method, comparisons, start, speedControlled, softStop, stopping }: Choice,
+  { method, comparisons, start, speedControlled, softStop, stopping, machineInertia, onceHot }: Choice,
   { job }: Brief,
   flag: Notebook['flag'],
 ): void {
@@ -32,6 +36,16 @@ export function checkChoice(
       basis: 'Limits of supply, load, motor and relay; ' + PRACTICE,
       clear: `It would need ${chosen.remedies.join('; ')}. Or let Pilgrim choose.`,
       field: 'starting.method',
+    });
+  }
+  if (method && method !== 'drive' && onceHot && machineInertia.value > onceHot.value) {
+    flag({
+      code: 'starting.inertia-above-table',
+      severity: 'caution',
+      message: `The machine’s ${machineInertia.text} is ${formatNumber(machineInertia.value / onceHot.value, 2)} times what a standard motor of this size must be able to start.`,
+      basis: onceHot.working.source,
+      clear: 'Have the maker confirm the start, or choose a larger motor.',
+      field: 'load.inertia',
     });
   }
   const simpler = comparisons.find((each) => each.passes && each.method !== 'drive');

@@ -14,7 +14,7 @@ import { stallTime as stallTimes } from '../tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 import { checkChoice, checkKnown } from './starting-checks.ts';
 import { compareStart, type Comparison, type Limits } from './comparison.ts';
-import { startsAllowed } from './starts-per-hour.ts';
+import { startsBorne } from './starts-per-hour.ts';
 import { startsOf, type Start, type StartSetting } from './run-start.ts';
 import { feedsOf, methods, USUAL, type Method } from './feeds.ts';
 import { runDown } from './run-down.ts';
@@ -34,7 +34,9 @@ export interface StartingValues {
   /** Rotor heat of the start over what the rotor bears. */
   readonly rotorHeat?: Value;
   readonly tripClass?: Value<string>;
+  /** That the motor bears, and the rest before each. */
   readonly startsPerHour?: Value;
+  readonly restTime?: Value;
   readonly changeoverCurrent?: Value;
   /** To rest with the supply cut off, and by a soft stop; where a sudden stop matters. */
   readonly coastTime?: Value;
@@ -142,7 +144,16 @@ export function startingOn(
   });
   const stall = stallTime();
   const setting = startSetting(motor, machine);
-  const limits: Limits = { brief, motor, nameplate, supply, stall };
+  const borne = startsBorne(motor, machineInertia, school);
+  const { startsPerHour, restTime } = borne;
+  const limits: Limits = {
+    brief,
+    motor,
+    nameplate,
+    supply,
+    stall,
+    starts: { wanted: load.values.startsPerHour, rest: load.duty?.rest, borne },
+  };
   let softLimit = given.starting.currentLimit?.value ?? practice.softStartCurrent.value;
   const starts = startsOf(setting, LIVE_STEPS);
   let soft: Start | undefined;
@@ -157,10 +168,22 @@ export function startingOn(
     given.starting.softStop ??
     quantity(USUAL.softStop, 'duration', school, { origin: 'estimated', source: PRACTICE, note: 'Usual stop ramp.' });
   const stopping = stoppingTimes();
-  checkChoice({ method, comparisons, start, speedControlled: needsSpeedControl(), softStop, stopping }, brief, flag);
+  checkChoice(
+    {
+      method,
+      comparisons,
+      start,
+      speedControlled: needsSpeedControl(),
+      softStop,
+      stopping,
+      machineInertia,
+      onceHot: borne.onceHot,
+    },
+    brief,
+    flag,
+  );
   checkKnown(brief, load, supply, flag);
 
-  const startsPerHour = chosen && startsAllowed(motor, machineInertia, school, flag);
   const note = `Holds for ${motor.label}.`;
   const simulated = {
     origin: 'estimated' as const,
@@ -220,7 +243,7 @@ export function startingOn(
           totalInertia,
           stallTime: stall,
           ...stopping,
-          ...(startsPerHour ? { startsPerHour } : {}),
+          ...(startsPerHour && restTime ? { startsPerHour, restTime } : {}),
         }
       : { totalInertia, stallTime: stall };
   const summary = chosen

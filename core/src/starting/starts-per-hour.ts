@@ -1,46 +1,66 @@
 import { horsepowerOf } from '../motor/standard-power.ts';
 import type { Motor } from '../motor/typical.ts';
-import { formatNumber } from '../quantity/format.ts';
 import { POUND_SQUARE_FOOT, type School } from '../quantity/units.ts';
-import type { Notebook } from '../stage.ts';
-import { loadInertia } from '../tables/index.ts';
-import { PRACTICE, quantity, type Value } from '../value.ts';
+import { loadInertia, startsAllowed } from '../tables/index.ts';
+import { quantity, type Value } from '../value.ts';
 
-/** MG 1 12.54: starts from the load inertia table; two in succession cold, one hot, then rest. */
-export function startsAllowed(
-  of: Motor,
-  machineInertia: Value,
-  school: School,
-  flag: Notebook['flag'],
-): Value | undefined {
-  const row = loadInertia.rows.find((each) => Number(each['hp']) >= horsepowerOf(of.power) * 0.98);
-  const column = `rpm${7200 / of.poles}`;
-  const most = loadInertia.number(row, column);
-  if (most === undefined) return undefined;
-  const share = machineInertia.value / (most * POUND_SQUARE_FOOT);
-  // The table’s load heats the motor once hot; lighter ones let it start more often in proportion.
-  const perHour = Math.max(0, Math.min(60, 1 / Math.max(share, 1e-3)));
-  if (share > 1) {
-    flag({
-      code: 'starting.inertia-above-table',
-      severity: 'caution',
-      message: `The machine’s ${machineInertia.text} is ${formatNumber(share, 2)} times what a standard motor of this size must be able to start.`,
-      basis: loadInertia.source,
-      clear: 'Have the maker confirm the start, or choose a larger motor.',
-      field: 'load.inertia',
-    });
-  }
-  return quantity(perHour, 'count', school, {
-    origin: 'estimated',
-    formula: 'z = J_{table} / J_m',
-    from: {
-      'J_{table}': quantity(most * POUND_SQUARE_FOOT, 'inertia', school, {
-        origin: 'recalled',
-        source: loadInertia.source,
-      }),
-      J_m: machineInertia,
-    },
-    source: `${loadInertia.source}; in proportion to inertia: ${PRACTICE}`,
-    note: `Two in succession from cold, one hot. Holds for ${of.label}.`,
-  });
+/** What a motor bears of starts on the line, whichever way; empty where the tables do not reach. */
+export interface StartsBorne {
+  /** Load inertia that it starts once when hot. */
+  readonly onceHot?: Value;
+  /** An hour. */
+  readonly startsPerHour?: Value;
+  /** Least rest before a start, s. */
+  readonly restTime?: Value;
 }
+
+const IEC_INERTIA = 'IEC 60034-12 starting requirements, J = 0.04 P^0.9 p^2.5 (recalled from memory)';
+
+/**
+ * Starts an hour, the lesser of A and B / J of MG 10 Table 2-3, and its rest C. B is the load inertia that a standard
+ * motor must start twice from cold or once hot: MG 1 Table 12-7, or IEC 60034-12 for IEC motors. Beyond the sizes and
+ * poles of MG 10 its nearest figures for A and C are taken.
+ */
+export function startsBorne(of: Motor, machineInertia: Value, school: School): StartsBorne {
+  const once = onceHot(of, school);
+  const row = atLeast(startsAllowed.rows, of.power) ?? startsAllowed.rows.at(-1);
+  const poles = Math.min(of.poles, 6);
+  const most = startsAllowed.number(row, `a_${poles}pole`);
+  const rest = startsAllowed.number(row, `c_${poles}pole`);
+  if (!once || most === undefined || rest === undefined) return {};
+  const { source } = startsAllowed;
+  const note = `Two in succession from cold, one hot. Holds for ${of.label}.`;
+  return {
+    onceHot: once,
+    startsPerHour: quantity(Math.min(most, once.value / machineInertia.value), 'count', school, {
+      origin: 'recalled',
+      formula: 'z = \\min(A,\\; J_{table} / J_m)',
+      from: {
+        A: quantity(most, 'count', school, { origin: 'recalled', source }),
+        'J_{table}': once,
+        J_m: machineInertia,
+      },
+      source: `${source}; ${once.working.source}`,
+      note,
+    }),
+    restTime: quantity(rest, 'duration', school, { origin: 'recalled', source, note }),
+  };
+}
+
+/** Load inertia that a standard motor starts once when hot, at its own shaft. */
+function onceHot(of: Motor, school: School): Value | undefined {
+  if (school === 'IEC')
+    return quantity(0.04 * (of.power / 1000) ** 0.9 * (of.poles / 2) ** 2.5, 'inertia', school, {
+      origin: 'recalled',
+      formula: 'J = 0.04\\,P^{0.9}\\,p^{2.5}',
+      source: IEC_INERTIA,
+    });
+  const most = loadInertia.number(atLeast(loadInertia.rows, of.power), `rpm${7200 / of.poles}`);
+  return most === undefined
+    ? undefined
+    : quantity(most * POUND_SQUARE_FOOT, 'inertia', school, { origin: 'recalled', source: loadInertia.source });
+}
+
+/** The first row of a table by hp that reaches a power in watts. */
+const atLeast = <Row extends Readonly<Record<string, unknown>>>(rows: readonly Row[], power: number): Row | undefined =>
+  rows.find((each) => Number(each['hp']) >= horsepowerOf(power) * 0.98);

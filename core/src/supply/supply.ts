@@ -196,7 +196,7 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   }
 
   function flickerValue(dip: Value): Pick<SupplyValues, 'directFlicker'> {
-    const starts = given.supply.startsPerHour;
+    const starts = load.values.startsPerHour;
     if (!starts) return {};
     const { shortTerm, longTerm } = flickerOf(dip.value, starts.value);
     return {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { JobStore } from '$lib/job/job-store.svelte';
   import RowsEditor from './RowsEditor.svelte';
-  import { formatQuantity } from '@pilgrim/core/quantity/format';
+  import { formatNumber, formatQuantity } from '@pilgrim/core/quantity/format';
 
   let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
 
@@ -9,7 +9,16 @@
   const top = $derived((duty?.peak.value ?? 0) * 1.15);
   const school = $derived(store.document.school);
   const show = (torque: number): string => formatQuantity(torque, 'torque', school);
-  const rms = $derived(duty ? duty.rms.value / top : 0);
+  const levels = $derived.by(() => {
+    if (!duty) return [];
+    const { rms, heating } = duty;
+    return heating.value > 1.05 * rms.value
+      ? [
+          { name: 'RMS', value: rms, side: 'start-1' },
+          { name: 'As warm as under a steady', value: heating, side: 'end-0' },
+        ]
+      : [{ name: 'RMS', value: rms, side: 'end-0' }];
+  });
   let box = $state<HTMLElement>();
 
   /** A bar dragged or keyed to a torque writes it into its segment as typed text. */
@@ -35,9 +44,14 @@
 
 <section class="rounded-lg border bg-card p-4 lg:col-span-2" aria-label="Duty cycle">
   {#if duty}
-    <h2 class="mb-2 text-sm font-semibold text-quiet">
+    <h2 class="text-sm font-semibold text-quiet">
       One cycle of {duty.cycle.text}: drag a bar, or focus it and use the arrow keys
     </h2>
+    <p class="mb-4 text-sm" data-duty-type>
+      Duty type <strong>{duty.type.text}</strong>{#if duty.startsPerHour}, {formatNumber(duty.startsPerHour.value, 2)} starts
+        an hour{/if}.
+      <span class="text-quiet">{duty.type.working.note}</span>
+    </p>
     <div class="relative mb-4 flex h-44 items-end gap-px border-s border-b ps-px" bind:this={box} data-duty>
       {#each duty.segments as segment (segment.at)}
         <div
@@ -63,12 +77,14 @@
           {/if}
         </div>
       {/each}
-      <div
-        class="pointer-events-none absolute inset-x-0 border-t-2 border-dashed border-copper"
-        style={`bottom:${rms * 100}%`}
-      >
-        <span class="absolute end-0 bottom-0.5 bg-card/80 px-1 text-xs text-copper">RMS {duty.rms.text}</span>
-      </div>
+      {#each levels as { name, value, side } (name)}
+        <div
+          class="pointer-events-none absolute inset-x-0 border-t-2 border-dashed border-copper"
+          style={`bottom:${(value.value / top) * 100}%`}
+        >
+          <span class={`absolute bottom-0.5 bg-card px-1 text-xs text-copper ${side}`}>{name} {value.text}</span>
+        </div>
+      {/each}
     </div>
   {/if}
   <RowsEditor

@@ -3,7 +3,7 @@
   import { formatQuantity } from '@pilgrim/core/quantity/format';
   import { findUnit } from '@pilgrim/core/quantity/units';
   import { onMount } from 'svelte';
-  import type { BinnedLog } from '@pilgrim/core/load/bin-log';
+  import { cycleOf, type BinnedLog } from '@pilgrim/core/load/bin-log';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import type { LogPreview } from '$lib/load/read-log';
   import { timeStepOf } from '$lib/load/time-step';
@@ -90,9 +90,11 @@
   function take(log: BinnedLog): void {
     const factor = unit === 'A' ? (perAmpere ?? 0) : (findUnit('torque', unit)?.factor ?? 1);
     const text = (si: number): string => formatQuantity(si, 'torque', store.document.school).replaceAll('\u00a0', ' ');
+    const cycle = cycleOf(log, store.solution.details.warming);
+    const length = cycle.reduce((sum, level) => sum + level.time, 0);
     store.setRows(
       'load.duty',
-      log.levels.map((level) => ({
+      cycle.map((level) => ({
         torque: level.standing ? '' : text(level.value * factor),
         time: `${Number(level.time.toPrecision(5))} s`,
         standing: level.standing,
@@ -103,7 +105,7 @@
       log.skipped > 0 ? `${log.skipped} rows could not be read` : '',
       log.gaps > 0 ? `${log.gaps} breaks left out` : '',
     ];
-    message = `${log.samples.toLocaleString('en')} samples over ${formatQuantity(log.duration, log.duration < 7200 ? 'duration' : 'time', 'IEC')} became ${log.levels.length} levels, RMS ${text(log.rms * factor)}, peak ${text(log.peak * factor)}. ${odd.filter(Boolean).join(', ')}`;
+    message = `${log.samples.toLocaleString('en')} samples over ${formatQuantity(log.duration, 'duration', 'IEC')} became a cycle of ${formatQuantity(length, 'duration', 'IEC')} that warms the motor as much: ${log.levels.length} levels, RMS ${text(log.rms * factor)}, peak ${text(log.peak * factor)}${log.starts > 0 ? `, ${log.starts} starts` : ''}. ${odd.filter(Boolean).join(', ')}`;
   }
 </script>
 

@@ -362,7 +362,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         text('supply.startCurrentLimit', 'Starting current', '250 A'),
         text('supply.startPowerLimit', 'Starting power', '150 kVA'),
         text('supply.directPowerLimit', 'Direct start up to', '7.5 kW'),
-        text('supply.startsPerHour', 'Starts an hour, for flicker', '4'),
+        text('supply.startsPerHour', 'Starts an hour', '4'),
       ),
       ...grouped(
         'Demand charge',
