@@ -16,6 +16,7 @@ export function formatNumber(value: number, digits = 3): string {
 }
 
 const digitsOf: Partial<Record<Dimension, number>> = { speed: 4, temperature: 2, energy: 4, count: 4, span: 2 };
+const digitsBelowOne: Partial<Record<Dimension, number>> = { fraction: 2, span: 2, temperature: 2 };
 
 /** Quantities whose round figures are names rather than measurements: 60 Hz, not 60.0 Hz. */
 const nominal: ReadonlySet<Dimension> = new Set([
@@ -32,7 +33,10 @@ const nominal: ReadonlySet<Dimension> = new Set([
 
 const withUnit = (si: number, dimension: Dimension, unit: Unit): string => {
   const number = (si - (unit.offset ?? 0)) / unit.factor;
-  const shown = formatNumber(number, dimension === 'fraction' && Math.abs(number) < 1 ? 2 : (digitsOf[dimension] ?? 3));
+  const shown = formatNumber(
+    number,
+    Math.abs(number) < 1 ? (digitsBelowOne[dimension] ?? 3) : (digitsOf[dimension] ?? 3),
+  );
   const text = nominal.has(dimension) && shown.includes('.') ? shown.replace(/\.?0+$/, '') : shown;
   const name = unit.names[0] ?? '';
   return name === '' ? text : `${text}${NO_BREAK_SPACE}${name}`;

@@ -221,7 +221,7 @@ function checkHowOften({ brief, starts: { wanted, rest, borne } }: Limits, fail:
   const { startsPerHour, restTime } = borne;
   if (wanted && startsPerHour && wanted.value > startsPerHour.value * 1.001)
     fail(
-      `${wanted.text} starts an hour; with this inertia the motor bears ${startsPerHour.text}`,
+      `${wanted.text} starts an hour wanted; with this inertia the motor bears ${startsPerHour.text}`,
       'fewer starts, less inertia, or a larger motor',
     );
   if (rest !== undefined && restTime && rest < restTime.value * 0.999)
