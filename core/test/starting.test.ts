@@ -506,6 +506,46 @@ describe('the decision', () => {
     expect(weak.details.starting[0]?.remedies.join()).toContain('short-circuit power');
   });
 
+  const failures = (solution: Solution, method: string): string =>
+    solution.details.starting.find((each) => each.method === method)?.failures.join('; ') ?? 'not compared';
+
+  it.each<[string, JobInput, string, string]>([
+    ['a limit of current', { supply: { startCurrentLimit: '500 A' } }, 'direct', 'is above the limit of 500'],
+    ['a limit of power', { supply: { startPowerLimit: '300 kVA' } }, 'direct', 'is above the limit of 300'],
+    ['a limit on direct starts', { supply: { directPowerLimit: '55 kW' } }, 'direct', 'may not start direct'],
+    ['the dip allowed', { supply: { busDipLimit: '4 %' } }, 'direct', 'dips the bus'],
+    ['a single-phase supply', { supply: { phases: '1' } }, 'soft starter', 'single-phase'],
+    ['three leads', { starting: { leads: '3' } }, 'star-delta', 'needs six leads'],
+    [
+      'a winding that runs in star',
+      { nameplate: { voltages: '230/400', currents: '232/134' } },
+      'star-delta',
+      'the winding runs in star at this voltage',
+    ],
+    ['three leads on the plate', { nameplate: { leads: '3' } }, 'star-delta', 'only 3 leads'],
+    ['a thin feeder', { supply: { feederLength: '400 m', feederSize: '50 mm²' } }, 'direct', 'motor’s terminals'],
+    ['flicker', { supply: { startsPerHour: '30', sourcePower: '600 kVA' } }, 'direct', 'flicker of 30 starts'],
+    ['a time to be up in', { starting: { startTimeLimit: '0.2 s' } }, 'direct', 'must be up in 0.2'],
+    ['breaking away', { load: { breakaway: '400 %' } }, 'star-delta', 'does not break the load away'],
+  ])('%s fails what breaks it, in words', (_, more, method, words) => {
+    const both = (name: keyof JobInput): object => ({ ...(pump[name] as object), ...(more[name] as object) });
+    const merged = Object.fromEntries(
+      [...new Set([...Object.keys(pump), ...Object.keys(more)])].map((name) =>
+        name === 'school' ? [name, 'IEC'] : [name, both(name as keyof JobInput)],
+      ),
+    ) as JobInput;
+    expect(failures(run(pump), method)).not.toContain(words);
+    expect(failures(run(merged), method)).toContain(words);
+  });
+
+  it('a limit that is just met passes, and one just under fails', () => {
+    const current = run(pump).details.starting.find((each) => each.method === 'direct')?.current ?? NaN;
+    const limited = (startCurrentLimit: string) =>
+      failures(run({ ...pump, supply: { ...pump.supply, startCurrentLimit } }), 'direct');
+    expect(limited(`${current * 1.0001} A`)).not.toContain('above the limit');
+    expect(limited(`${current * 0.9999} A`)).toContain('above the limit');
+  });
+
   it('water hammer wants a soft stop; a drive never varied is waste; a start that must be quick is held to it', () => {
     const hammer = run({ ...pump, starting: { ...pump.starting, waterHammer: true } });
     expect(hammer.values['starting.method']?.value).toBe('soft starter');
@@ -545,8 +585,6 @@ describe('the decision', () => {
   });
 
   it('starts too often, or too soon after a stop, fail every way but a drive', () => {
-    const failures = (solution: Solution, method: string) =>
-      solution.details.starting.find((each) => each.method === method)?.failures.join('; ');
     const hurried = often('50 lb·ft²', '6');
     for (const method of ['direct', 'soft starter']) expect(failures(hurried, method)).toContain('bears 2.44');
     expect(failures(hurried, 'drive')).not.toContain('bears');

@@ -228,7 +228,7 @@ export function decodePlate(
     );
     if (!joined) return;
     values.connection = said(joined.text, 'voltage ratio of the plate; MG 1 Part 2');
-    values.starDelta = said(`${joined.starDelta}: ${joined.why}`, PRACTICE);
+    values.starDelta = wording(joined.starDelta, { origin: 'recalled', source: PRACTICE, note: joined.why });
   }
 
   function readInverter(): InverterStatement {
