@@ -7,7 +7,7 @@ import type { ProfileResult } from '../profile/profile.ts';
 import type { Method } from '../starting/feeds.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { keepsMotor } from '../motor/reference.ts';
-import { sizeText } from '../motor/standard-power.ts';
+import { sizeText, standardPowerSource } from '../motor/standard-power.ts';
 import type { Motor } from '../motor/typical.ts';
 import { formatQuantity } from '../quantity/format.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
@@ -91,6 +91,7 @@ export function pick(
 
   const keeps = keepsMotor(job);
   const size = keeps ? undefined : requiredPower(brief, situation, nameplate, load, supply, place);
+  if (!keeps && !size && load.values.standardPower) flagTooLarge(load.values.standardPower);
   const wanted = size && needFor(size);
   const motors = size && wanted && rankSized(size, wanted);
   const chosenMotor = motors && chooseMotor(motors);
@@ -203,7 +204,8 @@ export function pick(
   }
 
   function running(required: Value): Running | undefined {
-    const { energyPrice, years } = given.money;
+    const { years } = given.money;
+    const energyPrice = given.money.energyPrice ?? supply.values.energyPrice;
     const hours = profile.values.hours;
     if (!energyPrice || !hours) return undefined;
     const span = (years?.value ?? DEFAULT_YEARS * YEAR) / YEAR;
@@ -358,17 +360,32 @@ export function pick(
     return built;
   }
 
+  function flagTooLarge(standard: Value): void {
+    flag({
+      code: 'pick.too-large',
+      severity: 'stop',
+      message: `The load takes ${sizeText(standard.value, school)}, but what heat, height and unbalance leave of a motor calls for more than the largest standard size.`,
+      basis: standardPowerSource(school),
+      clear: 'Cool the place or mend the supply; a motor this large is bought to specification.',
+      field: 'place.ambient',
+    });
+  }
+
   function checkKept(kept: Motor): void {
-    const allowed = kept.power * place.values.motorDerate.value;
+    const { motorDerate } = place.values;
+    const { unbalanceDerate } = supply.values;
+    const allowed = kept.power * motorDerate.value * (unbalanceDerate?.value ?? 1);
     const needed = load.values.motorPower;
     if (!needed || needed.value <= allowed || needed.value > kept.power) return;
     flag({
       code: 'pick.kept-derated',
       severity: 'stop',
       message: `Here the kept motor may give ${formatQuantity(allowed, 'power', school)}; the load needs ${needed.text}.`,
-      basis: 'IEC 60034-1 8.10 (recalled from memory)',
-      clear: 'Cool the place, reduce the load, or replace the motor.',
-      field: 'place.ambient',
+      basis: [motorDerate, unbalanceDerate].flatMap((each) => each?.working.source ?? []).join('; '),
+      clear: unbalanceDerate
+        ? 'Balance the voltages, cool the place, reduce the load, or replace the motor.'
+        : 'Cool the place, reduce the load, or replace the motor.',
+      field: unbalanceDerate ? 'supply.phaseVoltages' : 'place.ambient',
     });
   }
 

@@ -9,7 +9,8 @@ import { PRACTICE, quantity, type Value } from '../value.ts';
 
 /**
  * The size to buy, W: the load’s standard size, raised where heat or altitude take too much, and for a
- * replacement not below the plate, so that feet and shaft can match.
+ * replacement not below the plate, so that feet and shaft can match. Undefined where no load is known, or where no
+ * standard size is large enough.
  */
 export function requiredPower(
   { job, practice }: Brief,
@@ -28,10 +29,11 @@ export function requiredPower(
     ? (motorPower.value * (1 + practice.sizeMargin.value)) / (motorDerate.value * (unbalanceDerate?.value ?? 1))
     : standardPower.value;
   const derated = nextStandardPower(needed, job.school);
+  if (derated === undefined) return undefined;
   // An overload that was found, and no measured load to size by: the plate’s own size was too small.
   const outgrown = plate && situation.inquiry?.remedy.larger && !motorPower;
   const grown = outgrown ? (nextStandardPower(plate.value * 1.01, job.school) ?? 0) : 0;
-  const size = Math.max(standardPower.value, derated ?? 0, plate?.value ?? 0, grown);
+  const size = Math.max(standardPower.value, derated, plate?.value ?? 0, grown);
   const how =
     outgrown && size === grown
       ? { source: PRACTICE, note: 'The old motor was overloaded: the next size up, until the load is measured.' }
