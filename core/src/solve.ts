@@ -137,7 +137,6 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
   const startingResult = startingOn(
     motor ?? referenceMotor(job, nameplateResult, loadResult, supplyResult.values.motorVoltage?.value),
     brief,
-    nameplateResult,
     loadResult,
     supplyResult,
     profileResult,

@@ -131,6 +131,22 @@ describe('the motor', () => {
 });
 
 describe('drive and starter', () => {
+  it('a picked motor of 230/400 V runs in star on 400 V, so it is not started star-delta; one of 400/690 V may be', () => {
+    const started = (torque: string) =>
+      run({
+        school: 'IEC',
+        ...bought,
+        load: { ...bought.load, torque, speed: '1440' },
+        supply: { voltage: '400 V', frequency: '50 Hz', sourcePower: '1000 kVA', sourceImpedance: '6 %' },
+      });
+    const failures = (solution: Solution) =>
+      solution.details.starting.find(({ method }) => method === 'star-delta')?.failures.join();
+    expect(started('13 N·m').details.chosenMotor?.item.voltages).toEqual([230, 400]);
+    expect(failures(started('13 N·m'))).toContain('runs in star');
+    expect(started('95 N·m').details.chosenMotor?.item.voltages).toEqual([400, 690]);
+    expect(failures(started('95 N·m'))).not.toContain('star at this voltage');
+  });
+
   const need: fc.Arbitrary<DriveNeed> = fc.record({
     school: fc.constantFrom('NEMA', 'IEC'),
     current: within(1, 300),

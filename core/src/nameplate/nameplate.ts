@@ -195,6 +195,7 @@ export function nameplate(brief: Brief): NameplateResult {
   }
 
   function plateMotor(): Motor | undefined {
+    const { starDelta } = decoded.values;
     if (!power || !voltage || !turning || !speed || !current || !efficiency || !powerFactor || powerFactor.value > 1)
       return undefined;
     return {
@@ -216,6 +217,7 @@ export function nameplate(brief: Brief): NameplateResult {
         decoded.values.lockedRotorTorqueMin?.value ?? minimumLockedRotorTorque(power.value, turning.poles.value),
       breakdownTorque:
         decoded.values.breakdownTorqueMin?.value ?? minimumBreakdownTorque(power.value, turning.poles.value),
+      ...(starDelta?.value === 'not possible' ? { noStarDelta: starDelta.working.note ?? '' } : {}),
     };
   }
 }

@@ -7,6 +7,7 @@ import type { ProfileResult } from '../profile/profile.ts';
 import type { Method } from '../starting/feeds.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { keepsMotor } from '../motor/reference.ts';
+import { connectionAt } from '../nameplate/connection.ts';
 import { sizeText, standardPowerSource } from '../motor/standard-power.ts';
 import type { Motor } from '../motor/typical.ts';
 import { formatQuantity } from '../quantity/format.ts';
@@ -404,6 +405,7 @@ export const DEFAULT_YEARS = 10;
 
 function motorOf({ item, voltage, current }: RankedMotor): Motor {
   const at = item.voltages.indexOf(voltage);
+  const joined = connectionAt(item.voltages, voltage, undefined, undefined);
   return {
     label: `the picked motor, ${item.name}`,
     kind: 'picked',
@@ -421,6 +423,7 @@ function motorOf({ item, voltage, current }: RankedMotor): Motor {
     lockedRotorCurrentLeast: lockedRotorCurrentAt(item, at, current),
     lockedRotorTorque: item.lockedRotorTorque,
     breakdownTorque: item.breakdownTorque,
+    ...(joined?.starDelta === 'not possible' ? { noStarDelta: joined.why } : {}),
   };
 }
 

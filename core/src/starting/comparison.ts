@@ -1,5 +1,4 @@
 import type { Motor } from '../motor/typical.ts';
-import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { formatNumber, formatQuantity } from '../quantity/format.ts';
 import type { Brief } from '../stage.ts';
 import { flickerOf, LONG_TERM_LIMIT, SHORT_TERM_LIMIT } from '../supply/flicker.ts';
@@ -49,7 +48,6 @@ export interface Comparison {
 export interface Limits {
   readonly brief: Brief;
   readonly motor: Motor;
-  readonly nameplate: NameplateResult;
   readonly supply: SupplyResult;
   /** Time the motor bears standing at full voltage. */
   readonly stall: Value;
@@ -111,7 +109,7 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
 }
 
 /** Phases, winding and what the supply allows. */
-function checkSupply(start: Start, { brief, motor, nameplate, supply, starts }: Limits, fail: Fail): void {
+function checkSupply(start: Start, { brief, motor, supply, starts }: Limits, fail: Fail): void {
   const { job, given, practice } = brief;
   const { school } = job;
   const { run } = start;
@@ -128,11 +126,8 @@ function checkSupply(start: Start, { brief, motor, nameplate, supply, starts }: 
       `needs six leads and a delta made for the line voltage; this motor has ${job.starting.leads}`,
       'a motor with six or twelve leads',
     );
-  if (start.method === 'star-delta' && motor.kind === 'plate' && nameplate.values.starDelta?.value === 'not possible')
-    fail(
-      nameplate.values.starDelta.working.note ?? 'the winding is not made for it',
-      'a delta winding for the line voltage with six leads',
-    );
+  if (start.method === 'star-delta' && motor.noStarDelta)
+    fail(motor.noStarDelta, 'a delta winding for the line voltage with six leads');
   if (startCurrentLimit && current > startCurrentLimit.value)
     fail(
       `${formatQuantity(current, 'current', school)} is above the limit of ${startCurrentLimit.text}`,

@@ -71,14 +71,13 @@ export function methodOnReference(
   profile: ProfileResult,
 ): Method | undefined {
   const motor = referenceMotor(brief.job, nameplate, load, supply.values.motorVoltage?.value);
-  return startingOn(motor, brief, nameplate, load, supply, profile, 'method only').method;
+  return startingOn(motor, brief, load, supply, profile, 'method only').method;
 }
 
 /** Ways to start a given motor: the picked one, or the reference motor where none is picked. */
 export function startingOn(
   motor: Motor | undefined,
   brief: Brief,
-  nameplate: NameplateResult,
   load: LoadResult,
   supply: SupplyResult,
   profile: ProfileResult,
@@ -149,7 +148,6 @@ export function startingOn(
   const limits: Limits = {
     brief,
     motor,
-    nameplate,
     supply,
     stall,
     starts: { wanted: load.values.startsPerHour, rest: load.duty?.rest, borne },
