@@ -615,6 +615,34 @@ describe('place', () => {
     );
   });
 
+  // Where each enclosure belongs; common practice, no published source.
+  it.each<[string, string, string, JobInput]>([
+    ['ODP', 'chosen', 'clean, dry and level', { place: { dust: 'clean' } }],
+    ['ODP', 'ruled out', 'outdoors', { place: { dust: 'clean', setting: 'outdoor' } }],
+    ['ODP', 'ruled out', 'on end', { place: { dust: 'clean', attitude: 'shaft up' } }],
+    ['TEFC', 'chosen', 'in dirt', { place: { dust: 'dirty' } }],
+    ['TEFC', 'ruled out', 'among fibres', { place: { dust: 'fibrous' } }],
+    ['TENV', 'ruled out', 'in jets', { place: { water: 'washdown' } }],
+    ['washdown', 'chosen', 'in jets', { place: { water: 'washdown' } }],
+    ['TEAO', 'possible', 'in its fan’s stream', { load: { machine: 'fan' }, place: { airStream: true } }],
+    ['TEAO', 'ruled out', 'in another’s stream', { load: { machine: 'pump' }, place: { airStream: true } }],
+    ['TEBC', 'ruled out', 'at one speed', { load: { torqueKind: 'constant' } }],
+    [
+      'TEBC',
+      'possible',
+      'long at low speed with full torque',
+      { load: { torqueKind: 'constant' }, profile: { points: [{ flow: '30 %', hours: '2000' }] } },
+    ],
+    [
+      'TEBC',
+      'ruled out',
+      'long at low speed with little torque',
+      { load: { torqueKind: 'variable' }, profile: { points: [{ flow: '30 %', hours: '2000' }] } },
+    ],
+  ])('%s is %s %s', (code, verdict, _, job) => {
+    expect(run(job).details.enclosures.find((each) => each.code === code)?.verdict).toBe(verdict);
+  });
+
   // What the trade does in each place; common practice, no published source, where no standard is named beside it.
   it.each<[string, JobInput['place'], string, RegExp]>([
     ['a freezer', { ambient: '-25 °C' }, 'place.heater', /space heater.*heated cabinet/],

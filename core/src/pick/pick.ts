@@ -8,6 +8,7 @@ import type { Method } from '../starting/feeds.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { keepsMotor } from '../motor/reference.ts';
 import { connectionAt } from '../nameplate/connection.ts';
+import { slowAtFullTorque } from '../profile/slow.ts';
 import { sizeText, standardPowerSource } from '../motor/standard-power.ts';
 import type { Motor } from '../motor/typical.ts';
 import { formatQuantity } from '../quantity/format.ts';
@@ -157,7 +158,6 @@ export function pick(
     const frequency = supply.values.frequency ?? nameplate.values.frequency;
     const { poles } = load.values;
     if (!motorVoltage || !voltage || !frequency || !poles) return undefined;
-    const lowSpeed = brief.rows['profile.points'].some(({ flow }) => flow && flow.value > 0 && flow.value < 0.5);
     return {
       school,
       power: required.value,
@@ -167,8 +167,7 @@ export function pick(
       systemVoltage: voltage.value,
       enclosures: remedy.closed ? place.enclosures.filter((code) => code !== 'ODP') : place.enclosures,
       frame: job.situation.kind === 'replace' && sameSizeAsPlate(required) ? nameplate.frame : undefined,
-      inverterDuty:
-        remedy.inverterDuty === true || (method === 'drive' && job.load.torqueKind === 'constant' && lowSpeed),
+      inverterDuty: remedy.inverterDuty === true || (method === 'drive' && slowAtFullTorque(brief)),
     };
   }
 

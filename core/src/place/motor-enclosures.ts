@@ -20,7 +20,7 @@ export interface EnclosureVerdict {
 const order: readonly Considered[] = ['ODP', 'TEFC', 'TENV', 'TEBC', 'TEAO', 'washdown', 'TEXP'];
 
 /** Why an enclosure may not stand here; undefined where it may. */
-function ruledOut(code: Considered, { place: at, load }: Job): string | undefined {
+function ruledOut(code: Considered, { place: at, load }: Job, slow: boolean): string | undefined {
   const wet = at.water === 'washdown';
   switch (code) {
     case 'ODP':
@@ -38,7 +38,8 @@ function ruledOut(code: Considered, { place: at, load }: Job): string | undefine
       if (wet) return 'washdown jets pass the seals of IP54';
       return undefined;
     case 'TEBC':
-      return 'only for long low speed at full torque on a drive';
+      if (wet) return 'washdown jets pass the seals of IP54';
+      return slow ? undefined : 'only for long low speed at full torque on a drive';
     case 'TEAO':
       if (!at.airStream) return 'only in the air stream of its own fan';
       return load.machine === 'fan' ? undefined : 'only a fan cools the motor that drives it';
@@ -66,12 +67,15 @@ function codesOf(code: Considered): { ip: string; ic: string } {
   return { ip, ic: String(row?.['ic'] ?? decodeEnclosure(code)[0]?.also ?? '') };
 }
 
-/** Every enclosure with its verdict; the first that may stand here is chosen, none where a competent person must decide. */
-export function judgeEnclosures(job: Job, deferred: boolean): EnclosureVerdict[] {
-  const open = deferred ? undefined : order.find((code) => inCatalogue(code) && !ruledOut(code, job));
+/**
+ * Every enclosure with its verdict; the first that may stand here is chosen, none where a competent person must decide.
+ * `slow` says that full torque is wanted at low speed.
+ */
+export function judgeEnclosures(job: Job, deferred: boolean, slow: boolean): EnclosureVerdict[] {
+  const open = deferred ? undefined : order.find((code) => inCatalogue(code) && !ruledOut(code, job, slow));
   // Fibres rule out a fan only as long as something else may stand here.
   return order.map((code): EnclosureVerdict => {
-    const why = ruledOut(code, job);
+    const why = ruledOut(code, job, slow);
     const verdict = deferred || why ? 'ruled out' : code === open ? 'chosen' : 'possible';
     return {
       code,
@@ -89,6 +93,8 @@ function reasonFor(code: Considered, chosen: boolean): string {
   if (chosen && code === 'ODP') return 'clean, dry and horizontal: the plainest will do';
   if (chosen && code === 'TEFC') return 'keeps dust and drips out; the usual choice in industry';
   if (chosen) return 'the plainest that stands what is here';
+  if (code === 'TEBC')
+    return 'its blower cools it at the low speeds of the profile, where a fan on the shaft hardly turns';
   return code === 'TENV' ? 'possible in small sizes' : 'more than is needed here';
 }
 

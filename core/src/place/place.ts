@@ -3,6 +3,7 @@ import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 import { driveEfficiency, nema250, thermalClasses } from '../tables/index.ts';
 import { horsepowerOf } from '../motor/standard-power.ts';
+import { slowAtFullTorque } from '../profile/slow.ts';
 import { formatQuantity } from '../quantity/format.ts';
 import { cabinetHeat } from './cabinet.ts';
 import {
@@ -115,7 +116,7 @@ export function place(brief: Brief, load: LoadResult): PlaceResult {
   }
 
   const deferred = at.hazardous !== 'no' || at.dust === 'combustible' || at.water === 'submerged';
-  const verdicts = judgeEnclosures(job, deferred);
+  const verdicts = judgeEnclosures(job, deferred, slowAtFullTorque(brief));
   const standing = verdicts.flatMap(({ code, verdict }) =>
     verdict !== 'ruled out' && inCatalogue(code) ? [code] : [],
   );
