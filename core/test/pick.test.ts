@@ -130,6 +130,16 @@ describe('the motor', () => {
   });
 });
 
+describe('the circuit', () => {
+  const circuit = (kind: 'replace' | 'starter', designLetter: string) =>
+    run({ ...kept, situation: { kind }, nameplate: { ...kept.nameplate, designLetter } }).details.machine?.circuit;
+  it('is that of the motor in force: the old plate’s letter shapes a kept motor, never the one that is bought', () => {
+    expect(circuit('replace', 'C')).toBeDefined();
+    expect(circuit('replace', 'C')).toEqual(circuit('replace', 'B'));
+    expect(circuit('starter', 'C')).not.toEqual(circuit('starter', 'B'));
+  });
+});
+
 describe('drive and starter', () => {
   it('a picked motor of 230/400 V runs in star on 400 V, so it is not started star-delta; one of 400/690 V may be', () => {
     const started = (torque: string) =>

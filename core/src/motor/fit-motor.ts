@@ -34,7 +34,7 @@ function fixedShareFrom(motor: Motor, points: NonNullable<FitTargets['partLoads'
 }
 
 /** What is known of the motor, from its plate and, where typed, its data sheet. */
-export function fitTargets(motor: Motor, sheet: DataSheet, design: string, usualFixedShare: number): FitTargets {
+export function fitTargets(motor: Motor, sheet: DataSheet, usualFixedShare: number): FitTargets {
   const points = partLoadsOf(sheet);
   const known = sheet.lockedRotorTorque !== undefined && sheet.breakdownTorque !== undefined;
   return {
@@ -57,7 +57,7 @@ export function fitTargets(motor: Motor, sheet: DataSheet, design: string, usual
     },
     torquesAtLeast: motor.kind !== 'picked' && !known,
     fixedShare: fixedShareFrom(motor, points, usualFixedShare),
-    statorShare: statorShares[design.trim().toUpperCase().at(0) ?? 'B'] ?? 0.4,
+    statorShare: statorShares[motor.designLetter?.trim().toUpperCase().at(0) ?? 'B'] ?? 0.4,
   };
 }
 

@@ -26,6 +26,8 @@ export interface Motor {
   /** Least locked-rotor and breakdown torque as multiples of rated torque. */
   readonly lockedRotorTorque: number;
   readonly breakdownTorque: number;
+  /** Design or class letter where it is known. */
+  readonly designLetter?: string | undefined;
   /** Why its winding cannot start in star; absent where nothing speaks against it. */
   readonly noStarDelta?: string;
 }

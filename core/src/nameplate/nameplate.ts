@@ -201,6 +201,7 @@ export function nameplate(brief: Brief): NameplateResult {
     return {
       label: 'the motor on the plate',
       kind: 'plate',
+      designLetter: plate.designLetter,
       power: power.value,
       voltage: voltage.value,
       frequency: frequency.value,

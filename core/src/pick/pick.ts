@@ -408,6 +408,7 @@ function motorOf({ item, voltage, current }: RankedMotor): Motor {
   return {
     label: `the picked motor, ${item.name}`,
     kind: 'picked',
+    designLetter: item.designLetter,
     power: item.power,
     voltage,
     frequency: item.frequency,

@@ -94,9 +94,7 @@ export function startingOn(
     );
     return { ...nothing, machine: undefined, setting: undefined };
   }
-  const machine = fitMotor(
-    fitTargets(motor, given.starting, job.nameplate.designLetter ?? '', practice.fixedLossShare.value),
-  );
+  const machine = fitMotor(fitTargets(motor, given.starting, practice.fixedLossShare.value));
   if (!machine) {
     flag({
       code: 'starting.no-circuit',

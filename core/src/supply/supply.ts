@@ -184,9 +184,7 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
 
   /** From the circuit fitted to the motor, the same that starting runs up. */
   function standstillPowerFactor(motor: Motor): Value {
-    const fit = fitMotor(
-      fitTargets(motor, given.starting, job.nameplate.designLetter ?? '', practice.fixedLossShare.value),
-    );
+    const fit = fitMotor(fitTargets(motor, given.starting, practice.fixedLossShare.value));
     if (!fit) return practice.lockedRotorPowerFactor;
     const { re, im } = terminalImpedance(fit.circuit, 1);
     return quantity(re / Math.hypot(re, im), 'powerFactor', school, {
