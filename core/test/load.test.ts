@@ -97,6 +97,47 @@ describe('a running motor, 25 hp, 1800 r/min', () => {
   });
 });
 
+describe('a reading that cannot be is told at its field', () => {
+  const running: JobInput = {
+    situation: { kind: 'energy' },
+    nameplate: readPlate('HP 25 RPM 1750 V 460 A 31 HZ 60 EFF 91.7 PF 82').fields,
+  };
+  const curve = (...points: readonly (readonly [string, string])[]) =>
+    points.map(([speed, torque]) => ({ speed, torque }));
+  const bond = { way: 'crusher', massFlow: '40 t/h', workIndex: '12 kWh/t', speed: '300' } as const;
+  const belt = { way: 'conveyor', movedMass: '2400 kg', friction: '0.03', linearSpeed: '1 m/s', speed: '60' } as const;
+  const lift = { way: 'pump', flow: '850 gpm', head: '95 ft', machineEfficiency: '78 %' } as const;
+
+  it.each<[string, NonNullable<JobInput['load']>, string, string]>([
+    ['speed of the field', { way: 'slip', runningSpeed: '1800' }, 'load.runningSpeed', 'below the 1800'],
+    ['far too slow', { way: 'slip', runningSpeed: '1500' }, 'load.runningSpeed', 'would have stalled at'],
+    ['less than idling', { way: 'input power', inputPower: '0.3 kW' }, 'load.inputPower', 'without any load'],
+    ['a wrong unit', { way: 'input power', inputPower: '300 kW' }, 'load.inputPower', 'would have stalled at'],
+    ['a decimal lost', { way: 'current', runningCurrent: '248' }, 'load.runningCurrent', 'would have stalled at'],
+    ['sizes swapped', { ...bond, feedSize: '10 mm', productSize: '80 mm' }, 'load.productSize', 'not finer'],
+    ['more lift than head', { ...lift, staticHead: '200 ft' }, 'load.staticHead', 'above the total head'],
+    ['downhill', { ...belt, incline: '-12°' }, 'load.incline', 'drives the motor'],
+  ])('%s', (_, load, field, words) => {
+    const found = solved(load, ['slip', 'input power', 'current'].includes(load.way ?? '') ? running : {});
+    const stop = found.findings.find((each) => each.severity === 'stop' && each.field === field);
+    expect(stop?.message.replaceAll('\u00a0', ' ')).toContain(words);
+    // Nothing is sized on a load that runs backwards.
+    expect(Number(found.values['load.torque']?.value ?? 0)).toBeGreaterThanOrEqual(0);
+  });
+
+  it('and what says little is a caution: few amps, a table that ends early or says two things', () => {
+    const codes = (load: JobInput['load'], more: JobInput = {}) => solved(load, more).findings.map(({ code }) => code);
+    expect(codes({ way: 'current', runningCurrent: '9' }, running)).toContain('load.current-says-little');
+    expect(codes({ way: 'current', runningCurrent: '25' }, running)).not.toContain('load.current-says-little');
+    const short = { way: 'curve', speed: '1770' } as const;
+    expect(codes({ ...short, curve: curve(['0', '20'], ['1000', '80']) })).toContain('load.curve-ends');
+    const whole = curve(['0', '20'], ['1770', '80']);
+    expect(codes({ ...short, curve: whole })).not.toContain('load.curve-ends');
+    expect(codes({ ...short, curve: [...whole, ...curve(['1770', '90'])] })).toContain('load.curve-twice');
+    expect(codes({ ...belt, incline: '-1°' })).not.toContain('load.drives-motor');
+  });
+});
+
 describe('whatever the load', () => {
   it('input power leads back to the load it came from', () => {
     const motor = typicalMotor({ power: 15_000, poles: 4, frequency: 50, voltage: 400 }, 'IE3', 'IEC');

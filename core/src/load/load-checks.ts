@@ -8,6 +8,7 @@ import { PRACTICE } from '../value.ts';
 import { sheaves } from '../tables/index.ts';
 import type { LoadValues } from './load.ts';
 import { speedTyped, type Transmission } from './transmission.ts';
+import { checkReadings } from './reading-checks.ts';
 import { loadField, torqueKindOf } from './ways.ts';
 
 /** What is doubtful or dangerous about a load once it is carried back to the motor. */
@@ -20,6 +21,7 @@ export function checkLoad(
 ): void {
   const { job, given, practice } = brief;
   const { school } = job;
+  checkReadings(brief, nameplate.motor, values, flag);
   checkSize();
   checkSpeed();
   checkKind();
@@ -81,7 +83,8 @@ export function checkLoad(
     if (!motorSpeed || !poles || !frequency || !speedTyped(transmission, school)) return;
     const field = synchronousSpeed(frequency.value, poles.value);
     const off = motorSpeed.value / field - 1;
-    if (off <= 0 && off > -0.08) return;
+    // A round field speed is often typed for the speed a little below it.
+    if (off <= 0.005 && off > -0.08) return;
     flag({
       code: 'load.speed-mismatch',
       severity: 'caution',

@@ -46,7 +46,7 @@ const AIR_KAPPA = 1.4;
 const MEASURED_ON_MOTOR =
   'US DOE fact sheet on motor load and efficiency (recalled from memory); loss model: ' + PRACTICE;
 
-/** Torque from a power at the driven shaft. */
+/** Torque from a power at the driven shaft; undefined where none is taken. */
 function fromPower(
   { job, speed }: Setting,
   watts: number | undefined,
@@ -54,7 +54,7 @@ function fromPower(
   from: Record<string, Value | undefined>,
   source: string,
 ): Value | undefined {
-  if (watts === undefined || !speed || speed.value <= 0) return undefined;
+  if (watts === undefined || watts <= 0 || !speed || speed.value <= 0) return undefined;
   return quantity(watts / speed.value, 'torque', job.school, {
     formula: `T = \\dfrac{P}{\\omega},\\quad ${formula}`,
     from: { ...from, n: speed },
@@ -309,10 +309,9 @@ export const ways: Readonly<Record<Job['load']['way'], Way>> = {
         feedSize &&
         productSize &&
         10 * (1 / Math.sqrt(micrometres(productSize)) - 1 / Math.sqrt(micrometres(feedSize)));
-      const watts = massFlow && workIndex && share !== undefined && massFlow.value * workIndex.value * share;
       return fromPower(
         setting,
-        watts === false || watts === undefined || watts <= 0 ? undefined : watts,
+        massFlow && workIndex && share && massFlow.value * workIndex.value * share,
         'P = \\dot m\\,10\\,W_i\\left(\\dfrac{1}{\\sqrt{P_{80}}} - \\dfrac{1}{\\sqrt{F_{80}}}\\right),\\ \\text{µm}',
         { '\\dot m': massFlow, W_i: workIndex, 'P_{80}': productSize, 'F_{80}': feedSize },
         'F. C. Bond, third theory of comminution, 1952 (from memory)',

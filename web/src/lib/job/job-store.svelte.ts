@@ -82,7 +82,10 @@ export class JobStore implements FieldHost {
   }
 
   echo(path: string): FieldEcho | undefined {
-    return this.solution.fields[path];
+    const echo = this.solution.fields[path];
+    if (!echo || echo.error) return echo;
+    const stop = this.solution.findings.find(({ severity, field }) => severity === 'stop' && field === path);
+    return stop ? { ...echo, error: stop.message } : echo;
   }
 
   set(path: string, value: FieldValue): void {
