@@ -52,6 +52,7 @@ describe('a quantity as people type it', () => {
   });
 
   it('says what would be right', () => {
+    expect(message('3 %', 'count')).toBe('“%” does not belong here: this is a plain number without a unit.');
     expect(message('15 horse', 'power')).toBe('Unit “horse” is not known here. Accepted: kW, hp, W, MW, PS.');
     expect(message('fast', 'speed')).toContain('has no number');
     expect(message('1,500', 'speed')).toContain('Write 1500 or 1.500');

@@ -615,6 +615,36 @@ describe('place', () => {
     );
   });
 
+  // What cannot be, or is only half typed, is told at the field that would mend it.
+  it.each<[string, JobInput, string]>([
+    ['feeder without its size', { supply: { feederLength: '200 ft' } }, 'supply.feederSize'],
+    ['feeder without its length', { supply: { feederSize: '10' } }, 'supply.feederLength'],
+    ['cabinet without its size', { place: { cabinet: true } }, 'place.cabinetHeight'],
+    [
+      'cabinet without its depth',
+      { place: { cabinet: true, cabinetHeight: '72', cabinetWidth: '32' } },
+      'place.cabinetDepth',
+    ],
+    ['two voltages of three', { supply: { phaseVoltages: '478/470' } }, 'supply.phaseVoltages'],
+    ['voltages to earth', { supply: { phaseVoltages: '277/276/278' } }, 'supply.phaseVoltages'],
+    ['more load than source', { supply: { otherLoad: '900 kVA' } }, 'supply.otherLoad'],
+    ['more with this motor', { supply: { otherLoad: '745 kVA' } }, 'supply.otherLoad'],
+    ['stall times swapped', { starting: { stallTimeHot: '30 s', stallTimeCold: '10 s' } }, 'starting.stallTimeHot'],
+  ])('%s', (_, more, field) => {
+    const supply = { voltage: '480', frequency: '60', sourcePower: '750 kVA', sourceImpedance: '5 %' };
+    const fields = (job: JobInput): string[] => {
+      const { findings, missing } = run({
+        situation: { kind: 'new' },
+        load: { torque: '72 lb·ft', speed: '1770' },
+        ...job,
+        supply: { ...supply, ...job.supply },
+      });
+      return [...findings, ...missing].map((each) => each.field ?? '');
+    };
+    expect(fields(more)).toContain(field);
+    expect(fields({})).not.toContain(field);
+  });
+
   // Where each enclosure belongs; common practice, no published source.
   it.each<[string, string, string, JobInput]>([
     ['ODP', 'chosen', 'clean, dry and level', { place: { dust: 'clean' } }],

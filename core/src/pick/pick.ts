@@ -1,7 +1,7 @@
 import type { Catalogue, MotorItem } from '../catalogue.ts';
 import type { LoadResult } from '../load/load.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import type { PlaceResult } from '../place/place.ts';
+import { RATED_AMBIENT, type PlaceResult } from '../place/place.ts';
 import type { SituationResult } from '../situation/situation.ts';
 import type { ProfileResult } from '../profile/profile.ts';
 import type { Method } from '../starting/feeds.ts';
@@ -385,7 +385,11 @@ export function pick(
       clear: unbalanceDerate
         ? 'Balance the voltages, cool the place, reduce the load, or replace the motor.'
         : 'Cool the place, reduce the load, or replace the motor.',
-      field: unbalanceDerate ? 'supply.phaseVoltages' : 'place.ambient',
+      field: unbalanceDerate
+        ? 'supply.phaseVoltages'
+        : place.values.ambient.value > RATED_AMBIENT
+          ? 'place.ambient'
+          : 'place.altitude',
     });
   }
 

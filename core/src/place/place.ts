@@ -46,6 +46,8 @@ export interface PlaceResult extends StageResult<PlaceValues> {
 }
 
 const KELVIN = 273.15;
+/** Ambient that ratings hold for, K (IEC 60034-1 6, MG 1 14.2). */
+export const RATED_AMBIENT = KELVIN + 40;
 
 export const enclosureTexts: Readonly<Record<EnclosureCode, string>> = {
   ODP: 'open drip-proof (IP22)',
@@ -66,7 +68,7 @@ export function place(brief: Brief, load: LoadResult): PlaceResult {
   const at = job.place;
   const ambient =
     given.place.ambient ??
-    quantity(KELVIN + 40, 'temperature', school, {
+    quantity(RATED_AMBIENT, 'temperature', school, {
       origin: 'estimated',
       source: PRACTICE,
       note: 'The rated ambient is assumed.',
@@ -134,7 +136,7 @@ export function place(brief: Brief, load: LoadResult): PlaceResult {
         .join('; ') || undefined,
   });
   const power = load.values.standardPower?.value ?? 0;
-  const chosenMaterial = frameMaterial(job, power, ambient.value > KELVIN + 40);
+  const chosenMaterial = frameMaterial(job, power, ambient.value > RATED_AMBIENT);
 
   const wet =
     at.water === 'hose' ||
@@ -151,6 +153,12 @@ export function place(brief: Brief, load: LoadResult): PlaceResult {
   const motorDerate = derate();
   const driveDerate = derateDrive();
   const heat = at.cabinet && power > 0 ? cabinetHeat(brief, driveLosses(), ambient, altitude) : undefined;
+  if (at.cabinet)
+    for (const side of ['cabinetHeight', 'cabinetWidth', 'cabinetDepth'] as const)
+      if (!given.place[side]) {
+        need(`place.${side}`, 'Height, width and depth of the cabinet, to tell how warm it gets inside');
+        break;
+      }
   const heater = heaterNeeded();
   if (motorDerate.value < 0.999) {
     flag({
@@ -159,7 +167,7 @@ export function place(brief: Brief, load: LoadResult): PlaceResult {
       message: `${ambient.text} at ${altitude.text} leaves the motor ${motorDerate.text} of its rated power.`,
       basis: 'IEC 60034-1 8.10, MG 1 14.4 (recalled from memory)',
       clear: 'Bring cooler air, or accept the larger size.',
-      field: ambient.value > KELVIN + 40 ? 'place.ambient' : 'place.altitude',
+      field: ambient.value > RATED_AMBIENT ? 'place.ambient' : 'place.altitude',
     });
   }
   if (ambient.value < KELVIN) {
@@ -347,7 +355,7 @@ export function place(brief: Brief, load: LoadResult): PlaceResult {
     const letter = job.nameplate.thermalClass?.trim().toUpperCase().at(0) ?? 'F';
     const row = thermalClasses.rows.find((each) => each['letter'] === letter);
     const rise = thermalClasses.number(row, 'rise_resistance') ?? 105;
-    const cooling = (rise - (ambient.value - KELVIN - 40)) / rise;
+    const cooling = (rise - (ambient.value - RATED_AMBIENT)) / rise;
     const air = 1 - Math.max(0, altitude.value - 1000) / 10_000;
     const allowed = Math.min(1, Math.max(0, cooling) * air);
     const share = practice.fixedLossShare;

@@ -67,7 +67,12 @@ function readUnit(dimension: Dimension, name: string, school: School): Parsed<Un
   const unit = findUnit(dimension, name);
   if (unit) return ok(unit);
   const shown = name.length > 20 ? `${name.slice(0, 20)}…` : name;
-  return no(`Unit “${shown}” is not known here. Accepted: ${acceptedUnits(dimension)}.`);
+  const accepted = acceptedUnits(dimension);
+  return no(
+    accepted === ''
+      ? `“${shown}” does not belong here: this is a plain number without a unit.`
+      : `Unit “${shown}” is not known here. Accepted: ${accepted}.`,
+  );
 }
 
 /** The units a field accepts, for messages and hints, for example `kW, hp, W, MW, PS`. */

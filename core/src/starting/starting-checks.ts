@@ -107,6 +107,17 @@ export function checkKnown(
   supply: SupplyResult,
   flag: Notebook['flag'],
 ): void {
+  const { stallTimeHot, stallTimeCold } = given.starting;
+  if (stallTimeHot && stallTimeCold && stallTimeHot.value > stallTimeCold.value) {
+    flag({
+      code: 'starting.stall-times-swapped',
+      severity: 'caution',
+      message: `A hot motor cannot bear standing longer (${stallTimeHot.text}) than a cold one (${stallTimeCold.text}).`,
+      basis: 'Hot, less warmth is left to the limit',
+      clear: 'Read both on the data sheet again; they may be swapped.',
+      field: 'starting.stallTimeHot',
+    });
+  }
   if (!supply.source && !given.supply.startCurrentLimit && !given.supply.startPowerLimit) {
     flag({
       code: 'starting.supply-unknown',

@@ -1,7 +1,7 @@
 import { unbalanceOf } from './unbalance.ts';
 import { utilizationVoltage } from '../nameplate/connected-rating.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import { formatNumber } from '../quantity/format.ts';
+import { formatNumber, formatQuantity } from '../quantity/format.ts';
 import type { LoadResult } from '../load/load.ts';
 import { terminalImpedance } from '../motor/circuit.ts';
 import { fitMotor, fitTargets } from '../motor/fit-motor.ts';
@@ -40,6 +40,8 @@ export interface SupplyResult extends StageResult<SupplyValues> {
 }
 
 const VOLTAGE_LIMIT = 0.1;
+/** A line voltage further from the system’s is doubted. */
+const READING_OFF = 0.12;
 const FREQUENCY_LIMIT = 0.05;
 const MG1_VOLTAGE = 'MG 1 12.44 (recalled from memory): ±10 % voltage, ±5 % frequency, ±10 % together';
 
@@ -75,6 +77,12 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
       source: 'definition',
       note: 'At the bus, before the feeder.',
     });
+  const { feederLength, phaseVoltages } = given.supply;
+  if (feederLength && !job.supply.feederSize)
+    need('supply.feederSize', 'Size of the feeder, to count its voltage drop');
+  if (!feederLength && job.supply.feederSize)
+    need('supply.feederLength', 'Length of the feeder, to count its voltage drop');
+  checkLoading();
   const { subtransientReactance: first, sourceImpedance: transient } = given.supply;
   if (job.supply.source === 'generator' && first && transient && first.value > transient.value) {
     flag({
@@ -106,7 +114,9 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   }
   if (job.situation.kind !== 'new') checkPlateVoltage();
 
-  const balance = unbalanceOf(given.supply.phaseVoltages?.flat() ?? [], school);
+  const readings = phaseVoltages?.flat() ?? [];
+  checkReadings(readings);
+  const balance = unbalanceOf(readings, school);
   if (balance && balance.unbalance.value > 0.01) {
     const severe = balance.derate === undefined;
     flag({
@@ -136,6 +146,49 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     ? `${voltage.text}${frequency ? ` ${frequency.text}` : ''}${strength ? `, ${strength.text}` : ''}`
     : '';
   return { values, findings, missing, summary, source };
+
+  /** What already runs on the bus, and the motor’s own rating, against what the source can carry. */
+  function checkLoading(): void {
+    const { otherLoad, sourcePower } = given.supply;
+    if (!otherLoad || !sourcePower || job.supply.source === 'fault level') return;
+    const motor = motorVoltage && referenceMotor(job, nameplate, load, motorVoltage.value);
+    const own = motor ? Math.sqrt(3) * motor.voltage * motor.current : 0;
+    const total = otherLoad.value + own;
+    if (total <= sourcePower.value) return;
+    flag({
+      code: 'supply.overloaded',
+      severity: 'caution',
+      message: `The other load of ${otherLoad.text}${own > 0 ? ` and this motor’s ${formatQuantity(own, 'apparentPower', school)}` : ''} are more than the ${sourcePower.text} of the source.`,
+      basis: 'Sum of apparent powers, which is on the safe side',
+      clear: 'Check what runs together with this motor, or feed it from a larger source.',
+      field: 'supply.otherLoad',
+    });
+  }
+
+  /** Three readings of one system, near its voltage. */
+  function checkReadings(all: readonly Value[]): void {
+    if (all.length > 0 && all.length !== 3) {
+      flag({
+        code: 'supply.readings-not-three',
+        severity: 'stop',
+        message: `Unbalance is told from three line voltages; ${all.length === 1 ? 'one is' : `${all.length} are`} typed.`,
+        basis: 'MG 1 14.36 (recalled from memory)',
+        clear: 'Measure between each two of the three lines and type all three, such as 478/462/481 V.',
+        field: 'supply.phaseVoltages',
+      });
+      return;
+    }
+    const off = voltage && all.find((each) => Math.abs(each.value / voltage.value - 1) > READING_OFF);
+    if (off)
+      flag({
+        code: 'supply.readings-off',
+        severity: 'caution',
+        message: `${off.text} between two lines is far from the ${voltage.text} of the system.`,
+        basis: 'ANSI C84.1 and IEC 60038 keep a supply within 10 % (from memory)',
+        clear: 'Measure again between lines, not to earth; if it is so, mend the supply first.',
+        field: 'supply.phaseVoltages',
+      });
+  }
 
   /** What a direct start of the motor would do to this supply; which start is used is decided later. */
   function directStart(): Pick<
