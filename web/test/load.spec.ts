@@ -56,6 +56,9 @@ test('the load of a running motor, by its speed, with what that is worth', async
   await field(page, 'load.way').selectOption('input power');
   await fill(page, { 'load.inputPower': '20.34 kW' });
   await expect(figure(page, 'load.motorPower')).toHaveText(/^25(\.\d)?\u00a0hp$/);
+  await fill(page, { 'load.inputPower': '203.4 kW' });
+  await expect(page.locator('#field-load-inputPower-error')).toContainText('would have stalled');
+  await accessible(page);
   await field(page, 'load.way').selectOption('force');
   await fill(page, { 'load.force': '100 lbf', 'load.radius': '6 in' });
   // 50 lb·ft at 1770 r/min is 16.85 hp

@@ -49,14 +49,14 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
     const synchronous = synchronousSpeed(of.frequency, of.poles);
     const idling = (of.power / of.efficiency - of.power) * brief.practice.fixedLossShare.value;
     if (job.load.way === 'slip' && typed.runningSpeed && typed.runningSpeed.value >= synchronous)
-      return impossible(
+      return void impossible(
         field,
         `${typed.runningSpeed.text} is not below the ${formatQuantity(synchronous, 'speed', school)} at which the field of this motor turns; a loaded motor runs slower.`,
         'n_s = 120 f / p',
         'Measure again with the machine loaded, or read speed and frequency on the plate again.',
       );
     if (job.load.way === 'input power' && typed.inputPower && typed.inputPower.value <= idling)
-      return impossible(
+      return void impossible(
         field,
         `${typed.inputPower.text} is no more than the ${formatQuantity(idling, 'power', school)} that this motor takes without any load.`,
         'Loss of the motor; its fixed share: ' + PRACTICE,
@@ -64,7 +64,7 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
       );
     const share = motorPower && motorPower.value / of.power;
     if (share && share > of.breakdownTorque)
-      return impossible(
+      return void impossible(
         field,
         `By this reading the motor would give ${formatNumber(share * 100)} % of its rated power; it would have stalled at ${formatNumber(of.breakdownTorque * 100)} %.`,
         'Breakdown torque; MG 1 12.39, IEC 60034-12',
