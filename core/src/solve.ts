@@ -115,7 +115,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
   const situationResult = situation(brief, nameplateResult);
   const loadResult = load(brief, nameplateResult);
   const supplyResult = supply(brief, nameplateResult, loadResult);
-  const placeResult = place(brief, loadResult);
+  const placeResult = place(brief, nameplateResult, loadResult);
   const referenceProfile = profile(brief, nameplateResult, loadResult, supplyResult);
   const referenceMethod = methodOnReference(brief, nameplateResult, loadResult, supplyResult, referenceProfile);
   const pickFor = (method: Method | undefined) =>

@@ -623,6 +623,24 @@ describe('the decision', () => {
     expect(parts).toContainEqual(['Bypass contactor for running', 134]);
   });
 
+  it('a kept motor whose amps are not on the plate starts by its size and code letter, not by the load’s size', () => {
+    const started = (kind: 'starter' | 'replace' | 'new', torque: string) =>
+      run({
+        situation: { kind },
+        nameplate: { power: '150 hp', voltages: '460', frequency: '60', speed: '1785', codeLetter: 'G' },
+        load: { torqueKind: 'variable', torque, speed: '1788', inertia: '300 lb·ft²' },
+        supply: { voltage: '480', frequency: '60' },
+        starting: { speedControl: 'no', method: 'direct' },
+      }).values['starting.startingCurrent']?.value;
+    // Code G is at most 6.29 kVA/hp (NEC 430.7(B)): 150 hp · 6.29 / (√3 · 460 V) = 1184 A.
+    near(Number(started('starter', '210 lb·ft')), 1184, 0.01);
+    near(Number(started('replace', '210 lb·ft')), 1184, 0.01);
+    // MG 1 12.35.1: a Design B motor of 75 hp draws at most 542 A, which is what this load alone would need.
+    near(Number(started('new', '210 lb·ft')), 542, 0.01);
+    // A replacement is as large as its load asks.
+    expect(Number(started('replace', '550 lb·ft'))).toBeGreaterThan(1300);
+  });
+
   it('hot it bears less than cold: the time typed for each counts, and a warm relay trips sooner', () => {
     const stall = {
       ...pump.starting,

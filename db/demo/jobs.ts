@@ -147,7 +147,7 @@ const mill: DemoSite = {
         torqueKind: 'variable',
         torque: '210 lb·ft',
         speed: '1788 r/min',
-        inertia: '620 lb·ft²',
+        inertia: '1240 lb·ft²',
         breakaway: '25 %',
       },
       supply: { voltage: '480 V', frequency: '60 Hz' },

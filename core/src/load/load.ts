@@ -1,5 +1,6 @@
 import { nextStandardPower, standardPowers, standardPowerSource, sizeText } from '../motor/standard-power.ts';
-import { minimumBreakdownTorque, synchronousSpeed, typicalMotor, type Motor } from '../motor/typical.ts';
+import { motorInForce } from '../motor/reference.ts';
+import { minimumBreakdownTorque, synchronousSpeed, type Motor } from '../motor/typical.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
@@ -116,7 +117,13 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       from: { P: motorPower, P_n: standardPower },
       source: 'definition',
     });
-  const motor = ownMotor();
+  const motor = motorInForce(
+    job,
+    nameplate,
+    standardPower,
+    poles,
+    nameplate.values.voltage?.value ?? (school === 'NEMA' ? 460 : 400),
+  );
   const peakAllowed = motor && peakTorque && stallTorque(motor);
   const outputSpeed = motor && motorTorque && ratio && speedAtThisLoad(motor, motorTorque);
   const inertia = ratio && reflectedInertia(transmission, school);
@@ -307,23 +314,6 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
           ? undefined
           : 'The peak torque decides: a size by heat alone would stall on it at the voltage dip to ride through.',
     });
-  }
-
-  /** The motor this load would run on: the plate’s, or a typical one of the size. */
-  function ownMotor(): Motor | undefined {
-    if (job.situation.kind !== 'new' && nameplate.motor) return nameplate.motor;
-    const frequency = nameplate.values.frequency;
-    if (!standardPower || !poles || !frequency) return undefined;
-    return typicalMotor(
-      {
-        power: standardPower.value,
-        poles: poles.value,
-        frequency: frequency.value,
-        voltage: nameplate.values.voltage?.value ?? 460,
-      },
-      school === 'NEMA' ? 'premium' : 'IE3',
-      school,
-    );
   }
 
   function stallTorque(of: Motor): Value {

@@ -1,28 +1,64 @@
 import type { LoadResult } from '../load/load.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { Job } from '../job.ts';
+import type { Value } from '../value.ts';
 import { typicalMotor, type Motor } from './typical.ts';
 
 /** Whether the motor on the plate stays; otherwise a new one is bought. */
 export const keepsMotor = (job: Job): boolean => ['drive', 'starter', 'energy'].includes(job.situation.kind);
 
 /**
- * The motor that profile and starting run on before one is picked: the plate’s own when there is a plate,
- * otherwise a typical motor of the standard size.
+ * Size of the motor that will run, as far as it is known before one is picked: the plate’s where the motor stays, the
+ * load’s standard size for a new machine, and the larger of the two for a replacement.
  */
-export function referenceMotor(
+export function sizeInForce(
+  job: Job,
+  { values: plate }: NameplateResult,
+  standardPower: Value | undefined,
+): Value | undefined {
+  const known = job.situation.kind === 'new' ? undefined : plate.power;
+  if (!known || !standardPower) return known ?? standardPower;
+  return keepsMotor(job) || known.value >= standardPower.value ? known : standardPower;
+}
+
+/**
+ * The motor that runs before one is picked: the plate’s own when the plate is whole, otherwise a typical motor of the
+ * size in force with whatever its plate does say.
+ */
+export function motorInForce(
   job: Job,
   nameplate: NameplateResult,
-  load: LoadResult,
+  standardPower: Value | undefined,
+  poles: Value | undefined,
   voltage: number | undefined,
 ): Motor | undefined {
+  const { values: plate } = nameplate;
   if (job.situation.kind !== 'new' && nameplate.motor) return nameplate.motor;
-  const { standardPower, poles } = load.values;
-  const { frequency } = nameplate.values;
-  if (!standardPower || !poles || !frequency || voltage === undefined) return undefined;
-  return typicalMotor(
-    { power: standardPower.value, poles: poles.value, frequency: frequency.value, voltage },
+  const size = sizeInForce(job, nameplate, standardPower);
+  if (!size || !poles || !plate.frequency || voltage === undefined) return undefined;
+  const typical = typicalMotor(
+    { power: size.value, poles: poles.value, frequency: plate.frequency.value, voltage },
     job.school === 'NEMA' ? 'premium' : 'IE3',
     job.school,
   );
+  if (!typical || size !== plate.power) return typical;
+  const { speed, efficiency, serviceFactor, lockedRotorCurrentMax: most, lockedRotorCurrentMin: least } = plate;
+  return {
+    ...typical,
+    label: `a typical ${poles.value}-pole motor of the size, with what the plate says`,
+    designLetter: job.nameplate.designLetter,
+    speed: speed?.value ?? typical.speed,
+    efficiency: efficiency?.value ?? typical.efficiency,
+    serviceFactor: serviceFactor?.value ?? typical.serviceFactor,
+    lockedRotorCurrent: most?.value ?? typical.lockedRotorCurrent,
+    lockedRotorCurrentLeast: least?.value ?? typical.lockedRotorCurrentLeast,
+  };
 }
+
+/** The motor that profile and starting run on before one is picked. */
+export const referenceMotor = (
+  job: Job,
+  nameplate: NameplateResult,
+  { values }: LoadResult,
+  voltage: number | undefined,
+): Motor | undefined => motorInForce(job, nameplate, values.standardPower, values.poles, voltage);

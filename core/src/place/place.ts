@@ -1,4 +1,6 @@
 import type { LoadResult } from '../load/load.ts';
+import type { NameplateResult } from '../nameplate/nameplate.ts';
+import { sizeInForce } from '../motor/reference.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 import { driveEfficiency, nema250, thermalClasses } from '../tables/index.ts';
@@ -61,7 +63,7 @@ const housingText = (code: HousingCode): string =>
   code === 'IP20' ? 'open or Type 1 (IP20)' : `Type ${housingTypes[code]} (${code})`;
 
 /** Where it has to live: which enclosure and housing may stand there and what heat and thin air take away. */
-export function place(brief: Brief, load: LoadResult): PlaceResult {
+export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult): PlaceResult {
   const { job, given, practice } = brief;
   const { findings, missing, flag, need } = notebook('place');
   const { school } = job;
@@ -135,7 +137,8 @@ export function place(brief: Brief, load: LoadResult): PlaceResult {
         .map(({ code, why }) => `${code}: ${why}`)
         .join('; ') || undefined,
   });
-  const power = load.values.standardPower?.value ?? 0;
+  const size = sizeInForce(job, nameplate, load.values.standardPower);
+  const power = size?.value ?? 0;
   const chosenMaterial = frameMaterial(job, power, ambient.value > RATED_AMBIENT);
 
   const wet =
@@ -274,7 +277,7 @@ export function place(brief: Brief, load: LoadResult): PlaceResult {
     return quantity(power * (1 / efficiency - 1), 'power', school, {
       origin: 'estimated',
       formula: 'P_v = P\\left(\\dfrac{1}{\\eta_d} - 1\\right)',
-      from: { P: load.values.standardPower },
+      from: { P: size },
       source: driveEfficiency.source,
     });
   }
