@@ -63,6 +63,7 @@ describe('the motor', () => {
     enclosures: fc.subarray([...enclosures], { minLength: 1 }),
     frame: fc.constant(undefined),
     inverterDuty: fc.boolean(),
+    belted: fc.boolean(),
   });
 
   it('every motor of the catalogue either keeps each hard rule or is refused with a reason', () => {
@@ -82,6 +83,7 @@ describe('the motor', () => {
           expect(
             Math.min(Math.abs(voltage / wanted.motorVoltage - 1), Math.abs(voltage / wanted.systemVoltage - 1)),
           ).toBeLessThan(0.05);
+          if (wanted.belted) expect(item.frame).not.toMatch(/\dTS/);
           if (wanted.inverterDuty) expect(item.inverterDuty).toBe(true);
           fitted++;
         }
@@ -89,6 +91,22 @@ describe('the motor', () => {
       { numRuns: 400 },
     );
     expect(fitted).toBeGreaterThan(50);
+  });
+
+  it('with a belt on it has a long shaft, and a short one that stands there is told', () => {
+    const belt: JobInput = {
+      ...bought,
+      load: { torque: '800 lb·ft', speed: '880', stages: [{ kind: 'V-belt', ratio: '2' }] },
+    };
+    expect(run(belt).details.chosenMotor?.item.frame).toBe('445T');
+    expect(run(belt).details.motors?.refused.map(({ rule }) => rule)).toContain('shaft');
+    const standing = (frame: string) =>
+      finding(
+        run({ ...kept, nameplate: { ...kept.nameplate, frame }, load: belt.load ?? {} }),
+        'load.short-shaft-belt',
+      );
+    expect(standing('286TS')?.severity).toBe('stop');
+    expect(standing('286T')).toBeUndefined();
   });
 
   it('is the cheapest, the soonest, or the least over its life, as is preferred', () => {

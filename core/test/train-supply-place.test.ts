@@ -234,6 +234,7 @@ describe('machines added', () => {
 });
 
 describe('duty cycle', () => {
+  const codes = (solution: Solution): string[] => solution.findings.map(({ code }) => code);
   const cycle = (...rows: readonly (readonly [string, string, boolean?])[]): JobInput => ({
     school: 'IEC',
     load: {
@@ -274,6 +275,25 @@ describe('duty cycle', () => {
       },
     });
     expect(severity(kept, 'load.peak-stalls')).toBe('stop');
+  });
+
+  it('the peak sizes for the motor it is checked against, so a new one is never stopped by it', () => {
+    fc.assert(
+      fc.property(
+        within(5, 300),
+        within(1, 12),
+        fc.constantFrom('720', '980', '1450', '2900'),
+        (mean, ratio, speed) => {
+          const solution = run({
+            ...cycle([`${mean * ratio} N·m`, '2 s'], [`${mean} N·m`, '60 s']),
+            school: 'IEC',
+            load: { ...cycle([`${mean * ratio} N·m`, '2 s'], [`${mean} N·m`, '60 s']).load, speed },
+          });
+          expect(codes(solution)).not.toContain('load.peak-stalls');
+        },
+      ),
+      { numRuns: 100 },
+    );
   });
 
   it('a long cycle sizes by its hottest moment: textbook factor of intermittent duty for an hour on and half off', () => {
@@ -730,13 +750,14 @@ describe('overloads and the drive', () => {
 describe('rules of thumb', () => {
   it('the job’s own setting wins over the site’s, and both are told apart', () => {
     const job: JobInput = {
-      load: { torque: '72', speed: '1768' },
+      load: { torque: '72', speed: '1768', overloadTorque: '130 %' },
       sitePractice: { sizeMargin: '10 %', busDip: '3 %' },
       practice: { sizeMargin: '25 %' },
     };
     const rules = Object.fromEntries(run(job).details.rules.map((rule) => [rule.name, rule]));
     expect(rules['sizeMargin']).toMatchObject({ from: 'job', text: '25.0\u00a0%' });
     expect(rules['runningDip']?.from).toBe('default');
+    // Rules that nothing asked for are not listed.
     expect(rules['wallTransfer']).toBeUndefined();
     const wrong = run({ practice: { sizeMargin: '-5 %' } });
     expect(wrong.fields['practice.sizeMargin']?.error).toContain('outside');

@@ -164,11 +164,14 @@ describe('the register answers', () => {
     enclosures: ['TEFC'],
     frame: decodeFrame('286T', 'NEMA'),
     inverterDuty: false,
+    belted: false,
   } as const;
   it('which spare fits and why another does not', () => {
     const misfitsOf = (plate: string) => spareMisfits(motor(plate, { state: 'spare' }), need);
     expect(misfitsOf('HP 30 RPM 1775 V 230/460 A 70/35 HZ 60 FR 286T TEFC')).toEqual([]);
     expect(misfitsOf('HP 30 RPM 1775 V 460 A 35 HZ 60 FR 286TS ODP').join()).toMatch(/open motor.*short shaft/);
+    const belted = spareMisfits(motor('HP 30 RPM 1775 V 460 A 35 HZ 60 FR 286TS TEFC'), { ...need, belted: true });
+    expect(belted.join()).toContain('must not take a belt');
     expect(misfitsOf('HP 25 RPM 1180 V 575 A 25 HZ 60 FR 324T').length).toBe(4);
     expect(misfitsOf('').length).toBeGreaterThanOrEqual(4);
     expect(

@@ -1,3 +1,4 @@
+import { shortShaft } from '../nameplate/frame.ts';
 import { keepsMotor } from '../motor/reference.ts';
 import { sizeText, standardPowerSource } from '../motor/standard-power.ts';
 import { synchronousSpeed } from '../motor/typical.ts';
@@ -7,7 +8,7 @@ import type { Brief, Notebook } from '../stage.ts';
 import { PRACTICE } from '../value.ts';
 import { sheaves } from '../tables/index.ts';
 import type { LoadValues } from './load.ts';
-import { speedTyped, type Transmission } from './transmission.ts';
+import { hangsOnShaft, speedTyped, type Transmission } from './transmission.ts';
 import { checkReadings } from './reading-checks.ts';
 import { loadField, torqueKindOf } from './ways.ts';
 
@@ -184,6 +185,17 @@ export function checkLoad(
         message: `For ${sizeText(standardPower.value, school)} at ${poles.value} poles no least V-belt sheave is known; shaft and bearing may not bear the belt.`,
         basis: sheaves.source,
         clear: 'Have the maker confirm the belt drive, choose more poles, or couple the machine directly.',
+        field: 'load.stages.0.kind',
+      });
+    }
+    const { frame } = nameplate;
+    if (first && hangsOnShaft(first) && job.situation.kind !== 'new' && frame && shortShaft(frame)) {
+      flag({
+        code: 'load.short-shaft-belt',
+        severity: keepsMotor(job) ? 'stop' : 'caution',
+        message: `The plate’s frame ${job.nameplate.frame ?? ''} has a short shaft, which must not take a ${first}.`,
+        basis: 'MG 1 4.4.1 (recalled from memory)',
+        clear: 'Couple the machine directly, or take a motor with a long shaft.',
         field: 'load.stages.0.kind',
       });
     }

@@ -1,6 +1,6 @@
 import { nextStandardPower, standardPowers, standardPowerSource, sizeText } from '../motor/standard-power.ts';
-import { motorInForce } from '../motor/reference.ts';
-import { minimumBreakdownTorque, synchronousSpeed, type Motor } from '../motor/typical.ts';
+import { motorInForce, typicalFor } from '../motor/reference.ts';
+import { synchronousSpeed, type Motor } from '../motor/typical.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
@@ -107,6 +107,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       source: 'definition',
     });
   const poles = motorPoles();
+  const voltage = nameplate.values.voltage?.value ?? (school === 'NEMA' ? 460 : 400);
   const peakTorque = peakAtMotor();
   const standardPower = standardSize();
   const loadFraction =
@@ -117,13 +118,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       from: { P: motorPower, P_n: standardPower },
       source: 'definition',
     });
-  const motor = motorInForce(
-    job,
-    nameplate,
-    standardPower,
-    poles,
-    nameplate.values.voltage?.value ?? (school === 'NEMA' ? 460 : 400),
-  );
+  const motor = motorInForce(job, nameplate, standardPower, poles, voltage);
   const peakAllowed = motor && peakTorque && stallTorque(motor);
   const outputSpeed = motor && motorTorque && ratio && speedAtThisLoad(motor, motorTorque);
   const inertia = ratio && reflectedInertia(transmission, school);
@@ -298,10 +293,10 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       });
     }
     const byHeat = nextStandardPower(motorPower.value * (1 + practice.sizeMargin.value), school);
-    const dip = (1 - practice.runningDip.value) ** 2;
-    const holds = (size: number): boolean =>
-      peakTorque === undefined ||
-      (size / motorSpeed.value) * minimumBreakdownTorque(size, poles?.value ?? 4) * dip >= peakTorque.value;
+    const holds = (size: number): boolean => {
+      const tried = peakTorque && poles && typicalFor(job, nameplate, size, poles.value, voltage);
+      return !tried || stallTorque(tried).value >= peakTorque.value;
+    };
     const size = standardPowers(school).find((each) => byHeat !== undefined && each >= byHeat && holds(each));
     if (size === undefined) return undefined;
     return quantity(size, 'power', school, {

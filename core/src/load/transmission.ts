@@ -39,6 +39,9 @@ const sidePull: Readonly<Record<Kind, number>> = {
 
 export const pullsSideways = (kind: Kind): boolean => sidePull[kind] > 0;
 
+/** What hangs on the shaft itself; a gear has a coupling before it. */
+export const hangsOnShaft = (kind: Kind): boolean => ['V-belt', 'synchronous belt', 'chain'].includes(kind);
+
 /** By how much the transmission’s rating must exceed the torque it carries. Common practice, no published source. */
 export const serviceFactors: Readonly<Record<Job['load']['shock'], number>> = {
   uniform: 1,

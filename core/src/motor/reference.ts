@@ -21,6 +21,22 @@ export function sizeInForce(
   return keepsMotor(job) || known.value >= standardPower.value ? known : standardPower;
 }
 
+/** A typical motor of a size for this job; undefined while frequency or voltage are not known. */
+export const typicalFor = (
+  job: Job,
+  { values: plate }: NameplateResult,
+  power: number,
+  poles: number,
+  voltage: number | undefined,
+): Motor | undefined =>
+  plate.frequency && voltage !== undefined
+    ? typicalMotor(
+        { power, poles, frequency: plate.frequency.value, voltage },
+        job.school === 'NEMA' ? 'premium' : 'IE3',
+        job.school,
+      )
+    : undefined;
+
 /**
  * The motor that runs before one is picked: the plate’s own when the plate is whole, otherwise a typical motor of the
  * size in force with whatever its plate does say.
@@ -35,12 +51,8 @@ export function motorInForce(
   const { values: plate } = nameplate;
   if (job.situation.kind !== 'new' && nameplate.motor) return nameplate.motor;
   const size = sizeInForce(job, nameplate, standardPower);
-  if (!size || !poles || !plate.frequency || voltage === undefined) return undefined;
-  const typical = typicalMotor(
-    { power: size.value, poles: poles.value, frequency: plate.frequency.value, voltage },
-    job.school === 'NEMA' ? 'premium' : 'IE3',
-    job.school,
-  );
+  if (!size || !poles) return undefined;
+  const typical = typicalFor(job, nameplate, size.value, poles.value, voltage);
   if (!typical || size !== plate.power) return typical;
   const { speed, efficiency, serviceFactor, lockedRotorCurrentMax: most, lockedRotorCurrentMin: least } = plate;
   return {

@@ -109,3 +109,6 @@ export function standardFrame(power: number, poles: number, open: boolean, schoo
 /** Whether feet and shaft height are the same: the numbers agree. A double-drilled base fits either of its two. */
 export const sameFeet = (a: Frame, b: Frame): boolean =>
   a.family === b.family && a.numbers.some((number) => b.numbers.includes(number));
+
+/** A NEMA TS or US shaft: short, for a coupling only (MG 1 4.4.1, recalled from memory). */
+export const shortShaft = (frame: Frame): boolean => frame.suffix.includes('S') && frame.family === 'NEMA';

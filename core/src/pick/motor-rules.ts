@@ -1,5 +1,5 @@
 import type { MotorItem } from '../catalogue.ts';
-import { decodeFrame, sameFeet, type Frame } from '../nameplate/frame.ts';
+import { decodeFrame, sameFeet, shortShaft, type Frame } from '../nameplate/frame.ts';
 import { sameRating, sizeText } from '../motor/standard-power.ts';
 import { enclosureTexts, type EnclosureCode } from '../place/place.ts';
 import type { School } from '../quantity/units.ts';
@@ -15,9 +15,11 @@ export interface MotorNeed {
   /** The old motor’s frame where the new one must stand in its place. */
   readonly frame: Frame | undefined;
   readonly inverterDuty: boolean;
+  /** A belt or chain hangs on its shaft. */
+  readonly belted: boolean;
 }
 
-export type MotorRule = 'frequency' | 'power' | 'poles' | 'voltage' | 'enclosure' | 'frame' | 'inverter duty';
+export type MotorRule = 'frequency' | 'power' | 'poles' | 'voltage' | 'enclosure' | 'frame' | 'shaft' | 'inverter duty';
 
 export interface Refusal {
   readonly rule: MotorRule;
@@ -37,8 +39,6 @@ function frameOf(item: MotorItem): Frame | undefined {
   if (!frames.has(key)) frames.set(key, decodeFrame(item.frame, item.school));
   return frames.get(key);
 }
-
-const shortShaft = (frame: Frame): boolean => frame.suffix.includes('S') && frame.family === 'NEMA';
 
 const sizes = new Map<number, string>();
 function sizeOf(item: MotorItem): string {
@@ -75,6 +75,7 @@ const rules: readonly (readonly [MotorRule, Check])[] = [
       need.enclosures.includes(item.enclosure) ? undefined : `${enclosureTexts[item.enclosure]} may not stand here`,
   ],
   ['frame', (item, need) => (need.frame ? frameMisfit(item, need.frame) : undefined)],
+  ['shaft', (item, need) => (need.belted ? shaftMisfit(frameOf(item), item.frame) : undefined)],
   [
     'inverter duty',
     (item, need) =>
@@ -91,6 +92,10 @@ export function mountingMisfit(frame: Frame | undefined, name: string, old: Fram
     return `frame ${name}: the ${shortShaft(frame) ? 'short' : 'long'} shaft does not match the old motor’s`;
   return undefined;
 }
+
+/** Why a motor of this frame must not take a belt; undefined where it may. */
+export const shaftMisfit = (frame: Frame | undefined, name: string): string | undefined =>
+  frame && shortShaft(frame) ? `frame ${name}: its short shaft must not take a belt or chain` : undefined;
 
 /** Every hard rule a motor breaks; the first is the reason given. Motors of another frequency or size are not looked at further. */
 export function refusals(item: MotorItem, need: MotorNeed): Refusal[] {

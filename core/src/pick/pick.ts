@@ -1,5 +1,6 @@
 import type { Catalogue, MotorItem } from '../catalogue.ts';
 import type { LoadResult } from '../load/load.ts';
+import { hangsOnShaft } from '../load/transmission.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { RATED_AMBIENT, type PlaceResult } from '../place/place.ts';
 import type { SituationResult } from '../situation/situation.ts';
@@ -167,6 +168,7 @@ export function pick(
       systemVoltage: voltage.value,
       enclosures: remedy.closed ? place.enclosures.filter((code) => code !== 'ODP') : place.enclosures,
       frame: job.situation.kind === 'replace' && sameSizeAsPlate(required) ? nameplate.frame : undefined,
+      belted: job.load.stages[0] !== undefined && hangsOnShaft(job.load.stages[0].kind),
       inverterDuty: remedy.inverterDuty === true || (method === 'drive' && slowAtFullTorque(brief)),
     };
   }

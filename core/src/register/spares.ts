@@ -1,4 +1,4 @@
-import { mountingMisfit, type MotorNeed } from '../pick/motor-rules.ts';
+import { mountingMisfit, shaftMisfit, type MotorNeed } from '../pick/motor-rules.ts';
 import { decodeFrame } from '../nameplate/frame.ts';
 import { sameRating, sizeText } from '../motor/standard-power.ts';
 import { decodeEnclosure } from '../nameplate/enclosure.ts';
@@ -35,6 +35,8 @@ export function spareMisfits(motor: RegisteredMotor, need: MotorNeed): string[] 
     const misfit = mountingMisfit(frame, motor.plate.frame ?? '', need.frame);
     if (misfit) out.push(misfit);
   }
+  const shaft = need.belted ? shaftMisfit(frame, motor.plate.frame ?? '') : undefined;
+  if (shaft) out.push(shaft);
   if (need.inverterDuty && !/inv|part\s*31/i.test(motor.plate.inverter ?? '')) out.push('not proven on a drive');
   return out;
 }

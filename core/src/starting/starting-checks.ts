@@ -61,8 +61,9 @@ export function checkChoice(
   }
   const at = methods.indexOf(method ?? 'direct');
   const cheaper = comparisons.slice(0, Math.max(0, at)).filter((each) => !each.passes);
-  // The one that lacks a single thing is worth more than the one that comes next in price.
-  const nearly = cheaper.find((each) => each.remedies.length === 1) ?? cheaper.at(-1);
+  const lacks = Math.min(...cheaper.map((each) => each.remedies.length));
+  // The one that lacks least is worth more than the one that comes next in price.
+  const nearly = cheaper.find((each) => each.remedies.length === lacks);
   if (job.starting.method === 'auto' && method && nearly && !speedControlled) {
     flag({
       code: 'starting.next-cheaper',
