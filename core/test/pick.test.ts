@@ -40,6 +40,21 @@ describe('the size to buy or to keep', () => {
     expect(finding(worse, 'pick.kept-derated')?.field).toBe('supply.phaseVoltages');
   });
 
+  it('a kept motor asked for full torque at a third of its speed is told of its fan; a pump’s is not', () => {
+    const slow = (torqueKind: 'constant' | 'variable', inverter = '') =>
+      run({
+        ...kept,
+        nameplate: { ...kept.nameplate, inverter },
+        situation: { kind: 'drive' },
+        load: { ...kept.load, torqueKind },
+        profile: { points: [{ flow: '33 %', hours: '3000' }] },
+      });
+    expect(finding(slow('constant'), 'pick.slow-full-torque')?.severity).toBe('caution');
+    expect(finding(slow('variable'), 'pick.slow-full-torque')).toBeUndefined();
+    expect(finding(slow('constant', 'INV DUTY CT 2:1'), 'pick.slow-full-torque')).toBeDefined();
+    expect(finding(slow('constant', 'INV DUTY CT 10:1'), 'pick.slow-full-torque')).toBeUndefined();
+  });
+
   it('is never quietly below what heat leaves: beyond the largest standard size it stops', () => {
     const largest = standardPowers('NEMA').at(-1) ?? NaN;
     const torque = (0.99 * largest) / ((1785 * Math.PI) / 30);

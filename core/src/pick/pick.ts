@@ -8,6 +8,7 @@ import type { ProfileResult } from '../profile/profile.ts';
 import type { Method } from '../starting/feeds.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { keepsMotor } from '../motor/reference.ts';
+import { inverterStatement } from '../nameplate/inverter.ts';
 import { connectionAt } from '../nameplate/connection.ts';
 import { slowAtFullTorque } from '../profile/slow.ts';
 import { sizeText, standardPowerSource } from '../motor/standard-power.ts';
@@ -104,6 +105,7 @@ export function pick(
   const starter = motor && method && method !== 'drive' ? starterFor(motor, method) : undefined;
 
   if (keeps && motor && load.values.motorPower) checkKept(motor);
+  if (keeps && method === 'drive') checkSlow();
 
   const values: PickValues = {
     ...(size ? { requiredPower: size } : {}),
@@ -169,7 +171,7 @@ export function pick(
       enclosures: remedy.closed ? place.enclosures.filter((code) => code !== 'ODP') : place.enclosures,
       frame: job.situation.kind === 'replace' && sameSizeAsPlate(required) ? nameplate.frame : undefined,
       belted: job.load.stages[0] !== undefined && hangsOnShaft(job.load.stages[0].kind),
-      inverterDuty: remedy.inverterDuty === true || (method === 'drive' && slowAtFullTorque(brief)),
+      inverterDuty: remedy.inverterDuty === true || (method === 'drive' && slowAtFullTorque(brief) !== undefined),
     };
   }
 
@@ -370,6 +372,22 @@ export function pick(
       basis: standardPowerSource(school),
       clear: 'Cool the place or mend the supply; a motor this large is bought to specification.',
       field: 'place.ambient',
+    });
+  }
+
+  /** Full torque at low speed on the motor that stays, unless its plate promises that range. */
+  function checkSlow(): void {
+    const slowest = slowAtFullTorque(brief);
+    const { constantTorqueRatio = 1 } = inverterStatement(job.nameplate.inverter, undefined, undefined, 0);
+    if (slowest === undefined || slowest * constantTorqueRatio > 0.999) return;
+    flag({
+      code: 'pick.slow-full-torque',
+      severity: 'caution',
+      message: `The profile asks for full torque at ${formatQuantity(slowest, 'fraction', school)} of full speed, where the fan on the shaft of the kept motor hardly cools it.`,
+      basis: 'MG 1 Part 30: torque is reduced at low speed unless the motor is cooled otherwise',
+      clear:
+        'Read the constant-torque range on the plate, add a blower of its own, or keep the hours at low speed short.',
+      field: 'nameplate.inverter',
     });
   }
 

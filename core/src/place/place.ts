@@ -120,7 +120,7 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
   }
 
   const deferred = at.hazardous !== 'no' || at.dust === 'combustible' || at.water === 'submerged';
-  const verdicts = judgeEnclosures(job, deferred, slowAtFullTorque(brief));
+  const verdicts = judgeEnclosures(job, deferred, slowAtFullTorque(brief) !== undefined);
   const standing = verdicts.flatMap(({ code, verdict }) =>
     verdict !== 'ruled out' && inCatalogue(code) ? [code] : [],
   );

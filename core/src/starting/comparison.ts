@@ -126,7 +126,7 @@ function checkSupply(start: Start, { brief, motor, supply, starts }: Limits, fai
       `needs six leads and a delta made for the line voltage; this motor has ${job.starting.leads}`,
       'a motor with six or twelve leads',
     );
-  if (start.method === 'star-delta' && motor.noStarDelta)
+  else if (start.method === 'star-delta' && motor.noStarDelta)
     fail(motor.noStarDelta, 'a delta winding for the line voltage with six leads');
   if (startCurrentLimit && current > startCurrentLimit.value)
     fail(
@@ -142,12 +142,12 @@ function checkSupply(start: Start, { brief, motor, supply, starts }: Limits, fai
     fail(`motors above ${directPowerLimit.text} may not start direct here`, 'leave of the utility');
   if (known && run.busDip > dipLimit.value)
     fail(
-      `dips the bus ${percent(run.busDip)}, limit ${dipLimit.text}`,
+      `dips the bus ${formatQuantity(run.busDip, 'fraction', school)}, limit ${dipLimit.text}`,
       `a source of about ${formatQuantity(apparent * (1 / dipLimit.value - 1), 'apparentPower', school)} short-circuit power`,
     );
   if (known && start.method === 'direct' && run.terminalDip > practice.terminalDip.value)
     fail(
-      `dips the motor’s terminals ${percent(run.terminalDip)}, limit ${practice.terminalDip.text}`,
+      `dips the motor’s terminals ${formatQuantity(run.terminalDip, 'fraction', school)}, limit ${practice.terminalDip.text}`,
       'a larger feeder or a stronger source',
     );
   if (known && starts.wanted) {
