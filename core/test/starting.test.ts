@@ -29,6 +29,7 @@ const near = (actual: number, expected: number, share: number): void => {
   );
 };
 
+const plate30 = { power: '30 kW', voltages: '400', currents: '55', frequency: '50', speed: '1475' };
 const item = catalogue.motors.find((each) => each.school === 'IEC' && each.power === 30_000 && each.poles === 4);
 if (!item) throw new Error('the demo catalogue has no 30 kW motor');
 const targetsOf = (motor: typeof item): FitTargets => ({
@@ -115,14 +116,7 @@ describe('the circuit fitted', () => {
         emptyJob({
           school: 'IEC',
           situation: { kind: 'starter' },
-          nameplate: {
-            power: '30 kW',
-            voltages: '400',
-            currents: '55',
-            frequency: '50',
-            speed: '1475',
-            efficiency: '93.6 %',
-          },
+          nameplate: { ...plate30, efficiency: '93.6 %' },
           starting: { efficiency75, efficiency50 },
         }),
         emptyCatalogue,
@@ -601,14 +595,7 @@ describe('the decision', () => {
     const solution = run({
       school: 'IEC',
       situation: { kind: 'starter' },
-      nameplate: {
-        power: '30 kW',
-        voltages: '400',
-        currents: '55',
-        frequency: '50',
-        speed: '1475',
-        powerFactor: '0.85',
-      },
+      nameplate: { ...plate30, powerFactor: '0.85' },
       supply: { voltage: '400', frequency: '50', sourcePower: '1000 kVA', sourceImpedance: '6 %' },
       load: { torqueKind: 'variable', torque: '150 N·m', speed: '1475', inertia: '4.831 kg·m²' },
       starting: { speedControl: 'no', method: 'direct' },

@@ -639,7 +639,6 @@ describe('place', () => {
   it.each<[string, JobInput, string]>([
     ['feeder without its size', { supply: { feederLength: '200 ft' } }, 'supply.feederSize'],
     ['feeder without its length', { supply: { feederSize: '10' } }, 'supply.feederLength'],
-    ['cabinet without its size', { place: { cabinet: true } }, 'place.cabinetHeight'],
     [
       'cabinet without its depth',
       { place: { cabinet: true, cabinetHeight: '72', cabinetWidth: '32' } },

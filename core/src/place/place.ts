@@ -156,12 +156,10 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
   const motorDerate = derate();
   const driveDerate = derateDrive();
   const heat = at.cabinet && power > 0 ? cabinetHeat(brief, driveLosses(), ambient, altitude) : undefined;
-  if (at.cabinet)
-    for (const side of ['cabinetHeight', 'cabinetWidth', 'cabinetDepth'] as const)
-      if (!given.place[side]) {
-        need(`place.${side}`, 'Height, width and depth of the cabinet, to tell how warm it gets inside');
-        break;
-      }
+  // A clean room has no size; a cabinet of which one side is typed has three.
+  const sides = (['cabinetHeight', 'cabinetWidth', 'cabinetDepth'] as const).filter((side) => !given.place[side]);
+  if (at.cabinet && sides[0] && sides.length < 3)
+    need(`place.${sides[0]}`, 'All three sides of the cabinet, to tell how warm it gets inside');
   const heater = heaterNeeded();
   if (motorDerate.value < 0.999) {
     flag({
