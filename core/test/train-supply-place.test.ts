@@ -552,10 +552,11 @@ describe('dip by phasors', () => {
       supply: { voltage: '480', frequency: '60', source: 'fault level', faultCurrent: '12 kA' },
     });
     expect(number(fault, 'supply.shortCircuitPower')).toBeCloseTo(Math.sqrt(3) * 480 * 12_000, 3);
-    const single = (method: 'auto' | 'drive') =>
-      run({ ...job, supply: { ...job.supply, phases: '1' }, starting: { method } });
+    const single = (method: 'auto' | 'drive', speedControl: 'auto' | 'yes' = 'auto') =>
+      run({ ...job, supply: { ...job.supply, phases: '1' }, starting: { method, speedControl } });
     expect(severity(single('auto'), 'supply.single-phase')).toBe('stop');
     expect(severity(single('drive'), 'supply.single-phase')).toBe('caution');
+    expect(severity(single('auto', 'yes'), 'supply.single-phase')).toBe('caution');
   });
 
   it('flicker: one 4 % step in ten minutes is P_st = (2.3·4^3.2/600)^(1/3.2) = 0.703', () => {

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue.ts';
 import type { Job } from '../job.ts';
 import { classEfficiency } from '../motor/efficiency-class.ts';
-import { nextStandardPower, sameRating, sizeText } from '../motor/standard-power.ts';
+import { sameRating, sizeText } from '../motor/standard-power.ts';
 import { estimatedSlip, synchronousSpeed } from '../motor/typical.ts';
 import { standardFrame } from '../nameplate/frame.ts';
 import type { Brief } from '../stage.ts';
@@ -44,14 +44,13 @@ export function comparePoles(
   frequency: number,
   catalogue: Catalogue,
 ): PoleChoice[] {
-  const { motorPower, drivenSpeed, ratio, poles } = load.values;
-  if (!motorPower || !drivenSpeed || !ratio) return [];
+  const { motorPower, standardPower, drivenSpeed, ratio, poles } = load.values;
+  if (!motorPower || !standardPower || !drivenSpeed || !ratio) return [];
   const { school } = job;
-  const power = nextStandardPower(motorPower.value * (1 + practice.sizeMargin.value), school);
+  const power = standardPower.value;
   const first = job.load.stages[0]?.kind;
   const pulls = first !== undefined && pullsSideways(first);
   const { sheave } = given.load;
-  if (power === undefined) return [];
   const cheapest = new Map<number, number>();
   for (const each of catalogue.motors) {
     if (each.school === school && sameRating(each.power, power))

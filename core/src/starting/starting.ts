@@ -283,7 +283,7 @@ export function startingOn(
       stallTime: stall.value,
       tripClass: job.starting.tripClass,
       overload: school === 'NEMA' ? of.current * factor : of.current,
-      warm: job.starting.hot ? Math.min(1, (load.values.loadFraction?.value ?? 1) ** 2) : 0,
+      warm: job.starting.hot ? Math.min(1, ((load.values.motorPower?.value ?? of.power) / of.power) ** 2) : 0,
     };
   }
 

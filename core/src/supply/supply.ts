@@ -97,7 +97,9 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   const direct = directStart();
   const energyPrice = meanPrice();
 
-  const driveChosen = job.starting.method === 'drive';
+  const { method, speedControl } = job.starting;
+  const driveChosen =
+    method === 'drive' || (method === 'auto' && (speedControl === 'yes' || job.situation.kind === 'drive'));
   if (job.supply.phases === '1') {
     flag({
       code: 'supply.single-phase',
