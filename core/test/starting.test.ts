@@ -576,6 +576,8 @@ describe('the decision', () => {
     near(borne('5 lb·ft²'), 8.8, 0.001);
     expect(often('5 lb·ft²').values['starting.restTime']?.value).toBe(58);
     expect(codes(often('300 lb·ft²'))).toContain('starting.inertia-above-table');
+    // An inertia that only stands in is no ground for a warning.
+    expect(codes(often(''))).not.toContain('starting.inertia-above-table');
   });
 
   it('starts too often, or too soon after a stop, fail every way but a drive', () => {

@@ -15,7 +15,8 @@ export interface Choice {
   /** The drive is there to vary the speed, not only to start. */
   readonly speedControlled: boolean;
   readonly softStop: Value;
-  readonly machineInertia: Value;
+  /** Of the machine at the motor shaft, where it is known. */
+  readonly machineInertia: Value | undefined;
   /** Load inertia that a standard motor of the size starts once when hot. */
   readonly onceHot: Value | undefined;
   readonly stopping: { readonly coastTime: Value; readonly softStopTime: Value } | undefined;
@@ -38,7 +39,7 @@ export function checkChoice(
       field: 'starting.method',
     });
   }
-  if (method && method !== 'drive' && onceHot && machineInertia.value > onceHot.value) {
+  if (method && method !== 'drive' && onceHot && machineInertia && machineInertia.value > onceHot.value) {
     flag({
       code: 'starting.inertia-above-table',
       severity: 'caution',

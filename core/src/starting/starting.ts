@@ -172,7 +172,7 @@ export function startingOn(
       speedControlled: needsSpeedControl(),
       softStop,
       stopping,
-      machineInertia,
+      machineInertia: load.values.inertia,
       onceHot: borne.onceHot,
     },
     brief,
