@@ -1,6 +1,6 @@
 import { nextStandardPower, standardPowers, standardPowerSource, sizeText } from '../motor/standard-power.ts';
 import { motorInForce, typicalFor } from '../motor/reference.ts';
-import { synchronousSpeed, type Motor } from '../motor/typical.ts';
+import { minimumBreakdownTorque, synchronousSpeed, type Motor } from '../motor/typical.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
@@ -294,8 +294,13 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
     }
     const byHeat = nextStandardPower(motorPower.value * (1 + practice.sizeMargin.value), school);
     const holds = (size: number): boolean => {
-      const tried = peakTorque && poles && typicalFor(job, nameplate, size, poles.value, voltage);
-      return !tried || stallTorque(tried).value >= peakTorque.value;
+      if (!peakTorque || !poles) return true;
+      const tried = typicalFor(job, nameplate, size, poles.value, voltage);
+      // Where no class names a typical motor of the size, its least breakdown torque at the speed wanted.
+      const bears = tried
+        ? stallTorque(tried).value
+        : (size / motorSpeed.value) * minimumBreakdownTorque(size, poles.value) * (1 - practice.runningDip.value) ** 2;
+      return bears >= peakTorque.value;
     };
     const size = standardPowers(school).find((each) => byHeat !== undefined && each >= byHeat && holds(each));
     if (size === undefined) return undefined;
