@@ -65,8 +65,9 @@ export function dutyOf({ job, rows, practice }: Brief): Duty | undefined {
     from: { 'T_{max}': most, t: period, k: practice.standstillCooling },
     source: 'RMS method of handbooks; standstill cooling: ' + PRACTICE,
   });
-  const { starts, rest } = startsOfCycle(segments);
-  const { name, note } = dutyTypeOf(segments, warming, school);
+  const starting = startsOfCycle(segments);
+  const { starts, rest } = starting;
+  const { name, note } = dutyTypeOf(segments, starting, warming, school);
   return {
     segments,
     peak: most,
@@ -136,11 +137,13 @@ export function hottestOf(segments: readonly Stretch[], { timeConstant, standsti
   return Math.sqrt(hottest);
 }
 
-/** Starts from standstill in a cycle that repeats, and the shortest standstill before one. */
-export function startsOfCycle(segments: readonly Stretch[]): {
+interface Starting {
   readonly starts: number;
   readonly rest: number | undefined;
-} {
+}
+
+/** Starts from standstill in a cycle that repeats, and the shortest standstill before one. */
+function startsOfCycle(segments: readonly Stretch[]): Starting {
   const first = segments.findIndex(({ standing }) => !standing);
   const turned = [...segments.slice(first), ...segments.slice(0, first)];
   const rests: number[] = [];
@@ -159,8 +162,9 @@ const IDLING = 0.15;
 const TO_REST = Math.log(40);
 
 /** The duty type a cycle is ordered by (IEC 60034-1 4.2, recalled from memory), and what comes with it. */
-export function dutyTypeOf(
+function dutyTypeOf(
   segments: readonly Stretch[],
+  { starts, rest = 0 }: Starting,
   { timeConstant, standstillCooling }: Warming,
   school: School,
 ): { readonly name: string; readonly note: string } {
@@ -172,7 +176,6 @@ export function dutyTypeOf(
   const stands = running < cycle;
   const share = `${Math.round((100 * loadedTime) / cycle)} %`;
   if (oneLevel && !stands) return { name: 'S1', note: 'One torque without end: continuous duty.' };
-  const { starts, rest = 0 } = startsOfCycle(segments);
   if (oneLevel && starts === 1 && (rest * standstillCooling) / timeConstant >= TO_REST)
     return running / timeConstant >= TO_REST
       ? {

@@ -298,8 +298,8 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       const tried = typicalFor(job, nameplate, size, poles.value, voltage);
       // Where no class names a typical motor of the size, its least breakdown torque at the speed wanted.
       const bears = tried
-        ? stallTorque(tried).value
-        : (size / motorSpeed.value) * minimumBreakdownTorque(size, poles.value) * (1 - practice.runningDip.value) ** 2;
+        ? breakdownAtDip(tried)
+        : (size / motorSpeed.value) * minimumBreakdownTorque(size, poles.value) * leftInDip();
       return bears >= peakTorque.value;
     };
     const size = standardPowers(school).find((each) => byHeat !== undefined && each >= byHeat && holds(each));
@@ -316,25 +316,29 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
     });
   }
 
+  /** Share of torque left in the dip to ride through. */
+  function leftInDip(): number {
+    return (1 - practice.runningDip.value) ** 2;
+  }
+
+  function breakdownAtDip(of: Motor): number {
+    return (of.power / of.speed) * of.breakdownTorque * leftInDip();
+  }
+
   function stallTorque(of: Motor): Value {
-    return quantity(
-      (of.power / of.speed) * of.breakdownTorque * (1 - practice.runningDip.value) ** 2,
-      'torque',
-      school,
-      {
-        origin: 'estimated',
-        formula: 'T_b\\,(1 - d)^2',
-        from: {
-          T_b: quantity((of.power / of.speed) * of.breakdownTorque, 'torque', school, {
-            origin: 'recalled',
-            source: 'MG 1 12.39, IEC 60034-12',
-          }),
-          d: practice.runningDip,
-        },
-        source: 'T ∝ V²; dip: ' + PRACTICE,
-        note: `Holds for ${of.label}.`,
+    return quantity(breakdownAtDip(of), 'torque', school, {
+      origin: 'estimated',
+      formula: 'T_b\\,(1 - d)^2',
+      from: {
+        T_b: quantity((of.power / of.speed) * of.breakdownTorque, 'torque', school, {
+          origin: 'recalled',
+          source: 'MG 1 12.39, IEC 60034-12',
+        }),
+        d: practice.runningDip,
       },
-    );
+      source: 'T ∝ V²; dip: ' + PRACTICE,
+      note: `Holds for ${of.label}.`,
+    });
   }
 
   /** Slip is taken in proportion to torque, true to within a percent or two of the slip below rated load. */

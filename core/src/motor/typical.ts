@@ -1,4 +1,5 @@
 import type { School } from '../quantity/units.ts';
+import { remembered } from '../remembered.ts';
 import { lockedRotorCurrent, lockedRotorTorque, breakdownTorque } from '../tables/index.ts';
 import { classEfficiency, type EfficiencyClass } from './efficiency-class.ts';
 import { standardHorsepower } from './standard-power.ts';
@@ -77,9 +78,20 @@ export function maximumLockedRotorCurrent(power: number, voltage: number): numbe
 
 /**
  * A typical motor of a standard size: class efficiency from the tables, slip and power factor estimated,
- * torques at the Design B minimum, locked-rotor current at the Design B limit or 7.2 times rated.
+ * torques at the Design B minimum, locked-rotor current at the Design B limit or 7.2 times rated. Remembered, since a
+ * job asks for the same few again and again.
  */
 export function typicalMotor(rating: Rating, className: EfficiencyClass, school: School): Motor | undefined {
+  const { power, poles, frequency, voltage } = rating;
+  return remembered(memory, REMEMBERED, `${power} ${poles} ${frequency} ${voltage} ${className} ${school}`, () =>
+    typicalOf(rating, className, school),
+  );
+}
+
+const REMEMBERED = 300;
+const memory = new Map<string, Motor | undefined>();
+
+function typicalOf(rating: Rating, className: EfficiencyClass, school: School): Motor | undefined {
   const { power, poles, frequency, voltage } = rating;
   const efficiency = classEfficiency(className, power, poles, false, school)?.value;
   if (efficiency === undefined) return undefined;

@@ -82,6 +82,7 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     need('supply.feederSize', 'Size of the feeder, to count its voltage drop');
   if (!feederLength && job.supply.feederSize)
     need('supply.feederLength', 'Length of the feeder, to count its voltage drop');
+  const motor = motorVoltage && referenceMotor(job, nameplate, load, motorVoltage.value);
   checkLoading();
   const { subtransientReactance: first, sourceImpedance: transient } = given.supply;
   if (job.supply.source === 'generator' && first && transient && first.value > transient.value) {
@@ -153,7 +154,6 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   function checkLoading(): void {
     const { otherLoad, sourcePower } = given.supply;
     if (!otherLoad || !sourcePower || job.supply.source === 'fault level') return;
-    const motor = motorVoltage && referenceMotor(job, nameplate, load, motorVoltage.value);
     const own = motor ? Math.sqrt(3) * motor.voltage * motor.current : 0;
     const total = otherLoad.value + own;
     if (total <= sourcePower.value) return;
@@ -197,7 +197,6 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     SupplyValues,
     'directBusDip' | 'directTerminalDip' | 'directFirstDip' | 'directFlicker'
   > {
-    const motor = motorVoltage && referenceMotor(job, nameplate, load, motorVoltage.value);
     if (!source || !motor) return {};
     const powerFactor = standstillPowerFactor(motor);
     const start = {
@@ -238,8 +237,8 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   }
 
   /** From the circuit fitted to the motor, the same that starting runs up. */
-  function standstillPowerFactor(motor: Motor): Value {
-    const fit = fitMotor(fitTargets(motor, given.starting, practice.fixedLossShare.value));
+  function standstillPowerFactor(of: Motor): Value {
+    const fit = fitMotor(fitTargets(of, given.starting, practice.fixedLossShare.value));
     if (!fit) return practice.lockedRotorPowerFactor;
     const { re, im } = terminalImpedance(fit.circuit, 1);
     return quantity(re / Math.hypot(re, im), 'powerFactor', school, {
