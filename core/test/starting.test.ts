@@ -643,5 +643,10 @@ describe('the decision', () => {
     near(heat(true), 2 * heat(false), 1e-9);
     const trip = (hot: boolean) => run({ ...pump, starting: { ...stall, hot } }).details.starting[0]?.tripUse ?? NaN;
     expect(trip(true)).toBeGreaterThan(trip(false));
+    // Restarted from an idling load the relay is hardly warm: what counts is the share of its own motor's power.
+    const warm = (torque: string) =>
+      run({ ...pump, load: { ...pump.load, torque }, starting: { ...stall, hot: true } }).details.startSetting?.warm;
+    near(Number(warm('100 N·m')), ((100 * 1484 * RPM) / 75_000) ** 2, 1e-6);
+    expect(Number(warm('100 N·m'))).toBeLessThan(0.1);
   });
 });

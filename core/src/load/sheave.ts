@@ -1,4 +1,4 @@
-import { horsepowerOf } from '../motor/standard-power.ts';
+import { rowReaching } from '../motor/standard-power.ts';
 import { formatQuantity } from '../quantity/format.ts';
 import { INCH, type School } from '../quantity/units.ts';
 import { sheaves } from '../tables/index.ts';
@@ -9,7 +9,7 @@ import { quantity, type Value } from '../value.ts';
  * 14-1). No IEC standard gives one; MG 1’s for the next size stands in. Undefined where none is named.
  */
 export function leastSheave(power: number, poles: number, school: School): Value | undefined {
-  const row = sheaves.rows.find((each) => Number(each['hp']) >= horsepowerOf(power) * 0.98);
+  const row = rowReaching(sheaves, power);
   const column = `classical_${poles}pole`;
   const inches = sheaves.number(row, column);
   if (!row || inches === undefined) return undefined;

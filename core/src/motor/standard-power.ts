@@ -1,6 +1,7 @@
 import { formatQuantity } from '../quantity/format.ts';
 import { HORSEPOWER, type School } from '../quantity/units.ts';
 import { iecFrames, motorCurrent } from '../tables/index.ts';
+import type { Table } from '../tables/table.ts';
 
 const IEC_SOURCE = 'EN 50347:2001, output assignment table';
 
@@ -30,3 +31,7 @@ export const standardHorsepower = (watts: number): number | undefined =>
 
 export const sizeText = (watts: number, school: School): string =>
   school === 'NEMA' ? `${Number(horsepowerOf(watts).toPrecision(3))}\u00a0hp` : formatQuantity(watts, 'power', 'IEC');
+
+/** The first row of a table by hp that reaches a power in W, 2 % allowed for a rating typed in the other unit. */
+export const rowReaching = ({ rows }: Pick<Table, 'rows'>, watts: number): Table['rows'][number] | undefined =>
+  rows.find((each) => Number(each['hp']) >= horsepowerOf(watts) * 0.98);

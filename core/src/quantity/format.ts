@@ -42,17 +42,20 @@ const withUnit = (si: number, dimension: Dimension, unit: Unit): string => {
   return name === '' ? text : `${text}${NO_BREAK_SPACE}${name}`;
 };
 
+/** Units that take over where the usual one would show too many digits, each from a value in SI; the largest first. */
+const largerUnits: Partial<Record<Dimension, readonly (readonly [from: number, unit: Unit])[]>> = {
+  energy: [[3.6e10, { names: ['MWh'], factor: 3.6e9 }]],
+  apparentPower: [[1e7, { names: ['MVA'], factor: 1e6 }]],
+  duration: [
+    [10_800, { names: ['h'], factor: 3600 }],
+    [600, { names: ['min'], factor: 60 }],
+  ],
+};
+
 /** Shows an SI value in the school's unit: 11186 W is `15.0 hp` under NEMA and `11.2 kW` under IEC. */
 export function formatQuantity(si: number, dimension: Dimension, school: School): string {
-  if (dimension === 'energy' && Math.abs(si) >= 3.6e10)
-    return withUnit(si, dimension, { names: ['MWh'], factor: 3.6e9 });
-  if (dimension === 'apparentPower' && Math.abs(si) >= 1e7)
-    return withUnit(si, dimension, { names: ['MVA'], factor: 1e6 });
-  if (dimension === 'duration' && Math.abs(si) >= 600)
-    return Math.abs(si) >= 10_800
-      ? withUnit(si, dimension, { names: ['h'], factor: 3600 })
-      : withUnit(si, dimension, { names: ['min'], factor: 60 });
-  return withUnit(si, dimension, shownUnit(dimension, school));
+  const larger = largerUnits[dimension]?.find(([from]) => Math.abs(si) >= from);
+  return withUnit(si, dimension, larger?.[1] ?? shownUnit(dimension, school));
 }
 
 /** The same value in the other unit system, or undefined where both schools use one unit. */

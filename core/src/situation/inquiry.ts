@@ -1,5 +1,5 @@
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import { horsepowerOf } from '../motor/standard-power.ts';
+import { rowReaching } from '../motor/standard-power.ts';
 import { formatNumber } from '../quantity/format.ts';
 import { startsAllowed } from '../tables/index.ts';
 import type { Brief } from '../stage.ts';
@@ -141,8 +141,7 @@ function reading(cause: Cause, { job, given }: Brief, nameplate: NameplateResult
 function startsReading(starts: Value | undefined, nameplate: NameplateResult): Says {
   const { power, poles } = nameplate.values;
   if (!starts || !power || !poles) return undefined;
-  const hp = horsepowerOf(power.value);
-  const row = startsAllowed.rows.find((each) => Number(each['hp']) >= hp * 0.98);
+  const row = rowReaching(startsAllowed, power.value);
   const most = startsAllowed.number(row, `a_${poles.value}pole`);
   if (most === undefined) return undefined;
   return starts.value > most

@@ -1,4 +1,4 @@
-import { horsepowerOf } from '../motor/standard-power.ts';
+import { rowReaching } from '../motor/standard-power.ts';
 import type { Motor } from '../motor/typical.ts';
 import { POUND_SQUARE_FOOT, type School } from '../quantity/units.ts';
 import { loadInertia, startsAllowed } from '../tables/index.ts';
@@ -23,7 +23,7 @@ const IEC_INERTIA = 'IEC 60034-12 starting requirements, J = 0.04 P^0.9 p^2.5 (r
  */
 export function startsBorne(of: Motor, machineInertia: Value, school: School): StartsBorne {
   const once = onceHot(of, school);
-  const row = atLeast(startsAllowed.rows, of.power) ?? startsAllowed.rows.at(-1);
+  const row = rowReaching(startsAllowed, of.power) ?? startsAllowed.rows.at(-1);
   const poles = Math.min(of.poles, 6);
   const most = startsAllowed.number(row, `a_${poles}pole`);
   const rest = startsAllowed.number(row, `c_${poles}pole`);
@@ -55,12 +55,8 @@ function onceHot(of: Motor, school: School): Value | undefined {
       formula: 'J = 0.04\\,P^{0.9}\\,p^{2.5}',
       source: IEC_INERTIA,
     });
-  const most = loadInertia.number(atLeast(loadInertia.rows, of.power), `rpm${7200 / of.poles}`);
+  const most = loadInertia.number(rowReaching(loadInertia, of.power), `rpm${7200 / of.poles}`);
   return most === undefined
     ? undefined
     : quantity(most * POUND_SQUARE_FOOT, 'inertia', school, { origin: 'recalled', source: loadInertia.source });
 }
-
-/** The first row of a table by hp that reaches a power in watts. */
-const atLeast = <Row extends Readonly<Record<string, unknown>>>(rows: readonly Row[], power: number): Row | undefined =>
-  rows.find((each) => Number(each['hp']) >= horsepowerOf(power) * 0.98);
