@@ -32,7 +32,7 @@ import { powerTrain, trainBlockSchema, type TrainBlock } from './train.ts';
 import { valueSchema } from './value.ts';
 
 /** Raised with every change that can alter a result; kept with every saved revision. */
-export const ENGINE = 'pilgrim 0.5.0';
+export const ENGINE = 'pilgrim 0.6.0';
 
 export const stageStateSchema = z.object({
   state: z.enum(['done', 'open', 'caution', 'stop', 'not asked']),

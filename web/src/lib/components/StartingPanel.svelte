@@ -90,7 +90,7 @@
   >
     <thead>
       <tr class="text-left text-quiet">
-        <th scope="col" class={head}>Way</th>
+        <th scope="col" class={head}>Way, verdict</th>
         <th scope="col" class={`${head} text-right`}>Line current</th>
         <th scope="col" class={`${head} text-right`}>Torque</th>
         <th scope="col" class={`${head} text-right`}>Dip, bus</th>
@@ -99,7 +99,6 @@
         <th scope="col" class={`${head} text-right`}>Left over</th>
         <th scope="col" class={`${head} text-right`}>Heat</th>
         <th scope="col" class={`${head} text-right`}>Relay</th>
-        <th scope="col" class={head}>Verdict</th>
       </tr>
     </thead>
     <tbody>
@@ -111,23 +110,24 @@
               class="min-h-11 text-left font-semibold underline decoration-dotted underline-offset-4"
               aria-pressed={way.method === shown.method}
               onclick={() => (picked = way.method)}>{way.method}</button
-            >{#if way.method === chosen}<span class="font-normal text-sea">&nbsp;· chosen</span
-              >{/if}{#if way.needs}<span class="block text-xs font-normal text-quiet">{way.needs}</span>{/if}</th
+            >{#if way.method === chosen}<span class="font-normal text-sea">&nbsp;· chosen</span>{/if}<span
+              class={`block text-sm font-normal ${way.passes ? 'text-good' : 'text-stop'}`}
+              >{way.passes ? '✓ passes' : '✕ fails'}</span
+            >{#if way.needs}<span class="block text-xs font-normal text-quiet">{way.needs}</span>{/if}</th
           >
           {#each [way.text.current, way.text.torque, way.text.dip, way.text.terminalDip, way.text.time, way.text.margin, way.text.heat, way.text.tripClass] as cell, at (at)}
             <td class="px-2 pt-3.5 text-right whitespace-nowrap">{cell}</td>
           {/each}
-          <td class="px-2 pt-3.5 whitespace-nowrap"
-            >{#if way.passes}<span class="text-good">✓ passes</span>{:else}<span class="text-stop">✕ fails</span
-              >{/if}</td
-          >
         </tr>
         {#if !way.passes}
           <tr class={way.method === shown.method ? 'bg-wash' : ''} data-failures={way.method}>
-            <td colspan="10" class="px-2 pb-3"
-              ><span class="text-stop">{way.failures.join('; ')}.</span>
-              <span class="text-quiet">Would pass with: {way.remedies.join('; ')}.</span></td
-            >
+            <td colspan="9" class="px-2 pb-3">
+              <!-- Stays in view where the table scrolls sideways. -->
+              <div class="sticky start-2 max-w-[calc(100cqw-1rem)]">
+                <span class="text-stop">{way.failures.join('; ')}.</span>
+                <span class="text-quiet">Would pass with: {way.remedies.join('; ')}.</span>
+              </div>
+            </td>
           </tr>
         {/if}
       {/each}

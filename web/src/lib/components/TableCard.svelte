@@ -16,7 +16,11 @@
 
 <!-- A table on a card that scrolls sideways by itself, by keyboard too. -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<section tabindex="0" class={`relative overflow-x-auto rounded-lg border bg-card ${more}`} aria-label={label}>
+<section
+  tabindex="0"
+  class={`@container relative overflow-x-auto rounded-lg border bg-card ${more}`}
+  aria-label={label}
+>
   <table class="w-full text-sm">
     {#if caption}
       <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet">{caption}</caption>
