@@ -79,6 +79,11 @@ describe('a running motor, 25 hp, 1800 r/min', () => {
       horsepower(measured({ way: 'slip', runningSpeed: '1770 rpm', runningVoltage: '460 V', speed: '1770' })),
     ).toBeCloseTo(15, 1);
   });
+  it('output speed by hand: half the rated torque is half the slip, 1775 r/min, and half of that behind 2 : 1', () => {
+    const rated = (25 * HP) / ((1750 * Math.PI) / 30);
+    const { values } = measured({ torque: `${rated} N·m`, ratio: '2', transmissionEfficiency: '100 %' });
+    expect((Number(values['load.outputSpeed']?.value) * 30) / Math.PI).toBeCloseTo(1775 / 2, 6);
+  });
   it('by its slip at another voltage: corrected with its square', () => {
     const low = horsepower(measured({ way: 'slip', runningSpeed: '1770 rpm', runningVoltage: '437 V', speed: '1770' }));
     expect(low / 15).toBeCloseTo((437 / 460) ** 2, 2);

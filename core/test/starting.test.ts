@@ -271,6 +271,36 @@ describe('quasi-steady run-up', () => {
     );
   });
 
+  it('a kick start gives its share of the voltage until the limit takes over, and breaks a stuck load away', () => {
+    const { turning } = setting({ kind: 'direct' });
+    // Breakaway between what the current limit and what the kick can turn; it is gone at a tenth of the speed.
+    const stuck = {
+      ...turning,
+      torques: turning.speeds.map((speed) => ratedTorque * (speed < 0.1 * targets.speed ? 0.8 : 0.2)),
+    };
+    const kicked = (kickTime: number) => {
+      const feed: Feed = {
+        kind: 'soft starter',
+        mode: 'current limit',
+        startVoltage: 0.4,
+        ramp: 6,
+        currentLimit: 3.5,
+        kickVoltage: 0.8,
+        kickTime,
+      };
+      return runUp(setting(feed, { turning: stuck }));
+    };
+    const direct = runUp(setting({ kind: 'direct' }));
+    const run = kicked(1);
+    near(run.trace.torque[0] ?? NaN, 0.8 ** 2 * (direct.trace.torque[0] ?? NaN), 1e-6);
+    near(run.trace.lineCurrent[0] ?? NaN, 0.8 * (direct.trace.lineCurrent[0] ?? NaN), 1e-6);
+    for (const [at, time] of run.trace.time.entries())
+      if (time > 1) expect(run.trace.lineCurrent[at]).toBeLessThanOrEqual(3.5 * targets.current * 1.0001);
+    const { energy } = run;
+    near(energy.load + energy.kinetic + energy.friction + run.rotorHeat + run.statorHeat, energy.input, 1e-3);
+    expect([kicked(0).reached, run.reached]).toEqual([false, true]);
+  });
+
   it('a load too heavy for star sticks and changes over with a spike near a direct start', () => {
     const { turning } = setting({ kind: 'direct' });
     const heavy = { ...turning, torques: turning.speeds.map(() => 0.75 * ratedTorque) };
