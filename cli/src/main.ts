@@ -15,17 +15,27 @@ import {
   type Solution,
 } from '@pilgrim/core';
 import { readMachine, runMachine } from '@pilgrim/core/motor/machine';
-import { readPlate } from '@pilgrim/core/nameplate/read/read-plate';
+import { quantityFields, type FieldSpec } from '@pilgrim/core/fields';
+import { checkField } from '@pilgrim/core/inputs';
+import { readPlate, type PlateDoubt, type TokenState } from '@pilgrim/core/nameplate/read/read-plate';
 import { demoCatalogue } from '@pilgrim/db/demo/catalogue';
 
 const USAGE = `usage: pilgrim solve job.json|-  [--catalogue catalogue.json]
-       pilgrim decode plate.txt|- [--volts 460] [--hz 60]
+       pilgrim decode plate.txt|- [--volts 460] [--hz 60] [--strict]
        pilgrim machine machine.json|-
        pilgrim schema job|solution|machine
 
-solve prints the solution of a job, decode that of a nameplate, machine the steady points and extremes
+solve prints the solution of a job, decode that of a nameplate with every word of it and what was not believed, machine the steady points and extremes
 of a per-phase circuit or of a plate and, with an inertia, its run-up, schema a JSON Schema.
-Exit code 0, or 2 with a list of issues as JSON on standard error.`;
+Exit code 0, or 2 with a list of issues as JSON on standard error. decode lists there what it did not believe and exits
+with 0 all the same; with --strict it exits with 2.`;
+
+interface Flags {
+  readonly volts?: string | undefined;
+  readonly hz?: string | undefined;
+  readonly catalogue?: string | undefined;
+  readonly strict?: boolean | undefined;
+}
 
 /** What a person can mend: printed as issues, exit code 2. */
 class BadInput extends Error {
@@ -35,6 +45,12 @@ class BadInput extends Error {
     this.issues = issues;
   }
 }
+
+const report = (issues: readonly Issue[]): void => void process.stderr.write(`${JSON.stringify(issues, null, 2)}\n`);
+
+/** How a typed quantity of the supply is read. */
+const quantityOf = (path: 'supply.voltage' | 'supply.frequency'): FieldSpec =>
+  path === 'supply.voltage' ? quantityFields.supply.voltage : quantityFields.supply.frequency;
 
 const bad = (path: string, message: string): BadInput => new BadInput([{ path, message }]);
 
@@ -78,10 +94,29 @@ function solveCommand(file: string | undefined, catalogue: string | undefined): 
   return refuseUnreadable(solve(parsed.data, readCatalogue(catalogue)));
 }
 
-function decodeCommand(file: string | undefined, volts: string | undefined, hz: string | undefined): Solution {
+/** One word of the plate, as a script reads it. */
+interface Word {
+  readonly text: string;
+  readonly field: string;
+  readonly state: TokenState;
+  readonly why: string;
+}
+
+type Decoded = Solution & { readonly words: readonly Word[]; readonly notBelieved: readonly PlateDoubt[] };
+
+/**
+ * A damaged plate is normal input: what was read is solved, what was not believed stands beside it and on standard error.
+ */
+function decodeCommand(file: string | undefined, { volts, hz, strict = false }: Flags): Decoded {
   const plate = readPlate(readText(file));
-  const known = Object.keys(plate.fields).length > 1;
-  if (!known)
+  for (const [path, typed] of [
+    ['supply.voltage', volts],
+    ['supply.frequency', hz],
+  ] as const) {
+    const wrong = typed === undefined ? undefined : checkField(typed, quantityOf(path), plate.school);
+    if (wrong !== undefined) throw bad(path, wrong);
+  }
+  if (Object.keys(plate.fields).length < 2)
     throw bad(
       'plate',
       'Nothing on this plate could be read. Write it like: HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15',
@@ -92,7 +127,17 @@ function decodeCommand(file: string | undefined, volts: string | undefined, hz: 
     nameplate: plate.fields,
     supply: { ...(volts === undefined ? {} : { voltage: volts }), ...(hz === undefined ? {} : { frequency: hz }) },
   });
-  return refuseUnreadable(solve(job, emptyCatalogue));
+  const issues = plate.doubts.map(({ text, field, why }) => ({
+    path: field === undefined ? 'plate' : `nameplate.${field}`,
+    message: `“${text}”: ${why}`,
+  }));
+  if (issues.length > 0 && strict) throw new BadInput(issues);
+  if (issues.length > 0) report(issues);
+  return {
+    ...solve(job, emptyCatalogue),
+    words: plate.tokens.map(({ text, field = '', state, note = '' }) => ({ text, field, state, why: note })),
+    notBelieved: plate.doubts,
+  };
 }
 
 /** A circuit or a plate as a machine: how the motor model is checked from outside. */
@@ -120,6 +165,7 @@ function run(): unknown {
         volts: { type: 'string' },
         hz: { type: 'string' },
         catalogue: { type: 'string' },
+        strict: { type: 'boolean' },
         help: { type: 'boolean', short: 'h' },
       },
     });
@@ -130,7 +176,7 @@ function run(): unknown {
   const [command, file] = positionals;
   if (values.help) return undefined;
   if (command === 'solve') return solveCommand(file, values.catalogue);
-  if (command === 'decode') return decodeCommand(file, values.volts, values.hz);
+  if (command === 'decode') return decodeCommand(file, values);
   if (command === 'machine') return machineCommand(file);
   if (command === 'schema') return schemaCommand(file);
   throw bad('', USAGE);
@@ -141,6 +187,6 @@ try {
   process.stdout.write(result === undefined ? `${USAGE}\n` : `${JSON.stringify(result, null, 2)}\n`);
 } catch (error) {
   if (!(error instanceof BadInput)) throw error;
-  process.stderr.write(`${JSON.stringify(error.issues, null, 2)}\n`);
+  report(error.issues);
   process.exitCode = 2;
 }

@@ -85,6 +85,11 @@ export const plateSchema = z.strictObject({
     .describe('The plate is missing or cannot be read; recover it from measurements'),
   asRead: text(5000).describe('The plate as pasted or typed, kept beside the parsed fields'),
   ...typedFields(quantityFields.nameplate),
+  phases: text(20).describe('Phases on the plate; anything but 3 stops'),
+  speedInForce: z
+    .enum(['ask', 'first', 'second'])
+    .default('ask')
+    .describe('Which speed of a two-speed plate is replaced or driven'),
   codeLetter: text(20),
   designLetter: text(20),
   frame: text(40),

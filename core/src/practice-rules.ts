@@ -128,6 +128,18 @@ export const practiceRules = {
       { value: 0.2, whose: 'easy starts at the end of a long cable' },
     ],
   },
+  runningDrop: {
+    title: 'Drop allowed in the feeder while running',
+    stage: 'supply',
+    value: 0.03,
+    dimension: 'fraction',
+    range: [0.002, 0.2],
+    why: 'What is lost in the feeder is missing at the motor all its life, as torque and as warmth.',
+    others: [
+      { value: 0.05, whose: 'plants that count the whole way from the transformer' },
+      { value: 0.02, whose: 'long hours and dear energy' },
+    ],
+  },
   generatorDip: {
     title: 'Dip allowed on a generator',
     stage: 'supply',

@@ -3,6 +3,7 @@ import {
   efficiencyTolerance,
   energyEfficient,
   iecEfficiency,
+  iecEfficiency60,
   nominalEfficiency,
   premiumEfficient,
 } from '../tables/index.ts';
@@ -23,7 +24,7 @@ export const classesOf = (school: School): readonly EfficiencyClass[] =>
 
 /**
  * Nominal efficiency a class asks of a size: MG 1 Tables 12-11 and 12-12 (by hp, poles, enclosure), or
- * IEC 60034-30-1 at 50 Hz (the row at or next above the size). Undefined where the table has no value.
+ * IEC 60034-30-1 at 50 or 60 Hz (the row at or next above the size). Undefined where the table has no value.
  */
 export function classEfficiency(
   name: EfficiencyClass,
@@ -31,6 +32,7 @@ export function classEfficiency(
   poles: number,
   open: boolean,
   school: School,
+  frequency = 50,
 ): Value | undefined {
   const nema = nemaClasses.find((each) => each.name === name);
   if (nema) {
@@ -38,8 +40,9 @@ export function classEfficiency(
     const column = `p${poles}_${open ? 'open' : 'enclosed'}`;
     return hp === undefined ? undefined : cellValue(nema.table, nema.table.row(hp), column, 'fraction', school, 0.01);
   }
-  const row = iecEfficiency.rows.find((each) => each['class'] === name && Number(each['kw']) * 1010 >= power);
-  return cellValue(iecEfficiency, row, `p${poles}`, 'fraction', school, 0.01);
+  const table = frequency > 55 ? iecEfficiency60 : iecEfficiency;
+  const row = table.rows.find((each) => each['class'] === name && Number(each['kw']) * 1010 >= power);
+  return cellValue(table, row, `p${poles}`, 'fraction', school, 0.01);
 }
 
 /** The best class a nominal efficiency meets for its size and poles. */

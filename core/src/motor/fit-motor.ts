@@ -36,17 +36,18 @@ function fixedShareFrom(motor: Motor, points: NonNullable<FitTargets['partLoads'
 /** What is known of the motor, from its plate and, where typed, its data sheet. */
 export function fitTargets(motor: Motor, sheet: DataSheet, usualFixedShare: number): FitTargets {
   const points = partLoadsOf(sheet);
+  const made = motor.winding ?? motor;
   const known = sheet.lockedRotorTorque !== undefined && sheet.breakdownTorque !== undefined;
   return {
     power: motor.power,
-    voltage: motor.voltage,
     frequency: motor.frequency,
     poles: motor.poles,
     speed: motor.speed,
-    current: motor.current,
     efficiency: motor.efficiency,
-    lockedRotorCurrent: motor.lockedRotorCurrent,
-    lockedRotorCurrentLeast: motor.lockedRotorCurrentLeast,
+    voltage: made.voltage,
+    current: made.current,
+    lockedRotorCurrent: made.lockedRotorCurrent,
+    lockedRotorCurrentLeast: made.lockedRotorCurrentLeast,
     lockedRotorTorque: sheet.lockedRotorTorque?.value ?? motor.lockedRotorTorque,
     breakdownTorque: sheet.breakdownTorque?.value ?? motor.breakdownTorque,
     pullUpTorque: sheet.pullUpTorque?.value,

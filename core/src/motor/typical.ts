@@ -31,6 +31,15 @@ export interface Motor {
   readonly designLetter?: string | undefined;
   /** Why its winding cannot start in star; absent where nothing speaks against it. */
   readonly noStarDelta?: string;
+  /** Plate or catalogue say that it runs in delta here with all six ends brought out. */
+  readonly starDeltaProven?: boolean;
+  /** What the winding is made for, where `voltage` and `current` are the low end of its range: 230 V of 208-230 V. */
+  readonly winding?: {
+    readonly voltage: number;
+    readonly current: number;
+    readonly lockedRotorCurrent: number;
+    readonly lockedRotorCurrentLeast: number;
+  };
 }
 
 interface Rating {

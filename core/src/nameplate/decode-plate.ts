@@ -281,18 +281,28 @@ export function decodePlate(
 
   /** A class printed on the plate must agree with the efficiency printed beside it. */
   function checkPrintedClass(power: Value, poles: Value): void {
-    const printed = /IE\s?([1-4])/i.exec(plate.efficiencyClass ?? '')?.[1];
-    const name = (printed ? `IE${printed}` : /premium/i.test(plate.efficiencyClass ?? '') ? 'premium' : undefined) as
+    const ie = /IE\s?([1-4])/i.exec(plate.efficiencyClass ?? '')?.[1];
+    const name = (ie ? `IE${ie}` : /premium/i.test(plate.efficiencyClass ?? '') ? 'premium' : undefined) as
       EfficiencyClass | undefined;
-    const typed = given.nameplate.efficiency;
-    if (!name || !typed || !classesOf(name.startsWith('IE') ? 'IEC' : 'NEMA').includes(name)) return;
-    const limit = classEfficiency(name, power.value, poles.value, facts.open, name.startsWith('IE') ? 'IEC' : 'NEMA');
-    if (!limit || typed.value >= limit.value - 0.0015) return;
-    if (name.startsWith('IE') && Math.abs(facts.frequency.value - 50) > 1) return;
+    const { efficiency } = facts;
+    const iec = name?.startsWith('IE') === true;
+    if (!name || !efficiency || !classesOf(iec ? 'IEC' : 'NEMA').includes(name)) return;
+    const limit = classEfficiency(
+      name,
+      power.value,
+      poles.value,
+      facts.open,
+      iec ? 'IEC' : 'NEMA',
+      facts.frequency.value,
+    );
+    // What follows from rounded volts, amps and power factor is a point or two off by itself.
+    const printed = efficiency.origin === 'given';
+    if (!limit || efficiency.origin === 'estimated' || efficiency.value >= limit.value - (printed ? 0.0015 : 0.02))
+      return;
     flag({
       code: 'nameplate.class-disagrees',
       severity: 'caution',
-      message: `The plate prints ${name} but ${typed.text}; ${name} asks ${limit.text} of this size and speed.`,
+      message: `The plate prints ${name} but ${printed ? efficiency.text : `its figures make an efficiency of ${efficiency.text}`}; ${name} asks ${limit.text} of this size and speed.`,
       basis: `${limit.working.source} (recalled from memory)`,
       clear: 'Read the efficiency, the power and the class again.',
       field: 'nameplate.efficiency',

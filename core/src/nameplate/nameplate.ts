@@ -3,14 +3,20 @@ import { minimumBreakdownTorque, minimumLockedRotorTorque, type Motor } from '..
 import type { School } from '../quantity/units.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { quantity, wording, type Value } from '../value.ts';
-import { connectedRating, ratingSet } from './connected-rating.ts';
+import { connectedRating, type ConnectedRating } from './connected-rating.ts';
 import { checkPlate } from './plate-checks.ts';
+import { checkDoubts } from './plate-doubts.ts';
 import { decodePlate, type DecodedValues } from './decode-plate.ts';
 import { decodeFrame, type Frame } from './frame.ts';
 import { outlineOf, type Outline } from './outline.ts';
 import { recover, type Clue, type RecoveryValues } from './recovery.ts';
-import { lockedRotorFromCode, lockedRotorFromRatio, lockedRotorGuess } from './locked-rotor-current.ts';
-import { poles } from './poles.ts';
+import {
+  lockedRotorFromCode,
+  lockedRotorFromRatio,
+  lockedRotorGuess,
+  type LockedRotorRange,
+} from './locked-rotor-current.ts';
+import { poles, turningOf } from './poles.ts';
 import { solveMissing, type Balance } from './power-balance.ts';
 
 export interface NameplateValues extends DecodedValues, RecoveryValues {
@@ -46,6 +52,10 @@ export interface NameplateResult extends StageResult<NameplateValues> {
   /** Where the plate could not be read: what was measured, what it says and how surely. */
   readonly clues: readonly Clue[];
   readonly voltages: readonly Value[];
+  /** False while a plate of several voltages does not say which one is connected. */
+  readonly voltageKnown: boolean;
+  /** The plate’s own rating, where it runs at another frequency with the same volts per hertz. */
+  readonly shiftedFrom: ConnectedRating['shiftedFrom'];
   readonly open: boolean;
 }
 
@@ -57,14 +67,17 @@ export function nameplate(brief: Brief): NameplateResult {
   const { findings, missing, flag, need } = notebook('nameplate');
   const { school } = job;
   const plate = job.nameplate;
-  const typed = ratingSet(given);
-  const rating = connectedRating(given, school);
+  const rating = connectedRating(given, job);
   const open = isOpen(plate.enclosure);
   const { power, voltage, frequency } = rating;
 
-  const roughPoles = rating.speed && poles(frequency, rating.speed, undefined, school)?.poles.value;
+  const printedPoles = given.nameplate.poles;
+  const roughPoles =
+    (rating.speed && poles(frequency, rating.speed, undefined, school)?.poles.value) ?? printedPoles?.value;
   const balance = completeBalance();
-  const turning = rating.speed && poles(frequency, rating.speed, balance.efficiency, school);
+  const turning = rating.speed
+    ? poles(frequency, rating.speed, balance.efficiency, school)
+    : printedPoles && turningOf(frequency, printedPoles, balance.efficiency, school);
   const { efficiency, powerFactor, current } = balance;
   const speed = turning?.speed;
   const ratedTorque =
@@ -86,10 +99,11 @@ export function nameplate(brief: Brief): NameplateResult {
       : undefined;
   const range = lockedRotorRange();
   const frame = plate.frame?.trim() ? decodeFrame(plate.frame, school) : undefined;
-  const serviceFactor = typed.serviceFactor;
+  const { serviceFactor } = rating;
   const outline = frame && outlineOf(frame, turning?.poles.value ?? 4);
 
   checkPlate(brief, { rating, balance, turning, range, frame, open }, { flag, need });
+  checkDoubts(brief, rating, balance, turning, flag);
   const decoded = decodePlate(
     brief,
     { power, voltage, frequency, speed, poles: turning?.poles, efficiency, voltages: rating.voltages, open },
@@ -97,6 +111,7 @@ export function nameplate(brief: Brief): NameplateResult {
   );
   const recovery = recover(brief, flag);
   const volts = given.supply.voltage;
+  const wound = rating.winding?.voltage ?? voltage;
 
   const values: NameplateValues = {
     ...(power ? { power } : {}),
@@ -125,11 +140,11 @@ export function nameplate(brief: Brief): NameplateResult {
     ...(frame?.suffixMeaning ? { frameSuffix: frame.suffixMeaning } : {}),
     ...(serviceFactor ? { serviceFactor } : {}),
     ...outlineValues(outline, school),
-    ...(volts && voltage
+    ...(volts && wound
       ? {
-          torqueOnSupply: quantity((volts.value / voltage.value) ** 2, 'fraction', school, {
+          torqueOnSupply: quantity((volts.value / wound.value) ** 2, 'fraction', school, {
             formula: 'T/T_n = \\left(\\dfrac{V_{system}}{V_n}\\right)^2',
-            from: { 'V_{system}': volts, V_n: voltage },
+            from: { 'V_{system}': volts, V_n: wound },
             source: 'T ∝ V²',
           }),
         }
@@ -149,6 +164,8 @@ export function nameplate(brief: Brief): NameplateResult {
     outline,
     clues: recovery.clues,
     voltages: rating.voltages,
+    voltageKnown: rating.voltageKnown,
+    shiftedFrom: rating.shiftedFrom,
     open,
   };
 
@@ -157,8 +174,8 @@ export function nameplate(brief: Brief): NameplateResult {
     const known: Record<keyof Balance, Value | undefined> = {
       power,
       current: rating.current,
-      efficiency: typed.efficiency,
-      powerFactor: typed.powerFactor,
+      efficiency: rating.efficiency,
+      powerFactor: rating.powerFactor,
     };
     const blanks = () => (Object.keys(known) as (keyof Balance)[]).filter((term) => !known[term]);
     if (blanks().length >= 2 && !known.efficiency && power && roughPoles !== undefined) {
@@ -175,11 +192,30 @@ export function nameplate(brief: Brief): NameplateResult {
     return present(known);
   }
 
-  function lockedRotorRange() {
+  /** At the connected voltage; a winding made for more draws less there, in proportion to voltage. */
+  function lockedRotorRange(): LockedRotorRange | undefined {
+    const range = rangeAt(rating.winding?.voltage ?? voltage, rating.winding?.current ?? current);
+    if (!range || !rating.winding || !voltage) return range;
+    const { voltage: made } = rating.winding;
+    const here = (value: Value | undefined): Value | undefined =>
+      value &&
+      quantity((value.value * voltage.value) / made.value, 'current', school, {
+        origin: value.origin,
+        formula: 'I_{LR} = I_{LR,n}\\,\\dfrac{V}{V_n}',
+        from: { 'I_{LR,n}': value, V: voltage, V_n: made },
+        source: value.working.source,
+        note: `The winding is made for ${made.text}.`,
+      });
+    const [min, max] = [here(range.min), here(range.max)];
+    return { ...(min ? { min } : {}), ...(max ? { max } : {}) };
+  }
+
+  function rangeAt(volts: Value | undefined, amperes: Value | undefined): LockedRotorRange | undefined {
+    const typed = given.nameplate;
     if (typed.lockedRotorCurrent && !plate.codeLetter?.trim())
       return { min: typed.lockedRotorCurrent, max: typed.lockedRotorCurrent };
-    if (plate.codeLetter?.trim() && power && voltage) {
-      const fromCode = lockedRotorFromCode(plate.codeLetter, power, voltage, school);
+    if (plate.codeLetter?.trim() && power && volts) {
+      const fromCode = lockedRotorFromCode(plate.codeLetter, power, volts, school);
       if (fromCode) return fromCode;
       flag({
         code: 'nameplate.code-letter',
@@ -190,14 +226,18 @@ export function nameplate(brief: Brief): NameplateResult {
         field: 'nameplate.codeLetter',
       });
     }
-    if (typed.startingCurrentRatio && current) return lockedRotorFromRatio(typed.startingCurrentRatio, current, school);
-    return current && lockedRotorGuess(current, school);
+    if (typed.startingCurrentRatio && amperes) return lockedRotorFromRatio(typed.startingCurrentRatio, amperes, school);
+    return amperes && lockedRotorGuess(amperes, school);
   }
 
   function plateMotor(): Motor | undefined {
     const { starDelta } = decoded.values;
     if (!power || !voltage || !turning || !speed || !current || !efficiency || !powerFactor || powerFactor.value > 1)
       return undefined;
+    const locked = {
+      lockedRotorCurrent: range?.max?.value ?? (range?.min?.value ?? current.value * 8) * 1.1,
+      lockedRotorCurrentLeast: range?.min?.value ?? current.value * 4,
+    };
     return {
       label: 'the motor on the plate',
       kind: 'plate',
@@ -212,13 +252,23 @@ export function nameplate(brief: Brief): NameplateResult {
       efficiencyMinimum: minimum?.value ?? efficiency.value,
       powerFactor: powerFactor.value,
       serviceFactor: serviceFactor?.value ?? 1,
-      lockedRotorCurrent: range?.max?.value ?? (range?.min?.value ?? current.value * 8) * 1.1,
-      lockedRotorCurrentLeast: range?.min?.value ?? current.value * 4,
+      ...locked,
       lockedRotorTorque:
         decoded.values.lockedRotorTorqueMin?.value ?? minimumLockedRotorTorque(power.value, turning.poles.value),
       breakdownTorque:
         decoded.values.breakdownTorqueMin?.value ?? minimumBreakdownTorque(power.value, turning.poles.value),
       ...(starDelta?.value === 'not possible' ? { noStarDelta: starDelta.working.note ?? '' } : {}),
+      starDeltaProven: starDelta?.value === 'possible',
+      ...(rating.winding
+        ? {
+            winding: {
+              voltage: rating.winding.voltage.value,
+              current: rating.winding.current.value,
+              lockedRotorCurrent: locked.lockedRotorCurrent * (rating.winding.voltage.value / voltage.value),
+              lockedRotorCurrentLeast: locked.lockedRotorCurrentLeast * (rating.winding.voltage.value / voltage.value),
+            },
+          }
+        : {}),
     };
   }
 }

@@ -2,7 +2,7 @@ import type { Brief, Notebook } from '../stage.ts';
 import { maximumLockedRotorCurrent } from '../motor/typical.ts';
 import { formatNumber } from '../quantity/format.ts';
 import { PRACTICE } from '../value.ts';
-import { ratingSet, type connectedRating } from './connected-rating.ts';
+import type { ConnectedRating } from './connected-rating.ts';
 import { decodeFrame, standardFrame, type Frame } from './frame.ts';
 import type { LockedRotorRange } from './locked-rotor-current.ts';
 import { misreadDigit, type Suspect } from './misread-digit.ts';
@@ -12,7 +12,7 @@ import { mismatch, type Balance } from './power-balance.ts';
 
 /** What the first reading of the plate came to, for the checks of the plate against itself. */
 export interface PlateReadings {
-  readonly rating: ReturnType<typeof connectedRating>;
+  readonly rating: ConnectedRating;
   readonly balance: Balance;
   readonly turning: Turning | undefined;
   readonly range: LockedRotorRange | undefined;
@@ -32,7 +32,6 @@ export function checkPlate(
 ): void {
   const { school } = job;
   const plate = job.nameplate;
-  const typed = ratingSet(given);
   const { power, voltage, frequency } = rating;
   const { efficiency, powerFactor, current } = balance;
 
@@ -119,7 +118,7 @@ export function checkPlate(
   }
 
   function checkBalance(): void {
-    const { efficiency: eta, powerFactor: pf } = typed;
+    const { efficiency: eta, powerFactor: pf } = rating;
     const amperes = rating.current;
     if (powerFactor && powerFactor.value > 1)
       return void flagImpossible('nameplate.power-factor-over-one', 'power factor', powerFactor.text);

@@ -13,6 +13,54 @@ export interface Turning {
 
 const DEFINITION = 'definition';
 
+/** Speed and slip of a plate that prints its poles but no speed: the slip is estimated from the efficiency. */
+export function turningOf(
+  frequency: Value,
+  count: Value,
+  efficiency: Value | undefined,
+  school: School,
+): Turning | undefined {
+  if (count.value % 2 !== 0) return undefined;
+  const synchronous = quantity(synchronousSpeed(frequency.value, count.value), 'speed', school, {
+    formula: 'n_s = \\dfrac{120 f}{p}',
+    from: { f: frequency, p: count },
+    source: DEFINITION,
+  });
+  const { slip, speed } = slipFrom(efficiency, synchronous, 'The plate prints no speed.', school);
+  return {
+    poles: count,
+    synchronousSpeed: synchronous,
+    ...(slip ? { slip } : {}),
+    ...(speed ? { speed } : {}),
+    printsSynchronous: false,
+  };
+}
+
+function slipFrom(
+  efficiency: Value | undefined,
+  synchronous: Value,
+  note: string,
+  school: School,
+): { readonly slip?: Value; readonly speed?: Value } {
+  if (!efficiency) return {};
+  const slip = quantity(estimatedSlip(efficiency.value), 'fraction', school, {
+    origin: 'estimated',
+    formula: 's \\approx 0.22\\,\\dfrac{1-\\eta}{\\eta}',
+    from: { '\\eta': efficiency },
+    source: PRACTICE,
+    note,
+  });
+  return {
+    slip,
+    speed: quantity(synchronous.value * (1 - slip.value), 'speed', school, {
+      origin: 'estimated',
+      formula: 'n = n_s (1 - s)',
+      from: { n_s: synchronous, s: slip },
+      source: PRACTICE,
+    }),
+  };
+}
+
 /**
  * Poles from frequency and full-load speed, p = 2·floor(60 f / n), then synchronous speed and slip.
  * A plate that prints the synchronous speed gives no slip; it is then estimated from the efficiency, if one is known.
@@ -51,24 +99,11 @@ export function poles(
       printsSynchronous: false,
     };
   }
-  if (!efficiency) return { poles: pairs, synchronousSpeed: synchronous, printsSynchronous: true };
-  const estimate = quantity(estimatedSlip(efficiency.value), 'fraction', school, {
-    origin: 'estimated',
-    formula: 's \\approx 0.22\\,\\dfrac{1-\\eta}{\\eta}',
-    from: { '\\eta': efficiency },
-    source: PRACTICE,
-    note: 'The plate prints the synchronous speed, which gives no slip.',
-  });
+  const note = 'The plate prints the synchronous speed, which gives no slip.';
   return {
     poles: pairs,
     synchronousSpeed: synchronous,
-    slip: estimate,
-    speed: quantity(synchronous.value * (1 - estimate.value), 'speed', school, {
-      origin: 'estimated',
-      formula: 'n = n_s (1 - s)',
-      from: { n_s: synchronous, s: estimate },
-      source: PRACTICE,
-    }),
+    ...slipFrom(efficiency, synchronous, note, school),
     printsSynchronous: true,
   };
 }

@@ -13,12 +13,24 @@ const no = (message: string): { ok: false; message: string } => ({ ok: false, me
 
 const SPACES = /[\u00a0\u2009\u202f]/g;
 
+const vulgar: Readonly<Record<string, string>> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅓': '1/3', '⅔': '2/3' };
+
+/** `7½` and `7 1/2` as `7-1/2`: one figure, whichever way it is written. */
+export const plainFractions = (text: string): string =>
+  text
+    .replaceAll(
+      /(\d)?\s?([½¼¾⅓⅔])/g,
+      (_, whole: string | undefined, part: string) => `${whole === undefined ? '' : `${whole}-`}${vulgar[part] ?? ''}`,
+    )
+    .replaceAll(/(\d)\s(\d\/\d)(?!\d)/g, '$1-$2');
+
 /**
  * Reads a number as people write it: `1465`, `0,85`, `1 465`, `1'465.5`, `1,234.5`, `1.234,5`, `7 1/2`, `7-1/2`, `-10`.
- * A lone comma before exactly three digits could mean either thing and is refused rather than guessed.
+ * A lone comma before exactly three digits could mean either thing and is refused rather than guessed; after a lone zero
+ * it can only be a decimal comma.
  */
 export function parseNumber(text: string): Parsed<number> {
-  const clean = text.replace(SPACES, ' ').replaceAll('−', '-').trim();
+  const clean = plainFractions(text.replace(SPACES, ' ').replaceAll('−', '-').trim());
   if (clean === '') return no('Nothing was typed. Type a number.');
 
   const fraction = /^(?:(\d+)[\s-]+)?(\d+)\s*\/\s*(\d+)$/.exec(clean);
@@ -28,7 +40,7 @@ export function parseNumber(text: string): Parsed<number> {
     return ok(Number(whole) + Number(over) / Number(under));
   }
 
-  if (/^[+-]?\d{1,3},\d{3}$/.test(clean))
+  if (/^[+-]?[1-9]\d{0,2},\d{3}$/.test(clean))
     return no(`“${text}” could be read two ways. Write ${clean.replace(',', '')} or ${clean.replace(',', '.')}.`);
 
   const plain = withoutGrouping(clean);
@@ -54,7 +66,7 @@ const RECIPROCAL = /\s*1\s*\/\s*(?:min|s)$/i;
 
 /** Splits `15 hp` into number and unit text. An inch or foot mark right after the figure belongs to the unit. */
 function split(text: string): { number: string; unit: string } {
-  const clean = text.replace(SPACES, ' ').trim();
+  const clean = plainFractions(text.replace(SPACES, ' ').trim());
   const reciprocal = RECIPROCAL.exec(clean)?.[0];
   if (reciprocal !== undefined) return { number: clean.slice(0, -reciprocal.length), unit: reciprocal.trim() };
   const number = (FRACTION.exec(clean) ?? PLAIN.exec(clean))?.[0] ?? '';
@@ -142,7 +154,7 @@ export function parseGroups(
 }
 
 function splitList(text: string): { list: string; unit: string } {
-  const match = /^([\d.,\s'’/–-]*)(.*)$/s.exec(text.replace(SPACES, ' ').trim());
+  const match = /^([\d.,\s'’/–-]*)(.*)$/s.exec(plainFractions(text.replace(SPACES, ' ').trim()));
   return { list: match?.[1] ?? '', unit: (match?.[2] ?? '').trim() };
 }
 

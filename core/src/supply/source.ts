@@ -1,7 +1,17 @@
 import { add, complex, divide, inverse, lagging, magnitude, multiply, subtract, type Complex } from '../complex.ts';
+import type { Inputs } from '../inputs.ts';
 import type { Brief } from '../stage.ts';
 import { conductorImpedance } from '../tables/index.ts';
 import { PRACTICE, quantity, type Value } from '../value.ts';
+
+/**
+ * Voltage a start is judged at, V: the lowest typed, else the motor’s rated voltage, or the system’s where that is lower.
+ * Undefined while neither is typed.
+ */
+export function startVoltage({ supply }: Inputs['given'], motorVoltage: number): number | undefined {
+  if (supply.lowestVoltage) return supply.lowestVoltage.value;
+  return supply.voltage && Math.min(supply.voltage.value, motorVoltage);
+}
 
 /** What stands behind the motor, as per-phase star impedances in Ω. */
 export interface Source {

@@ -8,7 +8,8 @@ import { fitMotor, fitTargets } from '../motor/fit-motor.ts';
 import type { Motor } from '../motor/typical.ts';
 import { referenceMotor } from '../motor/reference.ts';
 import { magnitude, type Complex } from '../complex.ts';
-import { dipOf, sourceOf, type Source } from './source.ts';
+import { dipOf, sourceOf, startVoltage, type Source } from './source.ts';
+import { feederAmpacity, runningDrop } from './feeder.ts';
 import { flickerOf } from './flicker.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, type Value } from '../value.ts';
@@ -24,6 +25,11 @@ export interface SupplyValues {
   readonly shortCircuitPower?: Value;
   readonly sourceImpedance?: Value;
   readonly feederImpedance?: Value;
+  /** What the feeder carries for good, and what the running motor loses in it. */
+  readonly feederAmpacity?: Value;
+  readonly runningDrop?: Value;
+  /** At the motor’s bus when it is asked to start; every start is judged at it. */
+  readonly lowestVoltage?: Value;
   /** Dip of a direct start of the motor, at the bus and at its terminals. */
   readonly directBusDip?: Value;
   readonly directTerminalDip?: Value;
@@ -50,7 +56,8 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   const { job, given, rows, practice } = brief;
   const { findings, missing, flag, need } = notebook('supply');
   const { school } = job;
-  const { voltage, frequency } = given.supply;
+  const { voltage } = given.supply;
+  const frequency = given.supply.frequency ?? frequencyOnPlate();
   const source = voltage && sourceOf(brief, voltage.value, frequency?.value ?? (school === 'NEMA' ? 60 : 50));
   if (!voltage) need('supply.voltage', 'System voltage, to choose motor voltage, drive and protection');
   if (!frequency) need('supply.frequency', 'System frequency');
@@ -84,6 +91,8 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     need('supply.feederLength', 'Length of the feeder, to count its voltage drop');
   const motor = motorVoltage && referenceMotor(job, nameplate, load, motorVoltage.value);
   checkLoading();
+  const feeder = checkFeeder();
+  const lowestVoltage = lowest();
   const { subtransientReactance: first, sourceImpedance: transient } = given.supply;
   if (job.supply.source === 'generator' && first && transient && first.value > transient.value) {
     flag({
@@ -141,6 +150,8 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     ...(shortCircuitPower ? { shortCircuitPower } : {}),
     ...(source?.internalValue ? { sourceImpedance: source.internalValue } : {}),
     ...(source?.feederValue ? { feederImpedance: source.feederValue } : {}),
+    ...(lowestVoltage ? { lowestVoltage } : {}),
+    ...feeder,
     ...direct,
     ...(energyPrice ? { energyPrice } : {}),
   };
@@ -153,18 +164,85 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   /** What already runs on the bus, and the motor’s own rating, against what the source can carry. */
   function checkLoading(): void {
     const { otherLoad, sourcePower } = given.supply;
-    if (!otherLoad || !sourcePower || job.supply.source === 'fault level') return;
+    if (!sourcePower || job.supply.source === 'fault level') return;
     const own = motor ? Math.sqrt(3) * motor.voltage * motor.current : 0;
-    const total = otherLoad.value + own;
+    const total = (otherLoad?.value ?? 0) + own;
     if (total <= sourcePower.value) return;
     flag({
       code: 'supply.overloaded',
       severity: 'caution',
-      message: `The other load of ${otherLoad.text}${own > 0 ? ` and this motor’s ${formatQuantity(own, 'apparentPower', school)}` : ''} are more than the ${sourcePower.text} of the source.`,
+      message: otherLoad
+        ? `The other load of ${otherLoad.text}${own > 0 ? ` and this motor’s ${formatQuantity(own, 'apparentPower', school)}` : ''} are more than the ${sourcePower.text} of the source.`
+        : `This motor alone takes ${formatQuantity(own, 'apparentPower', school)}, more than the ${sourcePower.text} of the source.`,
       basis: 'Sum of apparent powers, which is on the safe side',
       clear: 'Check what runs together with this motor, or feed it from a larger source.',
-      field: 'supply.otherLoad',
+      field: otherLoad ? 'supply.otherLoad' : 'supply.sourcePower',
     });
+  }
+
+  /** The plate of a motor that is there tells the frequency of its system, unless it names two. */
+  function frequencyOnPlate(): Value | undefined {
+    const printed = given.nameplate.frequency?.flat() ?? [];
+    if (job.situation.kind === 'new' || printed.length !== 1 || given.nameplate.altFrequency) return undefined;
+    const [only] = printed;
+    return only && { ...only, working: { ...only.working, note: 'As the plate prints it.' } };
+  }
+
+  /** What the voltage may have fallen to when the motor is asked to start: as typed, else what the motor is made for. */
+  function lowest(): Value | undefined {
+    const typed = given.supply.lowestVoltage;
+    if (!voltage) return typed;
+    if (typed && (typed.value > voltage.value * 1.005 || typed.value < voltage.value * 0.7))
+      flag({
+        code: 'supply.lowest-voltage',
+        severity: 'caution',
+        message: `A lowest voltage of ${typed.text} on a ${voltage.text} system is ${typed.value > voltage.value ? 'above the system’s own' : 'less than seven tenths of it'}.`,
+        basis: 'ANSI C84.1 and IEC 60038 keep a supply within 10 % (from memory)',
+        clear: 'Type the lowest voltage between two lines that the bus has while the motor is to start.',
+        field: 'supply.lowestVoltage',
+      });
+    return (
+      typed ??
+      (motor &&
+        quantity(startVoltage(given, motor.voltage) ?? motor.voltage, 'voltage', school, {
+          origin: 'estimated',
+          formula: 'V = \\min(V_{system},\\ V_n)',
+          from: { 'V_{system}': voltage, V_n: motorVoltage },
+          source: PRACTICE,
+          note: 'The rated voltage of the motor, or the system’s where that is lower. Type the lowest the bus has.',
+        }))
+    );
+  }
+
+  /** Whether the feeder carries the motor, and what it loses while the motor runs. */
+  function checkFeeder(): Pick<SupplyValues, 'feederAmpacity' | 'runningDrop'> {
+    const carries = feederAmpacity(brief);
+    if (!motor) return carries ? { feederAmpacity: carries } : {};
+    const wanted = school === 'NEMA' ? 1.25 * motor.current : motor.current;
+    if (carries && carries.value < wanted) {
+      const short = carries.value < motor.current;
+      flag({
+        code: 'supply.feeder-ampacity',
+        severity: short ? 'stop' : 'caution',
+        message: `The feeder carries ${carries.text}; ${short ? `the motor takes ${formatQuantity(motor.current, 'current', school)}` : `125 % of the motor’s ${formatQuantity(motor.current, 'current', school)} is ${formatQuantity(wanted, 'current', school)}`}.`,
+        basis: `${school === 'NEMA' ? 'NEC 430.22; ' : ''}${carries.working.source}`,
+        clear: 'Take a larger feeder, or more cables a phase.',
+        field: 'supply.feederSize',
+      });
+    }
+    const lost =
+      source?.feederValue &&
+      runningDrop(source.feeder, motor.current, motor.powerFactor, voltage?.value ?? motor.voltage, brief);
+    if (lost && lost.value > practice.runningDrop.value)
+      flag({
+        code: 'supply.feeder-drop',
+        severity: 'caution',
+        message: `The running motor loses ${lost.text} of its voltage in the feeder, ${practice.runningDrop.text} wanted.`,
+        basis: `NEC 210.19 and IEC 60364-5-52 Annex G, as notes (from memory); limit: ${PRACTICE}`,
+        clear: 'Take a larger feeder or a shorter way.',
+        field: 'supply.feederLength',
+      });
+    return { ...(carries ? { feederAmpacity: carries } : {}), ...(lost ? { runningDrop: lost } : {}) };
   }
 
   /** Three readings of one system, near its voltage. */
@@ -298,6 +376,31 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     const winding = nameplate.values.voltage;
     const rated = nameplate.values.frequency;
     if (!winding || !voltage || !motorVoltage || !rated) return;
+    if (nameplate.shiftedFrom) {
+      const { voltage: own, frequency: hertz, power } = nameplate.shiftedFrom;
+      const k = rated.value / hertz.value;
+      const faster = k > 1;
+      flag({
+        code: 'supply.other-frequency',
+        severity: 'caution',
+        message: `A ${own.text} ${hertz.text} motor on ${voltage.text} ${frequency?.text ?? ''} keeps its volts per hertz: it runs ${formatNumber(Math.abs(k - 1) * 100, 2)} % ${faster ? 'faster' : 'slower'} at the same torque${power ? `, so ${power.text} becomes ${nameplate.values.power?.text ?? ''}` : ''}. A fan or pump would take ${formatNumber(k ** 3 * 100, 3)} % of its power there.`,
+        basis: `V/f constant within 5 %: ${PRACTICE}; ${MG1_VOLTAGE}`,
+        clear: faster
+          ? 'Check the load at the higher speed, the balance and the bearings; better, choose a motor for this frequency.'
+          : 'Check that the fan on the shaft still cools it; better, choose a motor for this frequency.',
+        field: 'supply.frequency',
+      });
+    }
+    const made = nameplate.motor?.winding;
+    if (made && voltage.value < made.voltage * 0.95)
+      flag({
+        code: 'supply.low-winding',
+        severity: 'caution',
+        message: `The winding is made for ${formatQuantity(made.voltage, 'voltage', school)}: on ${voltage.text} it has ${formatNumber((voltage.value / made.voltage) ** 2 * 100, 2)} % of its torque and as much less locked-rotor current as voltage.`,
+        basis: 'T ∝ V²; MG 1 12.44 and 14.35 (recalled from memory)',
+        clear: 'Check the start; prefer a motor wound for this voltage where the load is heavy.',
+        field: 'nameplate.voltages',
+      });
     const voltageOff = motorVoltage.value / winding.value - 1;
     const frequencyOff = frequency ? frequency.value / rated.value - 1 : 0;
     if (Math.abs(frequencyOff) > FREQUENCY_LIMIT) {

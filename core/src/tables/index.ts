@@ -4,6 +4,11 @@ import flowControlPumpFile from './data/flow-control-pump.json' with { type: 'js
 import efficiencyToleranceFile from './data/iec-60034-1-efficiency-tolerance.json' with { type: 'json' };
 import thermalClassesFile from './data/iec-60034-1-thermal.json' with { type: 'json' };
 import iecEfficiencyFile from './data/iec-60034-30-1-50hz.json' with { type: 'json' };
+import iecEfficiency60File from './data/iec-60034-30-1-60hz.json' with { type: 'json' };
+import pvcCableFile from './data/iec-60364-5-52-b-52-4.json' with { type: 'json' };
+import reducedSpeedTorqueFile from './data/mg1-tefc-reduced-speed-torque.json' with { type: 'json' };
+import ambientCorrectionFile from './data/nec-310-15-b-1-ambient.json' with { type: 'json' };
+import bundlingFile from './data/nec-310-15-c-1-adjustment.json' with { type: 'json' };
 import driveEfficiencyFile from './data/drive-efficiency.json' with { type: 'json' };
 import iecFramesFile from './data/iec-frame-assignment.json' with { type: 'json' };
 import nominalEfficiencyFile from './data/mg1-12-10.json' with { type: 'json' };
@@ -44,6 +49,11 @@ import loadInertiaFile from './data/mg1-12-7-load-inertia.json' with { type: 'js
 import { openTable } from './table.ts';
 
 export const ampacity = openTable(ampacityFile);
+export const ambientCorrection = openTable(ambientCorrectionFile);
+export const bundling = openTable(bundlingFile);
+export const iecEfficiency60 = openTable(iecEfficiency60File);
+export const pvcCable = openTable(pvcCableFile);
+export const reducedSpeedTorque = openTable(reducedSpeedTorqueFile);
 export const branchDevice = openTable(branchDeviceFile);
 export const breakdownTorque = openTable(breakdownTorqueFile);
 export const codeLetters = openTable(codeLettersFile);

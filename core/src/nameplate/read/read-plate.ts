@@ -1,8 +1,11 @@
 import { checkField } from '../../inputs.ts';
 import { quantityFields, type FieldSpec } from '../../fields.ts';
+import { parseGroups } from '../../quantity/parse.ts';
 import type { School } from '../../quantity/units.ts';
+import { linesOf, ratingSets, type Line, type RatingRow } from './rating-rows.ts';
+import { schoolOf } from './school.ts';
 import { scan, type Scanned } from './scan.ts';
-import type { Label, PlateField, PlateFields, Unit } from './vocabulary.ts';
+import { alternates, type Label, type PlateField, type PlateFields, type Unit } from './vocabulary.ts';
 
 export type TokenState = 'understood' | 'doubtful' | 'ignored';
 
@@ -17,49 +20,52 @@ export interface PlateToken {
   readonly note?: string;
 }
 
+/** A figure or a word of power, volts, amps, speed, hertz or phases that was not believed or not understood. */
+export interface PlateDoubt {
+  readonly text: string;
+  /** The field it would have gone to, where that is known. */
+  readonly field?: PlateField;
+  readonly why: string;
+}
+
 /** What was read off a plate’s text. Every word of the text is in `tokens`; the words nobody understood in `ignored`. */
 export interface PlateReading {
   readonly fields: PlateFields;
   readonly tokens: readonly PlateToken[];
   readonly ignored: readonly string[];
+  /** What was read but is not in `fields`, and why. */
+  readonly doubts: readonly PlateDoubt[];
   readonly school: School;
 }
 
 const MOST = 5000;
 
-/** Rating fields have a second set: a plate may print a 50 Hz block beside the 60 Hz one. */
-const alternates: Partial<Record<PlateField, PlateField>> = {
-  power: 'altPower',
-  voltages: 'altVoltages',
-  currents: 'altCurrents',
-  frequency: 'altFrequency',
-  speed: 'altSpeed',
-  efficiency: 'altEfficiency',
-  powerFactor: 'altPowerFactor',
-  serviceFactor: 'altServiceFactor',
-  frame: 'altFrame',
-};
-
-const unitFields: Readonly<Record<Exclude<Unit, 'phases'>, PlateField>> = {
+const unitFields: Readonly<Record<Unit, PlateField>> = {
   hp: 'power',
   kW: 'power',
   V: 'voltages',
   A: 'currents',
   'r/min': 'speed',
   Hz: 'frequency',
+  phases: 'phases',
+  poles: 'poles',
   '%': 'efficiency',
   '°C': 'ambient',
   kg: 'mass',
   lb: 'mass',
 };
 
+/** Units whose words must never be left unread in silence. */
+const MATTERS: readonly Unit[] = ['hp', 'kW', 'V', 'A', 'r/min', 'Hz', 'phases'];
+
 /** Voltages that stand on plates; a bare figure that is one of them probably is the voltage. */
 const PLATE_VOLTAGES = /^(?:200|208|220|230|240|380|400|415|440|460|480|500|525|575|600|660|690)(?:[-/](?:\d{3}))*$/;
 
 /**
  * Reads a nameplate written as text, in any order, with labels before the figures (`HP 15 RPM 1770`), units after them
- * (`11 kW 1465 min⁻¹`) or headings over them, decimal points or commas, and a second rating set. Understands what it
- * can, marks what it doubts, hands back what it does not know; never drops a word and never throws.
+ * (`11 kW 1465 min⁻¹`) or both, headings over rows of figures, decimal points or commas, and a second rating set.
+ * Understands what it can, marks what it doubts, hands back what it does not know; never drops a word and never throws. A
+ * figure that is not believable is shown among the doubts and not written into a field.
  */
 export function readPlate(source: string): PlateReading {
   const text = source.slice(0, MOST);
@@ -70,72 +76,68 @@ export function readPlate(source: string): PlateReading {
     lines.push(scan(line.replace(/\r$/, ' '), offset));
     offset += line.length + 1;
   }
-  headings(lines).forEach((line) => reader.readLine(line));
+  for (const line of linesOf(lines)) reader.readLine(line);
   return reader.finish(text);
-}
-
-const isHeading = (token: Scanned): boolean => token.kind === 'unit' || token.kind === 'label';
-
-/** `HP RPM V` over `15 1770 460`: each heading is set before its figure. */
-function headings(lines: readonly Scanned[][]): Scanned[][] {
-  const out: Scanned[][] = [];
-  for (let at = 0; at < lines.length; at++) {
-    const line = lines[at] ?? [];
-    const below = lines[at + 1] ?? [];
-    const table =
-      line.length >= 2 &&
-      line.length === below.length &&
-      line.every(isHeading) &&
-      below.every((token) => token.kind === 'number' || token.kind === 'code' || token.kind === 'word');
-    if (table) {
-      out.push(line.flatMap((heading, i) => [heading, below[i]].filter((each) => each !== undefined)));
-      at++;
-    } else out.push(line);
-  }
-  return out;
 }
 
 interface Mark {
   readonly state: TokenState;
   readonly field?: PlateField;
   readonly note?: string;
+  /** The row the word stands in, where its line is one of several ratings. */
+  readonly row?: RatingRow;
 }
+
+type Numbered = Extract<Scanned, { kind: 'number' }>;
 
 class Reader {
   readonly fields: Partial<Record<PlateField, string>> = {};
   readonly #marks = new Map<Scanned, Mark>();
   readonly #tokens: Scanned[] = [];
+  readonly #rows: RatingRow[] = [];
+  readonly #doubts: PlateDoubt[] = [];
   #line: readonly Scanned[] = [];
+  #row: RatingRow | undefined;
 
-  readLine(line: readonly Scanned[]): void {
-    this.#line = line;
-    this.#tokens.push(...line);
-    const firstUnit = line.findIndex((token) => token.kind === 'unit' && token.unit !== '%' && token.unit !== '°C');
-    const valueFirst = this.#isFree(firstUnit - 1) && line[firstUnit - 2]?.kind !== 'label';
+  readLine({ tokens, ghosts, row }: Line): void {
+    this.#tokens.push(...tokens.filter((token) => !ghosts.has(token)));
+    this.#row = row;
+    if (row) this.#rows.push(row);
+    // What says nothing must not stand between a word and its figure: `VOLTS AC 460`.
+    this.#line = tokens.filter((token) => token.kind !== 'code' || token.field !== 'nothing');
+    for (const token of tokens) if (!this.#line.includes(token)) this.#marks.set(token, { state: 'understood' });
+    this.#readBracketed();
+    const line = this.#line;
     line.forEach((token, at) => {
-      if (token.kind === 'label' && !this.#marks.has(token)) this.#readLabel(token.label, at, valueFirst);
+      if (token.kind === 'label' && !this.#marks.has(token)) this.#readLabel(token.label, at, this.#valueFirst(at));
     });
     line.forEach((token, at) => {
-      if (token.kind === 'unit' && !this.#marks.has(token)) this.#readUnit(token.unit, at, valueFirst);
+      if (token.kind === 'unit' && !this.#marks.has(token)) this.#readUnit(token.unit, at, this.#valueFirst(at));
     });
     line.forEach((token) => {
       if (token.kind === 'code' && !this.#marks.has(token)) this.#readCode(token);
+      else if (row && token.kind === 'word' && !this.#marks.has(token) && /^[YDλ⅄]{1,2}$/i.test(token.text))
+        this.#mark(token, 'connection', this.#put('connection', token.text.toUpperCase()).note);
     });
   }
 
   finish(asRead: string): PlateReading {
+    this.#row = undefined;
+    this.#settleRows();
     for (const token of this.#tokens) if (!this.#marks.has(token)) this.#guess(token);
-    const school = this.#school();
+    this.#refuseContradictions();
+    const school = schoolOf(this.fields, asRead);
+    this.#refuseUnbelievable(school);
+    this.#noteUnread();
     const tokens = this.#tokens
       .map((token): PlateToken => {
-        const mark = this.#marks.get(token) ?? { state: 'ignored' };
-        const note = mark.note ?? (mark.field && this.#wrong(mark.field, school));
+        const { state, field, note } = this.#marks.get(token) ?? { state: 'ignored' };
         return {
           text: token.text,
           from: token.from,
           to: token.to,
-          state: note !== undefined && mark.state === 'understood' ? 'doubtful' : mark.state,
-          ...(mark.field ? { field: mark.field } : {}),
+          state,
+          ...(field ? { field } : {}),
           ...(note === undefined ? {} : { note }),
         };
       })
@@ -144,8 +146,42 @@ class Reader {
       fields: { asRead, ...this.fields },
       tokens,
       ignored: tokens.filter((token) => token.state === 'ignored').map((token) => token.text),
+      doubts: this.#doubts,
       school,
     };
+  }
+
+  /** Whether figures stand before their units where `at` is: told by the first unit of the stretch not yet read. */
+  #valueFirst(at: number): boolean {
+    let start = at;
+    while (start > 0 && !this.#isBracketed(start - 1)) start--;
+    for (let each = start; each < this.#line.length && !this.#isBracketed(each); each++) {
+      const token = this.#line[each];
+      if (token?.kind !== 'unit' || token.unit === '%' || token.unit === '°C') continue;
+      const before = this.#line[each - 1];
+      return before?.kind === 'number' && !this.#isBracketed(each - 1) && this.#line[each - 2]?.kind !== 'label';
+    }
+    return false;
+  }
+
+  readonly #bracketed = new Set<Scanned>();
+  #isBracketed(at: number): boolean {
+    const token = this.#line[at];
+    return token !== undefined && this.#bracketed.has(token);
+  }
+
+  /** `AMPS 24.8 A`: a figure between two words for the same thing belongs to both. */
+  #readBracketed(): void {
+    const lineValueFirst = this.#valueFirst(0);
+    for (let at = 0; at + 2 < this.#line.length; at++) {
+      const [left, number, right] = this.#line.slice(at, at + 3);
+      if (left?.kind !== 'unit' || number?.kind !== 'number' || right?.kind !== 'unit') continue;
+      if (left.unit !== right.unit || left.unit === '%' || left.unit === '°C') continue;
+      // `10 HP 20 HP` are two figures with their units behind.
+      if ((lineValueFirst && this.#line[at - 1]?.kind === 'number') || this.#isBracketed(at)) continue;
+      this.#take(right.unit, number, [left, right]);
+      for (const token of [left, number, right]) this.#bracketed.add(token);
+    }
   }
 
   #isFree(at: number): boolean {
@@ -153,16 +189,20 @@ class Reader {
     return token?.kind === 'number' && !this.#marks.has(token);
   }
 
-  #understood(at: number, field?: PlateField, note?: string): void {
-    const token = this.#line[at];
-    if (!token) return;
+  #mark(token: Scanned, field?: PlateField, note?: string): void {
     const smudge = token.kind === 'number' && token.smudged ? `read as ${token.value}` : undefined;
     const doubt = note ?? smudge;
     this.#marks.set(token, {
       state: doubt ? 'doubtful' : 'understood',
       ...(field ? { field } : {}),
       ...(doubt ? { note: doubt } : {}),
+      ...(this.#row ? { row: this.#row } : {}),
     });
+  }
+
+  #understood(at: number, field?: PlateField, note?: string): void {
+    const token = this.#line[at];
+    if (token) this.#mark(token, field, note);
   }
 
   #text(at: number): string {
@@ -172,15 +212,89 @@ class Reader {
 
   /** Stores a value; a second, different one goes to the second rating set. Returns the field taken, if any. */
   #put(field: PlateField, value: string): { field?: PlateField; note?: string } {
-    const known = this.fields[field];
+    const into =
+      this.#row && (alternates[field] !== undefined || field === 'connection') ? this.#row.fields : this.fields;
+    const known = into[field];
     if (known === undefined) {
-      this.fields[field] = value;
+      into[field] = value;
       return { field };
     }
     if (same(known, value)) return { field };
-    const second = alternates[field];
-    if (second === undefined) return { note: `a second value beside ${known}` };
+    const second = into === this.fields ? alternates[field] : undefined;
+    if (second === undefined) {
+      this.#doubts.push({ text: value, field, why: `a second value beside ${known}` });
+      return { note: `a second value beside ${known}` };
+    }
     return this.#put(second, value);
+  }
+
+  /** The rows of a table are the plate’s first and second rating set. */
+  #settleRows(): void {
+    const { first, second, isSecond, isThird } = ratingSets(this.#rows);
+    for (const [field, value] of Object.entries({ ...first, ...second })) this.#put(field as PlateField, value);
+    for (const [token, mark] of this.#marks) {
+      const { row, field } = mark;
+      if (!row || !field || alternates[field] === undefined) continue;
+      if (isThird(row)) {
+        const why = 'of a third frequency, for which there is no place';
+        this.#marks.set(token, { state: 'doubtful', note: why });
+        if (token.kind === 'number') this.#doubts.push({ text: token.text, why });
+      } else if (isSecond(row)) {
+        const place = alternates[field];
+        this.#marks.set(token, {
+          ...mark,
+          field: place !== undefined && this.fields[place] !== undefined ? place : field,
+        });
+      }
+    }
+  }
+
+  /** A second power, voltage or speed without a frequency of its own contradicts the first; the first is kept. */
+  #refuseContradictions(): void {
+    if (this.fields.altFrequency !== undefined) return;
+    for (const [field, second] of Object.entries(alternates) as [PlateField, PlateField][]) {
+      const value = this.fields[second];
+      if (value === undefined || field === 'frame') continue;
+      this.#refuse(second, `${value} contradicts the ${this.fields[field]} that stands there too`, field);
+    }
+  }
+
+  #refuseUnbelievable(school: School): void {
+    for (const field of Object.keys(this.fields) as PlateField[]) {
+      const spec = specs[field];
+      const value = this.fields[field];
+      const wrong = spec && value !== undefined ? checkField(value, spec, school) : undefined;
+      if (wrong !== undefined) this.#refuse(field, wrong);
+    }
+  }
+
+  /** Takes a value out of its field again and shows it as doubted, at the field where a right one would go. */
+  #refuse(from: PlateField, why: string, field = from): void {
+    const text = this.fields[from] ?? '';
+    delete this.fields[from];
+    this.#doubts.push({ text, field, why });
+    for (const [token, mark] of this.#marks)
+      if (mark.field === from) this.#marks.set(token, { state: 'doubtful', field, note: why });
+  }
+
+  /** A figure next to a word that matters, and such a word without a figure, are never dropped in silence. */
+  #noteUnread(): void {
+    const matters = (token: Scanned | undefined): token is Scanned & { kind: 'unit' } =>
+      token?.kind === 'unit' && MATTERS.includes(token.unit);
+    for (const [at, token] of this.#tokens.entries()) {
+      const mark = this.#marks.get(token);
+      const beside = [this.#tokens[at - 1], this.#tokens[at + 1]].find(matters);
+      if (token.kind === 'number' && mark === undefined && beside) {
+        const why = `stands beside ${beside.text} and was not understood`;
+        this.#marks.set(token, { state: 'doubtful', note: why });
+        this.#doubts.push({ text: token.text, field: unitFields[beside.unit], why });
+      } else if (matters(token) && mark === undefined) {
+        const field = unitFields[token.unit];
+        const why = 'no figure was found for it';
+        this.#marks.set(token, { state: 'doubtful', field, note: why });
+        this.#doubts.push({ text: token.text, field, why });
+      }
+    }
   }
 
   #readLabel(label: Label, at: number, valueFirst: boolean): void {
@@ -231,9 +345,10 @@ class Reader {
     const value = this.#text(at);
     const suffix =
       { ambient: ' °C', lockedRotorCurrent: ' A', mass: ` ${unit === 'kg' ? 'kg' : 'lb'}` }[field as string] ?? '';
+    const first = Number(value.split('/')[0]?.replace(',', '.'));
     const { field: taken, note } = this.#put(
       field,
-      field === 'efficiency' && Number(value.replace(',', '.')) > 1.5 ? `${value} %` : value + suffix,
+      field === 'efficiency' && first > 1.5 ? `${value} %` : value + suffix,
     );
     this.#understood(at, taken, note);
   }
@@ -297,22 +412,26 @@ class Reader {
   #readUnit(unit: Unit, at: number, valueFirst: boolean): void {
     const sides = valueFirst ? [at - 1, at + 1] : [at + 1, at - 1];
     const side = sides.find((each) => this.#isFree(each));
-    if (side === undefined) return;
-    const value = this.#text(side);
-    if (unit === 'phases') {
-      this.#understood(at);
-      this.#understood(
-        side,
-        undefined,
-        value === '3' ? undefined : `${value} phase: Pilgrim selects three-phase motors`,
-      );
-      return;
-    }
+    const number = side === undefined ? undefined : this.#line[side];
+    const token = this.#line[at];
+    if (number?.kind !== 'number' || !token) return;
+    this.#take(unit, number, [token], side === sides[0] ? undefined : 'stands on the other side of its unit');
+  }
+
+  /** A figure with its unit, or between two words for it. */
+  #take(unit: Unit, number: Numbered, words: readonly Scanned[], doubt?: string): void {
+    const { value } = number;
     const written =
-      unit === 'r/min' ? `${value.replaceAll(/(\d)[.,](\d{3})(?!\d)/g, '$1$2')} r/min` : `${value} ${unit}`;
+      unit === 'r/min'
+        ? `${value.replaceAll(/(\d)[.,](\d{3})(?!\d)/g, '$1$2')} r/min`
+        : unit === 'phases' || unit === 'poles'
+          ? value
+          : `${value} ${unit}`;
     const { field, note } = this.#put(unitFields[unit], written);
-    this.#understood(at, field, note);
-    this.#understood(side, field, note ?? (side === sides[0] ? undefined : 'stands on the other side of its unit'));
+    for (const word of words) this.#mark(word, field, note);
+    const single =
+      unit === 'phases' && value !== '3' ? `${value} phase: Pilgrim selects three-phase motors` : undefined;
+    this.#mark(number, field, note ?? single ?? doubt);
   }
 
   #readCode(token: Scanned & { readonly kind: 'code' }): void {
@@ -332,21 +451,26 @@ class Reader {
     const shown =
       field === 'leads'
         ? (/\d+/.exec(value)?.[0] ?? '')
-        : field === 'connection'
-          ? value
-          : value.toUpperCase().replace(/\.$/, '');
-    const taken = this.#put(field, shown);
-    // A plate may say both TEFC and IP55; both are kept.
-    if (taken.note && field === 'enclosure') {
+        : field === 'phases'
+          ? /^(?:1|single)/i.test(value)
+            ? '1'
+            : '3'
+          : field === 'connection'
+            ? value
+            : value.toUpperCase().replace(/\.$/, '');
+    if (field === 'enclosure' && this.fields.enclosure !== undefined && !same(this.fields.enclosure, shown)) {
+      // A plate may say both TEFC and IP55; both are kept.
       this.#append('enclosure', shown);
       return void this.#understood(at, field);
     }
+    const taken = this.#put(field, shown);
     this.#understood(at, taken.field, taken.note);
   }
 
   /** A bare figure may give itself away by its size; it is taken, and marked as in doubt. */
   #guess(token: Scanned): void {
-    if (token.kind === 'unit' || token.kind === 'label') return void this.#marks.set(token, { state: 'understood' });
+    if (token.kind === 'label' || (token.kind === 'unit' && !MATTERS.includes(token.unit)))
+      return void this.#marks.set(token, { state: 'understood' });
     if (token.kind === 'word' && /^[ABEFH]$/.test(token.text) && this.fields.thermalClass === undefined) {
       this.fields.thermalClass = token.text;
       return void this.#marks.set(token, { state: 'doubtful', field: 'thermalClass', note: 'a bare letter' });
@@ -365,20 +489,6 @@ class Reader {
     this.fields[found[0]] = found[1];
     this.#marks.set(token, { state: 'doubtful', field: found[0], note: 'has no label; taken by its size' });
   }
-
-  #school(): School {
-    const { power, frequency, codeLetter, designLetter, frame, efficiencyClass } = this.fields;
-    if (power) return power.endsWith('hp') ? 'NEMA' : 'IEC';
-    if (codeLetter ?? designLetter) return 'NEMA';
-    if (/^IE/.test(efficiencyClass ?? '') || /^\d+[SML]/.test(frame ?? '')) return 'IEC';
-    return /\b50\b/.test(frequency ?? '') && !/\b60\b/.test(frequency ?? '') ? 'IEC' : 'NEMA';
-  }
-
-  #wrong(field: PlateField, school: School): string | undefined {
-    const spec = specs[field];
-    const value = this.fields[field];
-    return spec && value !== undefined ? checkField(value, spec, school) : undefined;
-  }
 }
 
 const specs: Readonly<Record<string, FieldSpec | undefined>> = quantityFields.nameplate;
@@ -389,14 +499,20 @@ const unitOf = (token: Scanned | undefined): Unit | undefined => (token?.kind ==
 const looksLikeSpeed = (rpm: number): boolean =>
   [3600, 3000, 1800, 1500, 1200, 1000, 900, 750].some((synchronous) => rpm < synchronous && rpm > synchronous * 0.92);
 
-const WATTS: Readonly<Record<string, number>> = { hp: 745.7, kW: 1000 };
+/** A size printed in both units is rounded in each: 7.5 hp is 5.5 or 5.6 kW. */
+const SAME_SIZE = 0.03;
 
 /** Whether two entries say the same: `15 hp` and `11.2 kW` do, `460 V` and `460 V` do. */
 function same(a: string, b: string): boolean {
   if (a.trim().toUpperCase() === b.trim().toUpperCase()) return true;
   const watts = [a, b].map((each) => {
-    const match = /^([\d.,]+) (hp|kW)$/.exec(each);
-    return match ? Number((match[1] ?? '').replace(',', '.')) * (WATTS[match[2] ?? ''] ?? NaN) : NaN;
+    const parsed = / (?:hp|kW)$/.test(each) ? parseGroups(each, 'power', 'IEC') : undefined;
+    return parsed?.ok ? parsed.value.flat().map(({ si }) => si) : [];
   });
-  return Math.abs((watts[0] ?? NaN) / (watts[1] ?? NaN) - 1) < 0.03;
+  const [left = [], right = []] = watts;
+  return (
+    left.length > 0 &&
+    left.length === right.length &&
+    left.every((each, at) => Math.abs(each / (right[at] ?? NaN) - 1) < SAME_SIZE)
+  );
 }

@@ -1,9 +1,9 @@
 import type { JobInput } from '../../job.ts';
 
 export type PlateFields = NonNullable<JobInput['nameplate']>;
-export type PlateField = Exclude<keyof PlateFields, 'asRead' | 'unreadable'>;
+export type PlateField = Exclude<keyof PlateFields, 'asRead' | 'unreadable' | 'speedInForce'>;
 
-export type Unit = 'hp' | 'kW' | 'V' | 'A' | 'r/min' | 'Hz' | 'phases' | '%' | '°C' | 'kg' | 'lb';
+export type Unit = 'hp' | 'kW' | 'V' | 'A' | 'r/min' | 'Hz' | 'phases' | 'poles' | '%' | '°C' | 'kg' | 'lb';
 
 /** What a label may be followed by. `rest` takes words up to the next label or unit. */
 export type Accepts = 'number' | 'letter' | 'word' | 'rest';
@@ -12,6 +12,22 @@ export interface Label {
   readonly field: PlateField | 'nothing';
   readonly accepts: Accepts;
 }
+
+/** Rating fields have a second set: a plate may print a 50 Hz block beside the 60 Hz one. */
+export const alternates: Partial<Record<PlateField, PlateField>> = {
+  power: 'altPower',
+  voltages: 'altVoltages',
+  currents: 'altCurrents',
+  frequency: 'altFrequency',
+  speed: 'altSpeed',
+  efficiency: 'altEfficiency',
+  powerFactor: 'altPowerFactor',
+  serviceFactor: 'altServiceFactor',
+  frame: 'altFrame',
+};
+
+/** How a row of a table says in which connection its figures hold. */
+export const CONNECTION_MARK = /^(?:[YDΔ△λ⅄]{1,2}(?:\s?\/\s?[YDΔ△λ⅄]{1,2})*)$/iu;
 
 const END = String.raw`(?![a-zα-ω])`;
 const rule = (pattern: string): RegExp => new RegExp(`(?:${pattern})${END}`, 'iyu');
@@ -63,14 +79,23 @@ export const labels: readonly (readonly [Label, RegExp])[] = [
   label('nothing', 'number', String.raw`alt(?:itude)?\.?`),
 ];
 
+/** A formula letter counts only with its figure behind it: `U 400 V`, `n = 1470`. */
+const letter = (name: string): string => String.raw`${name}(?=\s*[=:]\s*\d|\s+\d)`;
+
 export const units: readonly (readonly [Unit, RegExp])[] = [
   ['hp', rule(String.raw`h\.?p\.?|horsepower`)],
   ['kW', rule(String.raw`kw`)],
-  ['r/min', rule(String.raw`(?:f\.?l\.?\s*)?r\.?p\.?m\.?|r/min|rev/min|tr/min|u/min|min\s*(?:-1|⁻¹|\^-1)|1/min|speed`)],
-  ['Hz', rule(String.raw`hz|hertz|cycles?|cyc\.?`)],
+  [
+    'r/min',
+    rule(
+      String.raw`(?:f\.?l\.?\s*)?r\.?p\.?m\.?|r/min|rev/min|tr/min|u/min|min\s*(?:-1|⁻¹|\^-1)|1/min|/\s?min|speed|${letter('n')}`,
+    ),
+  ],
+  ['Hz', rule(String.raw`hz|hertz|cycles?|cyc\.?|${letter('f')}`)],
+  ['poles', rule(String.raw`[-–]?\s?pol(?:es?|ig)?`)],
   ['phases', rule(String.raw`ph(?:ases?)?\.?|~`)],
-  ['V', rule(String.raw`v(?:olts?|ac)?\.?`)],
-  ['A', rule(String.raw`f\.?l\.?a\.?|a(?:mp(?:s|eres?)?)?\.?`)],
+  ['V', rule(String.raw`v(?:olt(?:s|age)?|ac)?\.?|${letter('u')}`)],
+  ['A', rule(String.raw`f\.?l\.?a\.?|a(?:mp(?:s|eres?)?)?\.?|${letter('i')}`)],
   ['kg', rule(String.raw`kgs?`)],
   ['lb', rule(String.raw`lbs?\.?`)],
   ['°C', rule(String.raw`°\s?c|deg\.?\s?c|c|k`)],
@@ -83,7 +108,7 @@ const code = (field: PlateField | 'nothing', pattern: string): readonly [PlateFi
   new RegExp(`(?:${pattern})${LAST}`, 'iyu'),
 ];
 
-const BEARING = String.raw`(?:(?:NUP|N[UJ]?)\s?\d{3,4}|6[0-4]\d{2}|7[2-4]\d{2}|[23][0-3]\d{2,3})(?:\s?[-/. ]?\s?(?:2?Z{1,2}|2?RS[HLRD12]*|LLU|DDU|VV|C[2-5]|J[136]?|E[CM]*[JPM]*|BE[CPJMY]*|MC?|L))*`;
+const BEARING = String.raw`(?:(?:NUP|N[UJ])\s?\d{3,4}|N\d{3,4}|6[0-4]\d{2}|7[2-4]\d{2}|[23][0-3]\d{2,3})(?:\s?[-/. ]?\s?(?:2?Z{1,2}|2?RS[HLRD12]*|LLU|DDU|VV|C[2-5]|J[136]?|E[CM]*[JPM]*|BE[CPJMY]*|MC?|L))*`;
 const NEMA_FRAME = String.raw`L?\d{2,3}(?:\/\d{1,3})?(?:TS|TC|TSC|TD|TCZ|TZ|TY|TCY|TDZ|UC|US|UZ|UY|T|U)|(?:42|48|56)(?:CZ?|HC?|HCZ?|J|Y|Z)|(?:14[35]|18[24]|21[35]|25[46]|28[46]|32[46]|36[45]|40[45]|44[4579])(?:JM|JP|HP|LP)[HV]?`;
 const IEC_FRAME = String.raw`(?:56|63|71|80|90|100|112|132|160|180|200|225|250|280|315|355|400)(?:S|M|L)[ABCX]?[1-8]?`;
 
@@ -115,14 +140,19 @@ export const codes: readonly (readonly [PlateField | 'nothing', RegExp])[] = [
   code('year', String.raw`(?:0?[1-9]|1[0-2])[/.](?:19|20)\d\d`),
   code('bearingDriveEnd', BEARING),
   code('frame', `${NEMA_FRAME}|${IEC_FRAME}`),
+  code('phases', String.raw`[13]\s?~(?:\s?mot(?:or)?\.?)?|(?:three|single)[\s-]?phase`),
   code(
     'nothing',
-    String.raw`(?:iec|en|din|nema|mg|csa|ul|ce|vde)\s*[-/]?\s*(?:60034(?:[-\s]\d+)*|mg\s?-?\s?1)?|3\s?~\s?(?:mot(?:or)?\.?)?|(?:ac\s+)?(?:induction\s+)?motor|ac|rated|made|max|at|rating|[pui]n`,
+    String.raw`(?:iec|en|din|nema|mg|csa|ul|ce|vde)\s*[-/]?\s*(?:60034(?:[-\s]\d+)*|mg\s?-?\s?1)?|(?:ac\s+)?(?:induction\s+)?motor|ac|rated|made|max|at|rating|[pui]n|p(?=\s*[=:]?\s*\d)`,
   ),
 ];
 
+/** `3x400 V`: three phases of that voltage. */
+export const TIMES = /3\s?[x×~]\s?(?=\d{3})/iy;
+/** Horsepower as it is written: `7 1/2`, `1½`, `3/4`. Only the mixed numbers that are sizes, so that `60 3/4` stays two figures. */
+export const MIXED = /(?:(?:[1-9]|12|17|22|37)\s1\/2|[1-9]\s[13]\/4|\d{0,2}\s?[½¼¾⅓⅔])(?![\d/.,])/y;
 export const NUMBER = /(?:\d+(?:[.,]\d+)*|[.,]\d+)(?:\s?[-–/]\s?\d+(?:[.,]\d+)*)*(?!\w*[A-Z]{1,2}\d)/y;
 /** A figure in which letters were read for digits: `46O`, `I770`. */
 export const SMUDGED = /(?=[\dOIl.,/-]*\d)(?=[\d.,/-]*[OIl])[\dOIl]+(?:[.,/-][\dOIl]+)*(?![\w])/y;
 export const WORD = /[^\s,;:|]+/y;
-export const GAP = /[\s,;:|=()[\]]+/y;
+export const GAP = /(?:[\s,;:|=()[\]]|[-–—](?=\s))+/y;

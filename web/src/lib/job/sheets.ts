@@ -64,6 +64,9 @@ export const situationOptions: readonly Option[] = [
 const replacing = (job: Job): boolean => job.situation.kind === 'replace';
 const buying = (job: Job): boolean => job.situation.kind === 'replace' || job.situation.kind === 'new';
 const starting = (job: Job): boolean => job.situation.kind !== 'energy';
+/** More than one speed or power on the plate. */
+const twoSpeed = ({ nameplate: { speed, speedInForce } }: Job): boolean =>
+  speedInForce !== 'ask' || /\d\s*[-–/]\s*\d/.test(String(speed ?? ''));
 const unreadable = (job: Job): boolean => job.nameplate.unreadable;
 
 export const transmissionOptions: readonly Option[] = named(
@@ -115,6 +118,14 @@ export const plateFields: readonly FieldDefinition[] = [
   text('nameplate.speed', 'Full-load speed', '1770 rpm'),
   text('nameplate.efficiency', 'Efficiency', '92.4 %'),
   text('nameplate.powerFactor', 'Power factor', '0.83'),
+  when(
+    select('nameplate.speedInForce', 'Speed in question', [
+      { value: 'ask', name: 'Not chosen' },
+      { value: 'first', name: 'The first on the plate' },
+      { value: 'second', name: 'The second' },
+    ]),
+    twoSpeed,
+  ),
   when(text('nameplate.serviceFactor', 'Service factor', '1.15'), starting),
   when(text('nameplate.codeLetter', 'Code letter', 'G'), starting),
   when(text('nameplate.designLetter', 'Design letter', 'B'), starting),
@@ -129,6 +140,8 @@ export const plateFields: readonly FieldDefinition[] = [
     text('nameplate.connection', 'Connection', 'Δ/Y or YY/Y'),
     text('nameplate.leads', 'Leads brought out', '9'),
     text('nameplate.lockedRotorCurrent', 'Locked-rotor current', '116 A'),
+    text('nameplate.phases', 'Phases', '3'),
+    text('nameplate.poles', 'Poles', '4'),
     text('nameplate.usableAt', 'Usable at', '208 V 41 A'),
     text('nameplate.serviceFactorAmps', 'Service-factor amps', '43.7/21.9'),
     text('nameplate.inverter', 'On a drive', 'Inverter duty CT 10:1'),
@@ -345,6 +358,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
       when(text('supply.subtransientReactance', 'First-instant reactance X″d', '12 %'), ofGenerator),
       when(text('supply.faultCurrent', 'Fault current', '18 kA'), (job) => job.supply.source === 'fault level'),
       text('supply.phaseVoltages', 'Three line voltages', '478/462/481 V'),
+      text('supply.lowestVoltage', 'Lowest voltage at a start', '440 V'),
       ...grouped(
         'Feeder, other load, network',
         text('supply.feederLength', 'Feeder length', '210 ft or 64 m'),
