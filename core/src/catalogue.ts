@@ -45,6 +45,14 @@ export const driveItemSchema = z.strictObject({
   /** Continuous output current at normal duty (about 110 % for a minute) and heavy duty (150 %), A. */
   normalCurrent: z.number().positive(),
   heavyCurrent: z.number().positive(),
+  /** Multiples of those it bears for `overloadTime` s once in `overloadRepeat` s; 1.1, 1.5, 60 and 600 where left out. */
+  normalOverload: z.number().min(1).max(3).optional(),
+  heavyOverload: z.number().min(1).max(3).optional(),
+  overloadTime: z.number().positive().max(600).optional(),
+  overloadRepeat: z.number().positive().max(7200).optional(),
+  /** Peak for the first seconds, of either rating. */
+  peakOverload: z.number().min(1).max(4).optional(),
+  peakTime: z.number().positive().max(30).optional(),
   normalPower: z.number().positive(),
   heavyPower: z.number().positive(),
   /** Input current at rated output, A. */
@@ -59,10 +67,10 @@ export const driveItemSchema = z.strictObject({
 });
 
 export const starterPartSchema = z.strictObject({
-  kind: z.enum(['contactor', 'overload relay', 'breaker', 'soft starter']),
+  kind: z.enum(['contactor', 'overload relay', 'breaker', 'soft starter', 'autotransformer']),
   ...common,
   voltageMax: z.number().positive(),
-  /** Contactor: AC-3 current. Relay: dial range. Breaker and soft starter: rated current. A. */
+  /** Contactor: AC-3 current. Relay: dial range. Breaker, soft starter and autotransformer: rated motor current. A. */
   currentMin: z.number().nonnegative(),
   currentMax: z.number().positive(),
 });

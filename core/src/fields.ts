@@ -154,7 +154,17 @@ export const quantityFields = {
     driveCurrentLimit: { dimension: 'count', min: 0.5, max: 2.5, example: '1.1 × rated' },
     driveBoost: { dimension: 'fraction', min: 0.2, max: 2, example: '120 % torque at standstill' },
   },
+  protection: {
+    ambient: { dimension: 'temperature', min: KELVIN - 50, max: KELVIN + 85, example: '45 °C along the cable' },
+    conductors: { dimension: 'count', min: 3, max: 60, example: '6' },
+  },
   money: {
+    exchangeRate: {
+      dimension: 'count',
+      min: 1e-6,
+      max: 1e6,
+      example: '0.92, of the job’s currency for one of the catalogue’s',
+    },
     energyPrice: { dimension: 'energyPrice', min: 0, max: 100 / 3.6e6, example: '0.11 per kWh' },
     years: { dimension: 'span', min: YEAR / 12, max: 50 * YEAR, example: '10 years' },
   },
@@ -177,15 +187,15 @@ export const rowFields = {
     speed: { dimension: 'speed', min: 0.5 * TURN, max: 10_000 * TURN, example: '580 rpm' },
     inertia: { dimension: 'inertia', min: 1e-6, max: 1e6, example: '0.4 kg·m²' },
   },
-  /** One segment of a duty cycle, torque at the driven shaft. */
+  /** One segment of a duty cycle, torque at the driven shaft; below zero where the load drives. */
   'load.duty': {
-    torque: { dimension: 'torque', min: 0, max: 1e6, example: '72 lb·ft or 98 N·m' },
+    torque: { dimension: 'torque', min: -1e6, max: 1e6, example: '72 lb·ft or 98 N·m' },
     time: { dimension: 'duration', min: 0.01, max: 1e7, example: '12 s' },
   },
   /** One point of a torque–speed table of the driven machine. */
   'load.curve': {
     speed: { dimension: 'speed', min: 0, max: 10_000 * TURN, example: '900 rpm' },
-    torque: { dimension: 'torque', min: 0, max: 1e6, example: '40 lb·ft or 54 N·m' },
+    torque: { dimension: 'torque', min: -1e6, max: 1e6, example: '40 lb·ft or 54 N·m' },
   },
   /** One time band of the tariff, with its share of the motor’s running hours. */
   'supply.bands': {

@@ -26,6 +26,9 @@ const rows = <Fields extends Record<string, FieldSpec>, More extends z.ZodRawSha
     .max(most)
     .default([]);
 
+/** A question of yes and no that has not been asked yet. */
+const unknownOr = z.enum(['unknown', 'no', 'yes']).default('unknown');
+
 const text = (max = 200) => z.string().max(max).optional();
 
 export const situationKinds = ['replace', 'new', 'drive', 'starter', 'energy'] as const;
@@ -72,8 +75,9 @@ export const waterLevels = ['dry', 'drip', 'hose', 'washdown', 'submerged'] as c
 export const dustLevels = ['clean', 'dirty', 'fibrous', 'conductive', 'combustible'] as const;
 export const corrosions = ['none', 'humid', 'salt', 'chemical'] as const;
 export const attitudes = ['horizontal', 'shaft up', 'shaft down'] as const;
-export const controls = ['none', 'damper', 'inlet vane', 'throttle', 'bypass'] as const;
+export const controls = ['unknown', 'none', 'on/off', 'damper', 'inlet vane', 'throttle', 'bypass'] as const;
 export const startingMethods = ['auto', 'direct', 'star-delta', 'autotransformer', 'soft starter', 'drive'] as const;
+export const brakings = ['unknown', 'none', 'chopper', 'regenerative'] as const;
 export const softModes = ['voltage ramp', 'current limit', 'torque ramp'] as const;
 export const tripClassNames = ['auto', '5', '10A', '10', '20', '30', '40'] as const;
 
@@ -155,6 +159,9 @@ export const jobSchema = z.strictObject({
         .default('torque')
         .describe('How the load is known: measured, measured on the motor, or from the machine'),
       ...typedFields(quantityFields.load),
+      holdingBrake: unknownOr.describe(
+        'A brake that holds the load at rest, for hoists and loads that drive the motor',
+      ),
       shock: z
         .enum(shocks)
         .default('uniform')
@@ -199,12 +206,23 @@ export const jobSchema = z.strictObject({
   profile: z
     .strictObject({
       ...typedFields(quantityFields.profile),
-      control: z.enum(controls).default('none').describe('How flow is controlled today, or would be without a drive'),
+      control: z
+        .enum(controls)
+        .default('unknown')
+        .describe('How flow is controlled today, or would be without a drive'),
       points: rows(rowFields['profile.points'], 200, {}),
     })
     .prefault({}),
   starting: z
     .strictObject({
+      reversing: unknownOr.describe('It is run in both directions'),
+      inching: unknownOr.describe('It is jogged by short starts'),
+      plugging: unknownOr.describe('It is braked by reversing the field'),
+      closedLoop: unknownOr.describe('The drive measures the shaft’s speed'),
+      braking: z
+        .enum(brakings)
+        .default('unknown')
+        .describe('Where the energy goes when the drive slows the load down or lowers it'),
       speedControl: z
         .enum(['auto', 'yes', 'no'])
         .default('auto')
@@ -236,6 +254,9 @@ export const jobSchema = z.strictObject({
         .enum(['inverse time breaker', 'dual element fuse', 'nontime delay fuse'])
         .default('inverse time breaker'),
       conductor: z.enum(['copper', 'aluminium']).default('copper'),
+      terminals: z.enum(['auto', '60', '75']).default('auto').describe('Temperature the terminals are good for, °C'),
+      insulation: z.enum(['60', '75', '90']).default('75').describe('Temperature the insulation is good for, °C'),
+      ...typedFields(quantityFields.protection),
     })
     .prefault({}),
   money: z.strictObject({ ...typedFields(quantityFields.money) }).prefault({}),

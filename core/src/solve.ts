@@ -32,7 +32,7 @@ import { powerTrain, trainBlockSchema, type TrainBlock } from './train.ts';
 import { valueSchema } from './value.ts';
 
 /** Raised with every change that can alter a result; kept with every saved revision. */
-export const ENGINE = 'pilgrim 0.6.0';
+export const ENGINE = 'pilgrim 0.7.0';
 
 export const stageStateSchema = z.object({
   state: z.enum(['done', 'open', 'caution', 'stop', 'not asked']),
@@ -133,18 +133,38 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
 
   const firstPick = pickFor(referenceMethod);
   const { motor } = firstPick;
-  const profileResult = motor ? profileOn(motor, brief, loadResult) : referenceProfile;
-  const startingResult = startingOn(
-    motor ?? referenceMotor(job, nameplateResult, loadResult, supplyResult.values.motorVoltage?.value),
+  const profileResult = motor ? profileOn(motor, brief, nameplateResult, loadResult) : referenceProfile;
+  const startOn = (drive: PickResult['driveLimits']) =>
+    startingOn({
+      motor: motor ?? referenceMotor(job, nameplateResult, loadResult, supplyResult.values.motorVoltage?.value),
+      brief,
+      load: loadResult,
+      supply: supplyResult,
+      profile: profileResult,
+      drive,
+    });
+  const firstStart = startOn(firstPick.driveLimits);
+  // The picked motor may start differently from the reference motor; then its starter or drive is picked again, and a
+  // drive that was not there before is what the start is judged by.
+  const again = firstStart.method !== referenceMethod;
+  const pickResult = again ? pickFor(firstStart.method) : firstPick;
+  const startingResult = again && pickResult.driveLimits ? startOn(pickResult.driveLimits) : firstStart;
+  const protectionResult = protection({
     brief,
-    loadResult,
-    supplyResult,
-    profileResult,
-  );
-  // The picked motor may start differently from the reference motor; then its starter or drive is picked again.
-  const pickResult = startingResult.method === referenceMethod ? firstPick : pickFor(startingResult.method);
-  const protectionResult = protection(brief, catalogue, nameplateResult, pickResult);
-  const moneyResult = money(brief, catalogue, supplyResult, profileResult, startingResult, pickResult);
+    catalogue,
+    nameplate: nameplateResult,
+    supply: supplyResult,
+    starting: startingResult,
+    pick: pickResult,
+  });
+  const moneyResult = money({
+    brief,
+    catalogue,
+    supply: supplyResult,
+    profile: profileResult,
+    starting: startingResult,
+    pick: pickResult,
+  });
 
   const results = {
     situation: situationResult,
@@ -244,12 +264,15 @@ function stateOf(
   const own = findings.filter((finding) => finding.stage === stage);
   const concerns = stage === 'handover' ? findings : own;
   if (concerns.some((finding) => finding.severity === 'stop')) return 'stop';
-  if (summary === '' || missing.some((each) => each.stage === stage)) return 'open';
+  if (summary === '' || missing.some((each) => each.stage === stage && each.kind === 'needed')) return 'open';
   return own.some((finding) => finding.severity === 'caution') ? 'caution' : 'done';
 }
 
 /** One field is asked for once, by the first stage that needs it. */
 function distinct(missing: readonly Missing[]): Missing[] {
+  const needed = new Set(missing.filter(({ kind }) => kind === 'needed').map(({ field }) => field));
   const seen = new Set<string>();
-  return missing.filter(({ field }) => !seen.has(field) && seen.add(field));
+  return missing.filter(
+    ({ field, kind }) => (kind === 'needed' || !needed.has(field)) && !seen.has(field) && seen.add(field),
+  );
 }

@@ -10,6 +10,7 @@ export const missingSchema = z.object({
   field: z.string(),
   stage: z.string(),
   message: z.string().describe('What is missing and what it is needed for'),
+  kind: z.enum(['needed', 'sharpens']).describe('Needed for a decision, or would only sharpen it'),
 });
 export type Missing = Readonly<z.infer<typeof missingSchema>>;
 
@@ -41,7 +42,9 @@ export function notebook(stage: StageName) {
     findings,
     missing,
     flag: (finding: Flag): void => void findings.push({ ...finding, stage }),
-    need: (field: string, message: string): void => void missing.push({ field, stage, message }),
+    need: (field: string, message: string): void => void missing.push({ field, stage, message, kind: 'needed' }),
+    /** What an assumption stands in for: the decision can be made, and would be better with it. */
+    sharpen: (field: string, message: string): void => void missing.push({ field, stage, message, kind: 'sharpens' }),
   };
 }
 

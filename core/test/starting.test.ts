@@ -467,6 +467,7 @@ describe('spread of what may be delivered', () => {
       drive: { kind: 'drive', ramp: 5, currentLimit: 1.5, boost: 1.2 },
     },
     stallTime: 12,
+    lockedRotorMost: targets.lockedRotorCurrent,
     tripClass: '10',
     overload: targets.current,
     warm: 0,
@@ -600,10 +601,9 @@ describe('the decision', () => {
       ...more,
     });
 
-  it('starts an hour by MG 10 (its example, from memory): 25 hp, 4 poles, 50 lb·ft² bears 122/50, a light load 8.8', () => {
+  it('starts an hour by MG 10 (its example, from memory): 25 hp, 4 poles, 50 lb·ft² bears 122/50, a light load 8.8; whole starts', () => {
     const borne = (inertia: string) => Number(often(inertia).values['starting.startsPerHour']?.value);
-    near(borne('50 lb·ft²'), 2.44, 0.001);
-    near(borne('5 lb·ft²'), 8.8, 0.001);
+    expect([borne('50 lb·ft²'), borne('5 lb·ft²')]).toEqual([2, 8]);
     expect(often('5 lb·ft²').values['starting.restTime']?.value).toBe(58);
     expect(codes(often('300 lb·ft²'))).toContain('starting.inertia-above-table');
     // An inertia that only stands in is no ground for a warning.
@@ -612,7 +612,7 @@ describe('the decision', () => {
 
   it('starts too often, or too soon after a stop, fail every way but a drive', () => {
     const hurried = often('50 lb·ft²', '6');
-    for (const method of ['direct', 'soft starter']) expect(failures(hurried, method)).toContain('bears 2.44');
+    for (const method of ['direct', 'soft starter']) expect(failures(hurried, method)).toContain('bears 2');
     expect(failures(hurried, 'drive')).not.toContain('bears');
     expect(failures(often('50 lb·ft²', '2'), 'direct')).not.toContain('bears');
     const duty = [

@@ -292,7 +292,11 @@ function motor(
         ? codeLetter((Math.sqrt(3) * base * starts.lockedRotorCurrent) / 1000 / horsepowerOf(power))
         : '',
     designLetter: school === 'NEMA' ? 'B' : 'N',
-    lockedRotorCurrents: voltages.map((voltage) => round((starts.lockedRotorCurrent * base) / voltage, 4)),
+    // On the low end of its range, 208 of 208-230 V, a winding draws less, in proportion to voltage.
+    lockedRotorCurrents: voltages.map((voltage) => {
+      const made = voltages.find((each) => each > voltage && each < voltage * 1.15) ?? voltage;
+      return round(((starts.lockedRotorCurrent * base) / made) * (voltage / made), 4);
+    }),
     lockedRotorTorque: starts.lockedRotorTorque,
     breakdownTorque: starts.breakdownTorque,
     frame,
@@ -440,6 +444,11 @@ function drives(random: Random): DriveItem[] {
         voltageMax: series.voltages[1],
         normalCurrent: round(normal),
         heavyCurrent: round(outputs[at - 1] ?? normal * 0.7),
+        normalOverload: 1.1,
+        heavyOverload: 1.5,
+        overloadTime: 60,
+        overloadRepeat: 600,
+        ...(series.housing === 'IP20' ? { peakOverload: 1.8, peakTime: 3 } : {}),
         normalPower: power,
         heavyPower: sizes[at - 1] ?? power * 0.7,
         inputCurrent: round(normal * 0.97),
@@ -534,7 +543,30 @@ function parts(random: Random): StarterPart[] {
       price(290, 6.1, size),
     ),
   ]);
-  return [...contactors, ...relays, ...breakers, ...softStarters];
+  const lowBreakers = ratings.slice(0, 20).map((rating) => ({
+    ...part(
+      'breaker',
+      `bw-${rating}`,
+      'Fenlode',
+      'Breakwater',
+      `Breakwater breaker ${rating} A, 240 V`,
+      [0, rating],
+      price(24, 1.4, rating),
+    ),
+    voltageMax: 240,
+  }));
+  const transformers = contactorSizes.map((size) =>
+    part(
+      'autotransformer',
+      `gn-${size}`,
+      'Ashgill',
+      'Gannet',
+      `Gannet autotransformer ${size} A, taps 50/65/80 %`,
+      [0, size],
+      price(210, 5.2, size),
+    ),
+  );
+  return [...contactors, ...relays, ...breakers, ...softStarters, ...lowBreakers, ...transformers];
 }
 
 /** The whole demo catalogue; the same on every machine. */

@@ -219,7 +219,7 @@ const salt: DemoSite = {
       supply: grid,
       place: { ambient: '38 °C', altitude: '4 m', setting: 'indoor', water: 'drip', dust: 'dirty' },
       profile: { control: 'none', points: [{ flow: '100 %', hours: '8300' }] },
-      money: { energyPrice: '0.14 per kWh', years: '10' },
+      money: { energyPrice: '0.14 per kWh', years: '10', exchangeRate: '0.92' },
     },
     {
       tag: 'KA-2',
@@ -242,7 +242,7 @@ const salt: DemoSite = {
       place: { ambient: '44 °C', altitude: '4 m', water: 'hose', dust: 'dirty', cabinet: true },
       profile: { points: [{ flow: '100 %', hours: '7200' }] },
       starting: { speedControl: 'no', leads: '6' },
-      money: { energyPrice: '0.14 per kWh', years: '10' },
+      money: { energyPrice: '0.14 per kWh', years: '10', exchangeRate: '0.92' },
     },
     {
       tag: 'VF-12',

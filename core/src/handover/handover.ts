@@ -18,6 +18,7 @@ export function handover(
   open: readonly Missing[],
 ): HandoverResult {
   const { findings, missing } = notebook('handover');
+  const needed = open.filter(({ kind }) => kind === 'needed').length;
   const stops = earlier.filter((finding) => finding.severity === 'stop').length;
   const motor = keepsMotor(job) ? pick.motor && 'Motor kept' : pick.chosenMotor?.item.name;
   const feed =
@@ -27,7 +28,7 @@ export function handover(
       ? `Stopped: ${stops} ${stops === 1 ? 'finding has' : 'findings have'} to be cleared first`
       : motor && feed
         ? `${motor} with ${feed}`
-        : `Not decided: ${open.length} ${open.length === 1 ? 'figure is' : 'figures are'} missing`;
+        : `Not decided: ${needed === 0 ? 'nothing in the catalogue was chosen' : `${needed} ${needed === 1 ? 'figure is' : 'figures are'} needed`}`;
   const state =
     stops > 0
       ? 'Stopped'

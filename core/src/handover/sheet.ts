@@ -27,7 +27,9 @@ export interface SelectionSheet {
   /** Why this motor, drive or starter, and what came next. */
   readonly reasons: readonly string[];
   readonly findings: readonly Finding[];
-  readonly missing: readonly string[];
+  /** What is missing: needed for a decision, and what would only sharpen it. */
+  readonly needed: readonly string[];
+  readonly sharpens: readonly string[];
   readonly preparedBy: string;
   readonly note: string;
 }
@@ -88,6 +90,7 @@ const contents: readonly (readonly [string, readonly string[]])[] = [
     [
       'supply.voltage',
       'supply.frequency',
+      'supply.lowestVoltage',
       'starting.startingCurrent',
       'starting.startingDip',
       'starting.accelerationTime',
@@ -101,16 +104,20 @@ const contents: readonly (readonly [string, readonly string[]])[] = [
     'Settings and wiring',
     [
       'pick.motorCurrent',
+      'protection.overloadDial',
       'protection.overloadCurrent',
       'protection.driveOverloadCurrent',
       'pick.driveCurrent',
       'protection.tableCurrent',
+      'protection.codeCurrent',
       'protection.conductorMinAmpacity',
       'protection.conductorSize',
+      'protection.conductorCarries',
       'protection.branchDeviceMax',
       'protection.branchDevice',
       'protection.groundingConductor',
       'protection.driveInputAmpacity',
+      'protection.driveInputConductor',
     ],
   ],
   [
@@ -170,7 +177,8 @@ export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
       .filter((section) => section.rows.length > 0),
     reasons: reasonsOf(solution),
     findings,
-    missing: missing.map((each) => each.message),
+    needed: missing.flatMap(({ kind, message }) => (kind === 'needed' ? [message] : [])),
+    sharpens: missing.flatMap(({ kind, message }) => (kind === 'sharpens' ? [message] : [])),
     preparedBy: job.handover.preparedBy ?? '',
     note: job.handover.note ?? '',
   };

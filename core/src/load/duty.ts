@@ -4,7 +4,7 @@ import { formatQuantity } from '../quantity/format.ts';
 import type { School } from '../quantity/units.ts';
 
 export interface Stretch {
-  /** N·m; 0 while standing. */
+  /** N·m; 0 while standing, below zero where the load drives. */
   readonly torque: number;
   /** s */
   readonly time: number;
@@ -59,7 +59,7 @@ export function dutyOf({ job, rows, practice }: Brief): Duty | undefined {
   };
   const typed = { source: 'typed in this job' };
   const period = quantity(cycle, 'duration', school, { ...typed, formula: '\\sum t_i' });
-  const most = quantity(peak, 'torque', school, { ...typed, formula: '\\max T_i' });
+  const most = quantity(peak, 'torque', school, { ...typed, formula: '\\max |T_i|' });
   const root = quantity(rms, 'torque', school, {
     formula: 'T_{rms} = \\sqrt{\\dfrac{\\sum T_i^2 t_i}{\\sum t_{run} + k \\sum t_{stand}}}',
     from: { 'T_{max}': most, t: period, k: practice.standstillCooling },
@@ -82,8 +82,8 @@ export function dutyOf({ job, rows, practice }: Brief): Duty | undefined {
     type: wording(name, { source: 'IEC 60034-1 4.2, MG 1 10.36 (recalled from memory)', note }),
     startsPerHour:
       starts > 0
-        ? quantity((starts * 3600) / cycle, 'count', school, {
-            formula: 'z = \\dfrac{3600\\,n}{t}',
+        ? quantity(wholeStarts((starts * 3600) / cycle), 'count', school, {
+            formula: 'z = \\left\\lceil \\dfrac{3600\\,n}{t} \\right\\rceil',
             from: { n: quantity(starts, 'count', school, typed), t: period },
             source: 'starts from standstill in one cycle',
           })
@@ -91,6 +91,9 @@ export function dutyOf({ job, rows, practice }: Brief): Duty | undefined {
     rest,
   };
 }
+
+/** Starts are counted whole, and more rather than fewer; under one an hour they are a share of one. */
+const wholeStarts = (anHour: number): number => (anHour > 1 ? Math.ceil(anHour - 1e-9) : anHour);
 
 export interface Rms {
   readonly rms: number;
@@ -109,7 +112,7 @@ export function rmsOf(segments: readonly Stretch[], standstillCooling: number): 
     heat += segment.torque ** 2 * segment.time;
     if (segment.standing) standing += segment.time;
     else running += segment.time;
-    peak = Math.max(peak, segment.torque);
+    peak = Math.max(peak, Math.abs(segment.torque));
   }
   const cooling = running + standstillCooling * standing;
   return { rms: cooling > 0 ? Math.sqrt(heat / cooling) : 0, peak, cycle: running + standing, running };
@@ -169,10 +172,12 @@ function dutyTypeOf(
   school: School,
 ): { readonly name: string; readonly note: string } {
   const { peak, cycle, running } = rmsOf(segments, standstillCooling);
-  const loaded = segments.filter(({ torque }) => torque >= ONE_LEVEL * peak);
+  const loaded = segments.filter(({ torque }) => Math.abs(torque) >= ONE_LEVEL * peak);
   const loadedTime = loaded.reduce((sum, { time }) => sum + time, 0);
-  const oneLevel = segments.every(({ torque, standing }) => standing || torque >= ONE_LEVEL * peak);
-  const idlesBetween = segments.every(({ torque }) => torque >= ONE_LEVEL * peak || torque <= IDLING * peak);
+  const oneLevel = segments.every(({ torque, standing }) => standing || Math.abs(torque) >= ONE_LEVEL * peak);
+  const idlesBetween = segments.every(
+    ({ torque }) => Math.abs(torque) >= ONE_LEVEL * peak || Math.abs(torque) <= IDLING * peak,
+  );
   const stands = running < cycle;
   const share = `${Math.round((100 * loadedTime) / cycle)} %`;
   if (oneLevel && !stands) return { name: 'S1', note: 'One torque without end: continuous duty.' };

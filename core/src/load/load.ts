@@ -6,6 +6,8 @@ import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 import { checkLoad } from './load-checks.ts';
 import { dutyOf, type Duty } from './duty.ts';
+import { checkBrake, loweringTorque } from './overhauling.ts';
+import type { Inputs } from '../inputs.ts';
 import { leastSheave } from './sheave.ts';
 import { compareSizes, type SizeChoice } from './size-comparison.ts';
 import { torqueCurve, type TorqueCurve } from './torque-curve.ts';
@@ -46,6 +48,8 @@ export interface LoadValues {
   readonly rmsTorque?: Value;
   /** Typed, or those of the duty cycle. */
   readonly startsPerHour?: Value;
+  /** Of a hoist that lowers, at the motor shaft; below zero. */
+  readonly loweringTorque?: Value;
   /** Highest torque of cycle or overload, at the motor shaft. */
   readonly peakTorque?: Value;
   /** What the motor can give before it stalls, at the dip it must ride through. */
@@ -67,14 +71,31 @@ export interface LoadResult extends StageResult<LoadValues> {
   readonly sizes: readonly SizeChoice[];
 }
 
+/** Fields of the load; a reading that another stage has already is not asked again. */
+function readingsOf({ load: typed, situation, supply }: Inputs['given']): Inputs['given']['load'] {
+  const volts = supply.phaseVoltages?.flat() ?? [];
+  const [first] = volts;
+  const mean = volts.reduce((sum, each) => sum + each.value, 0) / Math.max(1, volts.length);
+  const runningCurrent = typed.runningCurrent ?? situation.runningCurrent;
+  const runningVoltage = typed.runningVoltage ?? (first && volts.length === 3 ? { ...first, value: mean } : undefined);
+  return {
+    ...typed,
+    ...(runningCurrent ? { runningCurrent } : {}),
+    ...(runningVoltage ? { runningVoltage } : {}),
+  };
+}
+
 const POLES = [2, 4, 6, 8] as const;
 
 /** What the shaft needs, torque first, carried back to the motor and up to a standard size. */
 export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
   const { job, given, rows, practice } = brief;
   const { school } = job;
-  const { findings, missing, flag, need } = notebook('load');
-  const typed = given.load;
+  const { findings, missing, flag, need, sharpen } = notebook('load');
+  const typed = readingsOf(given);
+  // A plate that is there stands in for a load that is not known; an energy study has nothing without it.
+  const standsIn = job.situation.kind !== 'new' && job.situation.kind !== 'energy' && nameplate.values.power;
+  const ask = standsIn ? sharpen : need;
 
   const transmission = transmissionOf(brief);
   const { ratio, efficiency } = transmission;
@@ -87,7 +108,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       note: 'Fans and pumps break away easily; loaded constant-torque machines need at least their running torque.',
     });
   const duty = job.load.way === 'duty' ? dutyOf(brief) : undefined;
-  const startsPerHour = given.supply.startsPerHour ?? duty?.startsPerHour;
+  const startsPerHour = given.supply.startsPerHour ?? given.situation.startsPerHour ?? duty?.startsPerHour;
   const curve =
     job.load.way === 'curve'
       ? rows['load.curve'].flatMap(({ speed, torque: at }) => (speed && at ? [{ speed, torque: at }] : []))
@@ -106,6 +127,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       from: { T_m: motorTorque, n: motorSpeed },
       source: 'definition',
     });
+  const lowering = loweringTorque(brief, motorSpeed, efficiency);
   const poles = motorPoles();
   const voltage = nameplate.values.voltage?.value ?? (school === 'NEMA' ? 460 : 400);
   const peakTorque = peakAtMotor();
@@ -144,6 +166,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
     ...(inertia ? { inertia } : {}),
     ...(duty ? { dutyCycle: duty.cycle, dutyType: duty.type, rmsTorque: duty.rms } : {}),
     ...(startsPerHour ? { startsPerHour } : {}),
+    ...(lowering ? { loweringTorque: lowering } : {}),
     ...(peakTorque ? { peakTorque } : {}),
     ...(peakAllowed ? { peakAllowed } : {}),
     ...(poles ? { poles } : {}),
@@ -152,6 +175,7 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
     ...(outputSpeed ? { outputSpeed } : {}),
   };
   checkLoad(brief, nameplate, transmission, values, flag);
+  checkBrake(brief, { flag, need });
   const summary =
     motorTorque && motorSpeed
       ? `${motorTorque.text} at ${motorSpeed.text}`
@@ -203,13 +227,18 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
     const way = ways[job.load.way];
     const typedTorque = torqueTyped(transmission, school);
     for (const [name, words] of way.asks) {
-      if (!typed[name] && !(name === 'torque' && typedTorque)) need(`load.${name}`, words);
+      if (!typed[name] && !(name === 'torque' && typedTorque)) ask(`load.${name}`, words);
     }
     if (job.load.way === 'curve' && curve.length < 2)
-      need('load.curve.0.speed', 'At least two points of torque against speed');
-    if (job.load.way === 'duty' && !duty) need('load.duty.0.torque', 'At least one segment of the duty cycle');
+      ask('load.curve.0.speed', 'At least two points of torque against speed');
+    if (job.load.way === 'duty' && !duty) ask('load.duty.0.torque', 'At least one segment of the duty cycle');
     if (onMotor(job.load.way) && !nameplate.motor)
       need('nameplate.power', 'The plate of the running motor, to read its load off power, amps or slip');
+    if (job.load.way === 'current' && !nameplate.voltageKnown) {
+      // At 690 V the same amps are twice the load that they are at 400 V.
+      need('supply.voltage', 'System voltage: a plate of several voltages says nothing of the load before it is known');
+      return undefined;
+    }
     if (!ratio) return undefined;
     const found = way.torque({
       job,

@@ -1,10 +1,13 @@
 import type { Motor } from './typical.ts';
 
+/** What the losses of a motor follow from. */
+type Losing = Pick<Motor, 'power' | 'efficiencyMinimum'>;
+
 /**
  * Electrical input of a motor on the line at a shaft power, W. Loss = full-load loss × (fixed + (1−fixed)·y²),
  * y = load fraction. Common practice, no published source; agrees with usual part-load figures within about 1 point above 30 % load.
  */
-export function inputOnLine(motor: Motor, shaftPower: number, fixedShare: number): number {
+export function inputOnLine(motor: Losing, shaftPower: number, fixedShare: number): number {
   const load = shaftPower / motor.power;
   return shaftPower + fullLoadLoss(motor) * (fixedShare + (1 - fixedShare) * load ** 2);
 }
@@ -13,7 +16,7 @@ export function inputOnLine(motor: Motor, shaftPower: number, fixedShare: number
  * Electrical input of a motor fed at reduced frequency, W: the fixed part falls with about speed to the 1.5
  * (iron and windage), the rest with torque squared. Harmonic loss adds 8 % to the total (estimate, common practice).
  */
-export function inputOnDrive(motor: Motor, shaftPower: number, speedShare: number, fixedShare: number): number {
+export function inputOnDrive(motor: Losing, shaftPower: number, speedShare: number, fixedShare: number): number {
   if (speedShare <= 0) return 0;
   const torque = shaftPower / motor.power / speedShare;
   const loss = fullLoadLoss(motor) * (fixedShare * speedShare ** 1.5 + (1 - fixedShare) * torque ** 2);
@@ -21,4 +24,4 @@ export function inputOnDrive(motor: Motor, shaftPower: number, speedShare: numbe
 }
 
 /** At the guaranteed minimum efficiency, so that a saving is not promised on the nominal figure. */
-const fullLoadLoss = (motor: Motor): number => motor.power / motor.efficiencyMinimum - motor.power;
+const fullLoadLoss = (motor: Losing): number => motor.power / motor.efficiencyMinimum - motor.power;

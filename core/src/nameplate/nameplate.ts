@@ -54,6 +54,8 @@ export interface NameplateResult extends StageResult<NameplateValues> {
   readonly voltages: readonly Value[];
   /** False while a plate of several voltages does not say which one is connected. */
   readonly voltageKnown: boolean;
+  /** The plate is of a motor with more than one speed. */
+  readonly multispeed: boolean;
   /** The plate’s own rating, where it runs at another frequency with the same volts per hertz. */
   readonly shiftedFrom: ConnectedRating['shiftedFrom'];
   readonly open: boolean;
@@ -165,6 +167,7 @@ export function nameplate(brief: Brief): NameplateResult {
     clues: recovery.clues,
     voltages: rating.voltages,
     voltageKnown: rating.voltageKnown,
+    multispeed: rating.speeds !== undefined,
     shiftedFrom: rating.shiftedFrom,
     open,
   };

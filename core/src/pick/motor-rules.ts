@@ -17,9 +17,12 @@ export interface MotorNeed {
   readonly inverterDuty: boolean;
   /** A belt or chain hangs on its shaft. */
   readonly belted: boolean;
+  /** Least service factor, where thin air spends it. */
+  readonly serviceFactor: number;
 }
 
-export type MotorRule = 'frequency' | 'power' | 'poles' | 'voltage' | 'enclosure' | 'frame' | 'shaft' | 'inverter duty';
+export type MotorRule =
+  'frequency' | 'power' | 'poles' | 'voltage' | 'enclosure' | 'frame' | 'shaft' | 'inverter duty' | 'service factor';
 
 export interface Refusal {
   readonly rule: MotorRule;
@@ -80,6 +83,13 @@ const rules: readonly (readonly [MotorRule, Check])[] = [
     'inverter duty',
     (item, need) =>
       need.inverterDuty && !item.inverterDuty ? 'not made for low speed at full torque on a drive' : undefined,
+  ],
+  [
+    'service factor',
+    (item, need) =>
+      item.serviceFactor < need.serviceFactor
+        ? `service factor ${item.serviceFactor}; at this altitude ${need.serviceFactor} is spent`
+        : undefined,
   ],
 ];
 

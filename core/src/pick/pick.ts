@@ -10,13 +10,20 @@ import type { SupplyResult } from '../supply/supply.ts';
 import { keepsMotor } from '../motor/reference.ts';
 import { inverterStatement } from '../nameplate/inverter.ts';
 import { connectionAt } from '../nameplate/connection.ts';
-import { slowAtFullTorque } from '../profile/slow.ts';
+import { slowDemand } from '../profile/slow.ts';
+import type { DriveLimits } from '../starting/feeds.ts';
+import { usualRotorInertia } from '../motor/rotor-inertia.ts';
+import { dialShare } from '../protection/overload-dial.ts';
+import { overloadOf as overloadOfDrive, usualOverload } from './drive-duty.ts';
+import { currentAtTorque, driveEvents } from './drive-events.ts';
 import { sizeText, standardPowerSource } from '../motor/standard-power.ts';
 import type { Motor } from '../motor/typical.ts';
 import { formatQuantity } from '../quantity/format.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
+import { reducedSpeedTorque } from '../tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 import { buildStarter, type Starter } from './build-starter.ts';
+import { exchangeRate } from './exchange.ts';
 import type { MotorNeed } from './motor-rules.ts';
 import { rankDrives, type DriveRanking, type RankedDrive } from './rank-drives.ts';
 import { rankMotors, type MotorRanking, type RankedMotor, type Running } from './rank-motors.ts';
@@ -41,17 +48,15 @@ export interface PickResult extends StageResult<PickValues> {
   readonly starter: Starter | undefined;
   readonly chosenMotor: RankedMotor | undefined;
   readonly chosenDrive: RankedDrive | undefined;
+  /** What the chosen drive gives for a short time; the start is judged by it. */
+  readonly driveLimits: DriveLimits | undefined;
   /** The motor that will run: the picked one, or the plate’s where it is kept. */
   readonly motor: Motor | undefined;
 }
 
 const FROM_CATALOGUE = 'catalogue';
-/** Overload a drive bears for a minute at its normal and heavy ratings. Common practice, no published source. */
-const NORMAL_OVERLOAD = 1.1;
-const HEAVY_OVERLOAD = 1.5;
-/** It bears that once in ten minutes; longer or oftener counts as continuous. Common practice, no published source. */
-const OVERLOAD_TIME = 60;
-const OVERLOADS_PER_HOUR = 6;
+/** Load of a motor whose load is not known, of its rated power. Common practice, no published source. */
+const UNKNOWN_LOAD = 0.75;
 const DEFERRING = [
   'nameplate.explosion-protected',
   'place.hazardous',
@@ -83,6 +88,7 @@ export function pick(
     starter: undefined,
     chosenMotor: undefined,
     chosenDrive: undefined,
+    driveLimits: undefined,
   };
 
   if (
@@ -121,8 +127,7 @@ export function pick(
     ...(motor
       ? {
           motorCurrent: quantity(motor.current, 'current', school, {
-            origin: keeps ? 'given' : 'looked up',
-            source: keeps ? 'plate' : FROM_CATALOGUE,
+            ...(keeps ? asOnPlate() : { origin: 'looked up' as const, source: FROM_CATALOGUE }),
             note: `Holds for ${motor.label}.`,
           }),
         }
@@ -153,8 +158,30 @@ export function pick(
     starter,
     chosenMotor,
     chosenDrive,
+    driveLimits: chosenDrive && motor && limitsOf(chosenDrive, motor),
     motor,
   };
+
+  /** A current that was worked out or guessed is not called the plate’s. */
+  function asOnPlate(): { origin: Value['origin']; source: string; formula: string } {
+    const { ratedCurrent } = nameplate.values;
+    const { origin = 'estimated', working } = ratedCurrent ?? {};
+    return {
+      origin,
+      source: origin === 'given' ? 'plate' : (working?.source ?? PRACTICE),
+      formula: working?.formula ?? '',
+    };
+  }
+
+  function limitsOf(ranked: RankedDrive, forMotor: Motor): DriveLimits {
+    const overload = overloadOfDrive(ranked.item, driveDuty());
+    return {
+      currentLimit: (ranked.current * overload.multiple) / forMotor.current,
+      peakLimit: overload.peak && (ranked.current * overload.peak.multiple) / forMotor.current,
+      seconds: overload.seconds,
+      continuous: ranked.current / forMotor.current,
+    };
+  }
 
   function needFor(required: Value): MotorNeed | undefined {
     const { motorVoltage, voltage } = supply.values;
@@ -171,7 +198,11 @@ export function pick(
       enclosures: remedy.closed ? place.enclosures.filter((code) => code !== 'ODP') : place.enclosures,
       frame: job.situation.kind === 'replace' && sameSizeAsPlate(required) ? nameplate.frame : undefined,
       belted: job.load.stages[0] !== undefined && hangsOnShaft(job.load.stages[0].kind),
-      inverterDuty: remedy.inverterDuty === true || (method === 'drive' && slowAtFullTorque(brief) !== undefined),
+      inverterDuty:
+        remedy.inverterDuty === true ||
+        (method === 'drive' &&
+          slowDemand(brief, (load.values.motorPower?.value ?? required.value) / required.value) !== undefined),
+      serviceFactor: place.spendsServiceFactor ? 1.15 : 1,
     };
   }
 
@@ -213,10 +244,27 @@ export function pick(
     const hours = profile.values.hours;
     if (!energyPrice || !hours) return undefined;
     const span = (years?.value ?? DEFAULT_YEARS * YEAR) / YEAR;
+    const rate = exchangeRate(brief, catalogue);
+    if (rate === undefined) return undefined;
+    const driven = method === 'drive';
+    const points = profile.points.map((point) => ({
+      shaftPower: (driven ? undefined : point.shaftThrottled) ?? point.shaftControlled,
+      seconds: point.hours * span,
+      speed: driven ? point.speed : undefined,
+    }));
     return {
-      shaftPower: load.values.motorPower?.value ?? required.value * 0.75,
-      seconds: hours.value * span,
-      energyPrice: energyPrice.value,
+      points:
+        points.length > 0
+          ? points
+          : [
+              {
+                shaftPower: load.values.motorPower?.value ?? required.value * UNKNOWN_LOAD,
+                seconds: hours.value * span,
+                speed: undefined,
+              },
+            ],
+      fixedShare: brief.practice.fixedLossShare.value,
+      energyPrice: energyPrice.value / rate,
     };
   }
 
@@ -250,7 +298,8 @@ export function pick(
       current: driveCurrentNeeded(forMotor),
       inputShare: job.supply.phases === '1' ? brief.practice.singlePhaseShare.value : 1,
       systemVoltage: voltage.value,
-      duty: driveDuty(forMotor),
+      duty: driveDuty(),
+      events: driveEvents(brief, forMotor, load, inertiaWith(forMotor)),
       ambient: place.values.ambient.value,
       altitude: place.values.altitude.value,
       housing: place.housing,
@@ -260,9 +309,9 @@ export function pick(
       flag({
         code: 'pick.no-drive',
         severity: 'stop',
-        message: `No drive in the catalogue carries ${formatQuantity(driveCurrentNeeded(forMotor), 'current', school)} here.${ranking.refused[0] ? ` Nearest: ${ranking.refused[0].name}, ${ranking.refused[0].reason}.` : ''}`,
-        basis: 'Current at the duty class after derates',
-        clear: 'Put the drive in a cabinet or a cooler room, or add a catalogue.',
+        message: `No drive in the catalogue carries ${formatQuantity(driveCurrentNeeded(forMotor), 'current', school)} and what the load asks of it for a short time here.${ranking.refused[0] ? ` Nearest: ${ranking.refused[0].name}, ${ranking.refused[0].reason}.` : ''}`,
+        basis: 'Current at the duty class after derates; overload for its time',
+        clear: 'Lengthen the ramp, put the drive in a cabinet or a cooler room, or add a catalogue.',
         field: 'place.cabinet',
       });
     }
@@ -279,20 +328,26 @@ export function pick(
     return ranking;
   }
 
-  /** Peak torque as a multiple of the motor’s rated torque; 0 where none is known. */
-  function overloadOf(forMotor: Motor): number {
-    return ((load.values.peakTorque?.value ?? 0) * forMotor.speed) / forMotor.power;
+  /** The kind of load decides; an overload beyond what normal duty gives makes it heavy. */
+  function driveDuty(): 'normal' | 'heavy' {
+    const { peakTorque, motorTorque } = load.values;
+    const peak = peakTorque && motorTorque ? peakTorque.value / motorTorque.value : 0;
+    return job.load.torqueKind === 'variable' && peak <= usualOverload('normal') ? 'normal' : 'heavy';
   }
 
-  function driveDuty(forMotor: Motor): 'normal' | 'heavy' {
-    return job.load.torqueKind === 'variable' && overloadOf(forMotor) <= NORMAL_OVERLOAD ? 'normal' : 'heavy';
+  function inertiaWith(forMotor: Motor): number | undefined {
+    const rotor = given.starting.rotorInertia?.value ?? usualRotorInertia(forMotor.power, forMotor.poles);
+    return load.values.inertia && load.values.inertia.value + rotor;
   }
 
-  /** The motor’s current, or more where its overloads go beyond what a heavy-duty drive bears, for how long and how often. */
+  /** The motor’s nameplate current, or what rows of the profile beyond full flow ask for good. */
   function driveCurrentNeeded(forMotor: Motor): number {
-    const { overloadTime, overloadsPerHour } = given.load;
-    const lasting = (overloadTime?.value ?? 0) > OVERLOAD_TIME || (overloadsPerHour?.value ?? 0) > OVERLOADS_PER_HOUR;
-    return forMotor.current * Math.max(1, overloadOf(forMotor) / (lasting ? 1 : HEAVY_OVERLOAD));
+    const beyond = profile.points
+      .filter((point) => point.hours > 0 && point.speed > 1)
+      .map((point) =>
+        currentAtTorque(forMotor, undefined, point.shaftControlled / (forMotor.speed * point.speed), 1 / point.speed),
+      );
+    return Math.max(forMotor.current, ...beyond);
   }
 
   function chooseDrive(ranking: DriveRanking): RankedDrive | undefined {
@@ -315,7 +370,7 @@ export function pick(
   }
 
   function driveValues(ranked: RankedDrive): Partial<PickValues> {
-    const heavy = motor !== undefined && driveDuty(motor) === 'heavy';
+    const heavy = driveDuty() === 'heavy';
     const current = quantity(ranked.current, 'current', school, {
       origin: 'looked up',
       source: FROM_CATALOGUE,
@@ -341,7 +396,10 @@ export function pick(
       school,
       method: way,
       current: forMotor.current,
-      voltage: forMotor.voltage,
+      dial: forMotor.current * dialShare(job, forMotor.serviceFactor),
+      voltage: supply.values.voltage?.value ?? forMotor.voltage,
+      ac4: job.starting.inching === 'yes' || job.starting.plugging === 'yes',
+      reversing: job.starting.reversing === 'yes',
     });
     if (built.lacking.length > 0 && catalogue.parts.length > 0) {
       flag({
@@ -375,16 +433,18 @@ export function pick(
     });
   }
 
-  /** Full torque at low speed on the motor that stays, unless its plate promises that range. */
+  /** More torque at low speed than the fan of the motor that stays can cool, unless its plate promises that range. */
   function checkSlow(): void {
-    const slowest = slowAtFullTorque(brief);
     const { constantTorqueRatio = 1 } = inverterStatement(job.nameplate.inverter, undefined, undefined, 0);
-    if (slowest === undefined || slowest * constantTorqueRatio > 0.999) return;
+    const share = motor && load.values.motorPower ? load.values.motorPower.value / motor.power : 1;
+    const slow = slowDemand(brief, share, constantTorqueRatio);
+    if (!slow) return;
+    const percent = (value: number): string => formatQuantity(value, 'fraction', school);
     flag({
       code: 'pick.slow-full-torque',
       severity: 'caution',
-      message: `The profile asks for full torque at ${formatQuantity(slowest, 'fraction', school)} of full speed, where the fan on the shaft of the kept motor hardly cools it.`,
-      basis: 'MG 1 Part 30: torque is reduced at low speed unless the motor is cooled otherwise',
+      message: `The profile asks for ${percent(slow.torque)} of rated torque at ${percent(slow.speed)} of full speed, where the fan on the shaft of the kept motor cools for about ${percent(slow.bearable)}.`,
+      basis: `${reducedSpeedTorque.source}: shape of a curve, recalled only roughly`,
       clear:
         'Read the constant-torque range on the plate, add a blower of its own, or keep the hours at low speed short.',
       field: 'nameplate.inverter',
@@ -448,6 +508,23 @@ function motorOf({ item, voltage, current }: RankedMotor): Motor {
     lockedRotorTorque: item.lockedRotorTorque,
     breakdownTorque: item.breakdownTorque,
     ...(joined?.starDelta === 'not possible' ? { noStarDelta: joined.why } : {}),
+    starDeltaProven: joined?.starDelta === 'possible',
+    ...windingOf(item, at),
+  };
+}
+
+/** A voltage this near above another is the one the winding is made for: 230 of 208-230 V. */
+const RANGE = 1.15;
+
+/** Of an item listed for a range, the winding it really has. */
+function windingOf(item: MotorItem, at: number): Pick<Motor, 'winding'> {
+  const voltage = item.voltages[at] ?? 0;
+  const made = item.voltages.findIndex((each) => each > voltage * 1.01 && each < voltage * RANGE);
+  const [volts, amperes] = [item.voltages[made], item.currents[made]];
+  if (volts === undefined || amperes === undefined) return {};
+  const locked = lockedRotorCurrentAt(item, made, amperes);
+  return {
+    winding: { voltage: volts, current: amperes, lockedRotorCurrent: locked, lockedRotorCurrentLeast: locked },
   };
 }
 

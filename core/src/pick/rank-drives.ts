@@ -1,4 +1,5 @@
 import type { DriveItem } from '../catalogue.ts';
+import { notBorne, overloadOf, type DriveEvent } from './drive-duty.ts';
 import type { HousingCode } from '../place/place.ts';
 import { formatQuantity } from '../quantity/format.ts';
 import type { School } from '../quantity/units.ts';
@@ -15,6 +16,8 @@ export interface DriveNeed {
   readonly altitude: number;
   readonly housing: HousingCode;
   readonly motorPower: number;
+  /** What asks for more than the running current, and for how long. */
+  readonly events: readonly DriveEvent[];
 }
 
 export interface RankedDrive {
@@ -27,7 +30,7 @@ export interface RankedDrive {
 export interface RefusedDrive {
   readonly id: string;
   readonly name: string;
-  readonly rule: 'voltage' | 'housing' | 'ambient' | 'current' | 'oversized';
+  readonly rule: 'voltage' | 'housing' | 'ambient' | 'current' | 'overload' | 'oversized';
   readonly reason: string;
 }
 
@@ -66,7 +69,14 @@ function refusal(item: DriveItem, need: DriveNeed, current: number): Omit<Refuse
   if (current === 0) return { rule: 'ambient', reason: 'too hot a place for it' };
   if (current < need.current * 0.9999)
     return { rule: 'current', reason: `${amperes(current)} after derates, ${amperes(need.current)} needed` };
-  if (current > need.current * OVERSIZED)
+  const overload = overloadOf(item, need.duty);
+  for (const event of need.events) {
+    const reason = notBorne(event, current, need.current, overload);
+    if (reason !== undefined) return { rule: 'overload', reason };
+  }
+  // An overload may ask for far more than the running current.
+  const most = Math.max(need.current, ...need.events.map((event) => event.current / overload.multiple));
+  if (current > most * OVERSIZED)
     return { rule: 'oversized', reason: `${amperes(current)}: far larger than needed, only dearer` };
   return undefined;
 }
@@ -81,7 +91,8 @@ export function rankDrives(items: readonly DriveItem[], need: DriveNeed): DriveR
     if (reason) refused.push({ id: item.id, name: item.name, ...reason });
     else fits.push({ item, current, used: need.current / current });
   }
-  const nearness = (each: RefusedDrive) => (each.rule === 'current' || each.rule === 'housing' ? 0 : 1);
+  const nearness = (each: RefusedDrive) =>
+    each.rule === 'overload' || each.rule === 'current' || each.rule === 'housing' ? 0 : 1;
   return {
     fits: fits.toSorted((a, b) => a.item.price - b.item.price),
     refused: refused.toSorted((a, b) => nearness(a) - nearness(b)),

@@ -1,5 +1,6 @@
 import type { MotorItem } from '../catalogue.ts';
 import type { Job } from '../job.ts';
+import { inputOnDrive, inputOnLine } from '../motor/part-load.ts';
 import { formatNumber } from '../quantity/format.ts';
 import { connectableVoltage, refusals, type MotorNeed, type MotorRule, type Refusal } from './motor-rules.ts';
 
@@ -26,10 +27,32 @@ export interface MotorRanking {
 }
 
 export interface Running {
-  /** Mean shaft power while running, W; hours of running in the years counted, s; price per J. */
-  readonly shaftPower: number;
-  readonly seconds: number;
+  /** Every point of the profile: shaft power, W, time in the years counted, s, and speed as a share of full on a drive. */
+  readonly points: readonly {
+    readonly shaftPower: number;
+    readonly seconds: number;
+    readonly speed: number | undefined;
+  }[];
+  readonly fixedShare: number;
+  /** Per J, in the catalogue’s currency. */
   readonly energyPrice: number;
+}
+
+/** Cost of what a motor loses at the points of the profile, by its guaranteed minimum efficiency. */
+function lossCostOf(
+  { power, efficiencyMinimum, efficiency }: MotorItem,
+  { points, fixedShare, energyPrice }: Running,
+): number {
+  const motor = { power, efficiencyMinimum: Math.min(efficiencyMinimum, efficiency) };
+  const lost = points.reduce((sum, { shaftPower, seconds, speed }) => {
+    if (shaftPower <= 0) return sum;
+    const input =
+      speed === undefined
+        ? inputOnLine(motor, shaftPower, fixedShare)
+        : inputOnDrive(motor, shaftPower, speed, fixedShare);
+    return sum + (input - shaftPower) * seconds;
+  }, 0);
+  return lost * energyPrice;
 }
 
 const judged = new WeakMap<readonly MotorItem[], { readonly need: string; readonly refused: readonly Refusal[][] }>();
@@ -65,9 +88,7 @@ export function rankMotors(
       continue;
     }
     const winding = connectableVoltage(item, need);
-    const lossCost = running
-      ? running.shaftPower * (1 / item.efficiencyMinimum - 1) * running.seconds * running.energyPrice
-      : 0;
+    const lossCost = running ? lossCostOf(item, running) : 0;
     fits.push({
       item,
       voltage: item.voltages[winding] ?? 0,

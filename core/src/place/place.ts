@@ -1,11 +1,11 @@
 import type { LoadResult } from '../load/load.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import { sizeInForce } from '../motor/reference.ts';
+import { keepsMotor, sizeInForce } from '../motor/reference.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
 import { driveEfficiency, nema250, thermalClasses } from '../tables/index.ts';
 import { horsepowerOf } from '../motor/standard-power.ts';
-import { slowAtFullTorque } from '../profile/slow.ts';
+import { slowDemand } from '../profile/slow.ts';
 import { formatQuantity } from '../quantity/format.ts';
 import { cabinetHeat } from './cabinet.ts';
 import {
@@ -43,11 +43,15 @@ export interface PlaceResult extends StageResult<PlaceValues> {
   readonly enclosures: readonly EnclosureCode[];
   /** Every enclosure with what was decided of it and why. */
   readonly verdicts: readonly EnclosureVerdict[];
+  /** At this altitude full power is had only at the cost of a service factor of 1.15. */
+  readonly spendsServiceFactor: boolean;
   /** Least housing of a drive that stands here on its own. */
   readonly housing: HousingCode;
 }
 
 const KELVIN = 273.15;
+/** m; MG 1 14.4.3, recalled from memory and doubted. */
+const NINE_THOUSAND_FEET = 9000 * 0.3048;
 /** Ambient that ratings hold for, K (IEC 60034-1 6, MG 1 14.2). */
 export const RATED_AMBIENT = KELVIN + 40;
 
@@ -65,7 +69,7 @@ const housingText = (code: HousingCode): string =>
 /** Where it has to live: which enclosure and housing may stand there and what heat and thin air take away. */
 export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult): PlaceResult {
   const { job, given, practice } = brief;
-  const { findings, missing, flag, need } = notebook('place');
+  const { findings, missing, flag, sharpen } = notebook('place');
   const { school } = job;
   const at = job.place;
   const ambient =
@@ -80,7 +84,7 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
     quantity(0, 'altitude', school, { origin: 'estimated', source: PRACTICE, note: 'Below 1000 m is assumed.' });
 
   if (!given.place.ambient) {
-    need('place.ambient', 'Hottest ambient; until it is typed, 40 °C and an area that is not hazardous are assumed');
+    sharpen('place.ambient', 'Hottest ambient; until it is typed, 40 °C and an area that is not hazardous are assumed');
   }
   if (at.hazardous !== 'no') {
     flag({
@@ -120,7 +124,11 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
   }
 
   const deferred = at.hazardous !== 'no' || at.dust === 'combustible' || at.water === 'submerged';
-  const verdicts = judgeEnclosures(job, deferred, slowAtFullTorque(brief) !== undefined);
+  const verdicts = judgeEnclosures(
+    job,
+    deferred,
+    slowDemand(brief, load.values.loadFraction?.value ?? 1) !== undefined,
+  );
   const standing = verdicts.flatMap(({ code, verdict }) =>
     verdict !== 'ruled out' && inCatalogue(code) ? [code] : [],
   );
@@ -153,13 +161,22 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
     source: `${nema250.source}, IEC 60529 (recalled from memory); limit of ${practice.driveCaseLimit.text}: ${PRACTICE}`,
   });
 
+  // MG 1 14.4.3: a motor with service factor 1.15 gives its rated power up to 9000 ft, without the factor.
+  const thinAir =
+    school === 'NEMA' &&
+    altitude.value > 1000 &&
+    altitude.value <= NINE_THOUSAND_FEET &&
+    ambient.value <= RATED_AMBIENT + 0.01 &&
+    (given.nameplate.serviceFactor?.value ?? 1) >= 1.15 &&
+    job.situation.kind !== 'new';
+  const ratedAmbient = ambientRating();
   const motorDerate = derate();
   const driveDerate = derateDrive();
   const heat = at.cabinet && power > 0 ? cabinetHeat(brief, driveLosses(), ambient, altitude) : undefined;
   // A clean room has no size; a cabinet of which one side is typed has three.
   const sides = (['cabinetHeight', 'cabinetWidth', 'cabinetDepth'] as const).filter((side) => !given.place[side]);
   if (at.cabinet && sides[0] && sides.length < 3)
-    need(`place.${sides[0]}`, 'All three sides of the cabinet, to tell how warm it gets inside');
+    sharpen(`place.${sides[0]}`, 'All three sides of the cabinet, to tell how warm it gets inside');
   const heater = heaterNeeded();
   if (motorDerate.value < 0.999) {
     flag({
@@ -168,7 +185,7 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
       message: `${ambient.text} at ${altitude.text} leaves the motor ${motorDerate.text} of its rated power.`,
       basis: 'IEC 60034-1 8.10, MG 1 14.4 (recalled from memory)',
       clear: 'Bring cooler air, or accept the larger size.',
-      field: ambient.value > RATED_AMBIENT ? 'place.ambient' : 'place.altitude',
+      field: ambient.value > ratedAmbient.value ? 'place.ambient' : 'place.altitude',
     });
   }
   if (ambient.value < KELVIN) {
@@ -245,8 +262,21 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
     summary: `${first ?? 'Defer'} · ${ambient.text}${percent}`,
     enclosures,
     verdicts,
+    spendsServiceFactor: thinAir,
     housing,
   };
+
+  /** The ambient a motor is rated for: 40 °C, or what the plate of the motor that stays says. */
+  function ambientRating(): Value {
+    const printed = keepsMotor(job) ? given.nameplate.ambient : undefined;
+    return (
+      printed ??
+      quantity(RATED_AMBIENT, 'temperature', school, {
+        origin: 'recalled',
+        source: 'IEC 60034-1 6, MG 1 14.2 (from memory)',
+      })
+    );
+  }
 
   /** A usual drive; the pick uses the figures of each drive in the catalogue. */
   function derateDrive(): Value {
@@ -353,19 +383,28 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
    * Output follows with the loss split fixed : load, √((r − c)/(1 − c)).
    */
   function derate(): Value {
+    if (thinAir)
+      return quantity(1, 'fraction', school, {
+        origin: 'recalled',
+        formula: 'k = 1',
+        from: { h: altitude, SF: given.nameplate.serviceFactor },
+        source: 'MG 1 14.4.3 (recalled from memory; the 9000 ft are doubted)',
+        note: 'A service factor of 1.15 is spent on the thin air: full power, and nothing above it.',
+      });
     const letter = job.nameplate.thermalClass?.trim().toUpperCase().at(0) ?? 'F';
     const row = thermalClasses.rows.find((each) => each['letter'] === letter);
     const rise = thermalClasses.number(row, 'rise_resistance') ?? 105;
-    const cooling = (rise - (ambient.value - RATED_AMBIENT)) / rise;
+    const cooling = (rise - (ambient.value - ratedAmbient.value)) / rise;
     const air = 1 - Math.max(0, altitude.value - 1000) / 10_000;
     const allowed = Math.min(1, Math.max(0, cooling) * air);
     const share = practice.fixedLossShare;
     const factor = Math.sqrt(Math.max(0, (allowed - share.value) / (1 - share.value)));
     return quantity(factor, 'fraction', school, {
       formula:
-        'k = \\sqrt{\\dfrac{r - c}{1 - c}},\\quad r = \\dfrac{\\theta - (\\vartheta - 40)}{\\theta}\\left(1 - \\dfrac{h - 1000}{10\\,000}\\right)',
+        'k = \\sqrt{\\dfrac{r - c}{1 - c}},\\quad r = \\dfrac{\\theta - (\\vartheta - \\vartheta_n)}{\\theta}\\left(1 - \\dfrac{h - 1000}{10\\,000}\\right)',
       from: {
         '\\vartheta': ambient,
+        '\\vartheta_n': ratedAmbient,
         h: altitude,
         c: share,
         '\\theta': quantity(rise, 'count', school, {

@@ -82,8 +82,8 @@ function reading(cause: Cause, { job, given }: Brief, nameplate: NameplateResult
     }
     case 'overload': {
       const rated = nameplate.values.ratedCurrent;
-      const running = situation.runningCurrent;
-      if (!rated || !running) return undefined;
+      const running = situation.runningCurrent ?? given.load.runningCurrent;
+      if (!rated || !running || !nameplate.voltageKnown) return undefined;
       const share = running.value / rated.value;
       return share > 1.02
         ? ['speaks for it', `${running.text} is ${formatNumber(share * 100)} % of the plate’s ${rated.text}`]
@@ -133,7 +133,7 @@ function reading(cause: Cause, { job, given }: Brief, nameplate: NameplateResult
       return [mix === 'same' ? 'speaks against it' : 'speaks for it', mixingWords[mix](asked, used)];
     }
     case 'starts':
-      return startsReading(situation.startsPerHour, nameplate);
+      return startsReading(situation.startsPerHour ?? given.supply.startsPerHour, nameplate);
   }
 }
 

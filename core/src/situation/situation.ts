@@ -35,7 +35,7 @@ const shortTexts = {
 /** What is being asked, and for a replacement whether the old motor died too young to be replaced like for like. */
 export function situation(brief: Brief, nameplate: NameplateResult): SituationResult {
   const { job, given, practice } = brief;
-  const { findings, missing, flag, need } = notebook('situation');
+  const { findings, missing, flag, sharpen } = notebook('situation');
   const { kind, explained, failureMode } = job.situation;
   const { life } = given.situation;
   const inquiry = kind === 'replace' ? inquire(brief, nameplate) : undefined;
@@ -50,7 +50,10 @@ export function situation(brief: Brief, nameplate: NameplateResult): SituationRe
 
   if (kind === 'replace') {
     if (!life)
-      need('situation.life', 'How long the failed motor lived, to tell wear from a cause that will kill the next one');
+      sharpen(
+        'situation.life',
+        'How long the failed motor lived, to tell wear from a cause that will kill the next one',
+      );
     const found = inquiry?.suspicions.some((each) => each.verdict === 'found') ?? false;
     const years = life && life.value / YEAR;
     if (years !== undefined && years < practice.earlyLifeYears.value && !explained && !found) {

@@ -8,7 +8,8 @@ import type { Method } from './feeds.ts';
 import type { Start } from './run-start.ts';
 import type { Trace } from './run-up.ts';
 import type { StartsBorne } from './starts-per-hour.ts';
-import type { TripClass } from './trip-curve.ts';
+import type { DriveLimits } from './feeds.ts';
+import { classTimes, tripTime, type TripClass } from './trip-curve.ts';
 
 /** One way to start, against every limit that is known. */
 export interface Comparison {
@@ -27,6 +28,8 @@ export interface Comparison {
   readonly needs: string;
   readonly time: number | undefined;
   readonly rotorUse: number;
+  /** The hotter of rotor and winding, of what it bears. */
+  readonly heat: number;
   readonly tripUse: number;
   readonly relayClass: TripClass;
   readonly text: {
@@ -51,6 +54,13 @@ export interface Limits {
   readonly supply: SupplyResult;
   /** Time the motor bears standing at full voltage. */
   readonly stall: Value;
+  /** The same hot and cold, s. */
+  readonly stalls: { readonly hot: number; readonly cold: number };
+  /** What the relay is set to, A of the motor’s line. */
+  readonly dial: number;
+  readonly drive: DriveLimits;
+  /** Load of the running motor, of rated; undefined where it is not known. */
+  readonly load: number | undefined;
   readonly starts: {
     /** An hour. */
     readonly wanted: Value | undefined;
@@ -69,6 +79,7 @@ const percent = (share: number): string => `${formatNumber(Math.abs(share) < 5e-
 export function compareStart(start: Start, limits: Limits, softLimit: number): Comparison {
   const { school } = limits.brief.job;
   const { run } = start;
+  const dips = dipsOf(start);
   const failures: string[] = [];
   const remedies: string[] = [];
   const fail: Fail = (failure, remedy) => {
@@ -77,30 +88,36 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
   };
   checkSupply(start, limits, fail);
   checkRun(start, limits, fail);
-  if (start.method !== 'drive') checkHowOften(limits, fail);
+  if (start.method === 'drive') checkDrive(start, limits, fail);
+  else {
+    checkHowOften(limits, fail);
+    checkStall(start, limits, fail);
+  }
   const known = limits.supply.source !== undefined;
   const current = start.standstillCurrent;
+  const shown = (share: number): string => formatQuantity(share, 'fraction', school);
   return {
     method: start.method,
     current,
     torque: start.standstillTorque,
-    dip: known ? run.busDip : undefined,
+    dip: known ? dips.bus : undefined,
     passes: failures.length === 0,
     failures,
     remedies,
     needs: start.method === 'soft starter' ? `limit ${formatNumber(softLimit, 2)} × rated` : '',
     time: run.reached ? run.time : undefined,
     rotorUse: start.rotorUse,
+    heat: heatOf(start, limits),
     tripUse: start.tripUse,
     relayClass: start.relayClass,
     text: {
       current: formatQuantity(current, 'current', school),
-      torque: percent(start.standstillTorque),
-      dip: known ? percent(run.busDip) : '–',
-      terminalDip: known ? percent(run.terminalDip) : '–',
+      torque: shown(start.standstillTorque),
+      dip: known ? shown(dips.bus) : '–',
+      terminalDip: known ? shown(dips.terminals) : '–',
       time: run.reached ? formatQuantity(run.time, 'duration', school) : '–',
-      margin: run.reached ? percent(run.leastMargin) : '–',
-      heat: run.reached ? percent(Math.max(start.rotorUse, start.statorUse)) : '–',
+      margin: run.reached ? shown(run.leastMargin) : '–',
+      heat: run.reached ? shown(heatOf(start, limits)) : '–',
       tripClass: start.method === 'drive' ? '–' : (start.leastClass ?? 'none'),
       changeover: run.changeover ? formatQuantity(run.changeover.current, 'current', school) : '–',
     },
@@ -108,26 +125,42 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
   };
 }
 
+/**
+ * Dips of bus and terminals with the most current that plate or catalogue allow: a divider of source and motor, of which
+ * the motor’s part is smaller by the factor.
+ */
+function dipsOf({ run, currentFactor: k }: Start): { readonly bus: number; readonly terminals: number } {
+  const more = (dip: number): number => (k * dip) / (1 - dip + k * dip);
+  return { bus: more(run.busDip), terminals: more(run.terminalDip) };
+}
+
 /** Phases, winding and what the supply allows. */
 function checkSupply(start: Start, { brief, motor, supply, starts }: Limits, fail: Fail): void {
   const { job, given, practice } = brief;
   const { school } = job;
-  const { run } = start;
+  const dips = dipsOf(start);
   const { startCurrentLimit, startPowerLimit, directPowerLimit, busDipLimit } = given.supply;
   const dipLimit = busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
+  const printed = motor.kind === 'plate' ? (/\d+/.exec(job.nameplate.leads ?? '')?.[0] ?? 'unknown') : 'unknown';
+  const leads = job.starting.leads === 'unknown' ? printed : job.starting.leads;
   const known = supply.source !== undefined;
   const current = start.standstillCurrent;
   const apparent = Math.sqrt(3) * motor.voltage * current;
 
   if (job.supply.phases === '1' && start.method !== 'drive')
     fail('a single-phase supply starts no three-phase motor', 'three phases, or a drive');
-  if (start.method === 'star-delta' && (job.starting.leads === '3' || job.starting.leads === '9'))
+  if (start.method === 'star-delta' && (leads === '3' || leads === '9'))
     fail(
-      `needs six leads and a delta made for the line voltage; this motor has ${job.starting.leads}`,
+      `needs six leads and a delta made for the line voltage; this motor has ${leads}`,
       'a motor with six or twelve leads',
     );
   else if (start.method === 'star-delta' && motor.noStarDelta)
     fail(motor.noStarDelta, 'a delta winding for the line voltage with six leads');
+  else if (start.method === 'star-delta' && !motor.starDeltaProven && leads !== '6' && leads !== '12')
+    fail(
+      'the leads are not known: star-delta needs six and a delta made for the line voltage',
+      'six or twelve leads, looked up in the terminal box',
+    );
   if (startCurrentLimit && current > startCurrentLimit.value)
     fail(
       `${formatQuantity(current, 'current', school)} is above the limit of ${startCurrentLimit.text}`,
@@ -140,18 +173,18 @@ function checkSupply(start: Start, { brief, motor, supply, starts }: Limits, fai
     );
   if (start.method === 'direct' && directPowerLimit && motor.power > directPowerLimit.value * 1.001)
     fail(`motors above ${directPowerLimit.text} may not start direct here`, 'leave of the utility');
-  if (known && run.busDip > dipLimit.value)
+  if (known && dips.bus > dipLimit.value)
     fail(
-      `dips the bus ${formatQuantity(run.busDip, 'fraction', school)}, limit ${dipLimit.text}`,
+      `dips the bus ${formatQuantity(dips.bus, 'fraction', school)}, limit ${dipLimit.text}`,
       `a source of about ${formatQuantity(apparent * (1 / dipLimit.value - 1), 'apparentPower', school)} short-circuit power`,
     );
-  if (known && start.method === 'direct' && run.terminalDip > practice.terminalDip.value)
+  if (known && start.method === 'direct' && dips.terminals > practice.terminalDip.value)
     fail(
-      `dips the motor’s terminals ${formatQuantity(run.terminalDip, 'fraction', school)}, limit ${practice.terminalDip.text}`,
+      `dips the motor’s terminals ${formatQuantity(dips.terminals, 'fraction', school)}, limit ${practice.terminalDip.text}`,
       'a larger feeder or a stronger source',
     );
   if (known && starts.wanted) {
-    const { shortTerm, longTerm } = flickerOf(run.busDip, starts.wanted.value);
+    const { shortTerm, longTerm } = flickerOf(dips.bus, starts.wanted.value);
     if (shortTerm > SHORT_TERM_LIMIT || longTerm > LONG_TERM_LIMIT)
       fail(
         `flicker of ${starts.wanted.text} starts an hour: ${formatNumber(shortTerm, 2)} and ${formatNumber(longTerm, 2)}, limits 1 and 0.65`,
@@ -160,8 +193,18 @@ function checkSupply(start: Start, { brief, motor, supply, starts }: Limits, fai
   }
 }
 
+/** Energy that plugging turns to heat in the rotor, of the kinetic energy it takes away. */
+const PLUGGING = 3;
+
+/** The hotter of rotor and winding over what it bears; plugging comes on top of the start. */
+function heatOf({ method, run, rotorUse, statorUse }: Start, { brief }: Limits): number {
+  const plugged = brief.job.starting.plugging === 'yes' && method !== 'drive' && run.rotorHeat > 0;
+  return Math.max(rotorUse * (plugged ? 1 + (PLUGGING * run.energy.kinetic) / run.rotorHeat : 1), statorUse);
+}
+
 /** Whether it comes up, in time, with torque to spare, and what motor and relay bear of it. */
-function checkRun(start: Start, { brief, motor, stall }: Limits, fail: Fail): void {
+function checkRun(start: Start, limits: Limits, fail: Fail): void {
+  const { brief, motor, stall } = limits;
   const { job, given, practice } = brief;
   const { school } = job;
   const { run } = start;
@@ -181,7 +224,7 @@ function checkRun(start: Start, { brief, motor, stall }: Limits, fail: Fail): vo
         `does not break the load away before the change-over, which is then a direct start of ${formatQuantity(unmoved.current, 'current', school)}`,
         'an unloaded start or a motor with more torque',
       );
-    else if (run.leastMargin < practice.torqueMargin.value)
+    else if (run.leastMargin < (limits.load === undefined ? 0 : practice.torqueMargin.value))
       fail(
         `only ${percent(Math.max(0, run.leastMargin))} torque is left over the load at ${rpm(run.leastMarginSpeed)}, ${practice.torqueMargin.text} wanted`,
         'less load while starting',
@@ -192,7 +235,7 @@ function checkRun(start: Start, { brief, motor, stall }: Limits, fail: Fail): vo
         `takes ${formatQuantity(run.time, 'duration', school)}, must be up in ${limit.text}`,
         'less inertia or more torque',
       );
-    const heat = Math.max(start.rotorUse, start.statorUse);
+    const heat = heatOf(start, limits);
     if (heat > practice.heatUse.value)
       fail(
         `heats the ${start.rotorUse >= start.statorUse ? 'rotor' : 'winding'} to ${percent(heat)} of what it bears, ${practice.heatUse.text} allowed`,
@@ -209,6 +252,39 @@ function checkRun(start: Start, { brief, motor, stall }: Limits, fail: Fail): vo
         'a load light enough for star to bring past 80 % speed',
       );
   }
+}
+
+/** The relay must cut off a stalled motor before it is too hot: both hot from running, or both cold. */
+function checkStall(start: Start, { brief, motor, load, stalls, dial }: Limits, fail: Fail): void {
+  const { school } = brief.job;
+  const multiple = motor.lockedRotorCurrent / dial;
+  const { slowest } = classTimes(start.relayClass);
+  const warm = Math.min(1, ((load ?? 1) * motor.current) / dial) ** 2;
+  const cases = [
+    { state: 'cold', trips: tripTime(slowest, multiple), bears: stalls.cold },
+    { state: 'hot', trips: tripTime(slowest, multiple, warm), bears: stalls.hot },
+  ];
+  const late = cases.find(({ trips, bears }) => trips > bears);
+  if (!late) return;
+  const seconds = (value: number): string => formatQuantity(value, 'duration', school);
+  fail(
+    `a class ${start.relayClass} relay may wait ${Number.isFinite(late.trips) ? seconds(late.trips) : 'for ever'} before it cuts off a stalled ${late.state} motor, which bears ${seconds(late.bears)}`,
+    'a faster class, or a relay with start inhibit or speed switch',
+  );
+}
+
+/** Whether the drive bears what it gives while it runs up. */
+function checkDrive({ run }: Start, { brief, motor, drive }: Limits, fail: Fail): void {
+  const { time, motorCurrent } = run.trace;
+  let over = 0;
+  for (let at = 1; at < time.length; at++)
+    if ((motorCurrent[at] ?? 0) > drive.continuous * motor.current * 1.02)
+      over += (time[at] ?? 0) - (time[at - 1] ?? 0);
+  if (over <= drive.seconds) return;
+  fail(
+    `holds the drive above its continuous current for ${formatQuantity(over, 'duration', brief.job.school)}; it bears ${formatQuantity(drive.seconds, 'duration', brief.job.school)}`,
+    'a longer ramp, less inertia, or a larger drive',
+  );
 }
 
 /** Whether the motor bears so many starts; a drive starts it within its rated current, at small slip. */

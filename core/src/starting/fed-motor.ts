@@ -4,6 +4,7 @@ import { circuitState, leakageAt, windageAt, type Circuit } from '../motor/circu
 import { synchronousSpeed } from '../motor/typical.ts';
 import type { Source } from '../supply/source.ts';
 import { DRIVE_INPUT, type Feed } from './feeds.ts';
+import type { TorqueCeiling } from './guarantee.ts';
 
 /** The load on the motor shaft and everything that turns, rotor included; SI. */
 export interface Turning {
@@ -21,6 +22,8 @@ export interface FedMotor {
   readonly feed: Feed;
   readonly ratedTorque: number;
   readonly ratedCurrent: number;
+  /** The most torque that may be counted on at rated voltage; the circuit’s own where left out. */
+  readonly ceiling?: TorqueCeiling | undefined;
 }
 
 /**
@@ -136,7 +139,8 @@ export function through(
   const square = scale === 3 ? 3 * line * line : current * current;
   const voltage = (Math.sqrt(3) * line * size(seenRe, seenIm)) / gain;
   const busVoltage = Math.sqrt(3) * busOf(phase, bus, line, seenRe + total.re, seenIm + total.im);
-  instantOf(into, setting, square, airGap, core, slip, speed, line, current, voltage, busVoltage);
+  const size2 = re * re + im * im;
+  instantOf(into, setting, square, airGap, core, slip, speed, line, current, voltage, busVoltage, size2);
 }
 
 /** Voltage of the bus with a line current whose branch has the impedance re + j im. */
@@ -148,7 +152,7 @@ function busOf(phase: number, bus: Complex, line: number, re: number, im: number
 
 function instantOf(
   into: Instant,
-  { circuit }: FedMotor,
+  { circuit, ceiling }: FedMotor,
   square: number,
   airGap: number,
   core: number,
@@ -158,9 +162,15 @@ function instantOf(
   motorCurrent: number,
   voltage: number,
   busVoltage: number,
+  size2: number,
 ): void {
-  const gap = square * airGap;
+  let gap = square * airGap;
   const synchronous = synchronousSpeed(circuit.hz, circuit.poles);
+  if (ceiling) {
+    // Torque goes with the square of the voltage at the winding, 3 I² |Z|² of rated.
+    const most = interpolate(ceiling.speeds, ceiling.torques, speed) * ((3 * square * size2) / circuit.volts ** 2);
+    gap = Math.min(gap, Math.max(0, most) * synchronous);
+  }
   const shaftLoss = speed > 0 ? windageAt(circuit, speed) / speed : 0;
   const rotational = speed > 0 && circuit.rotationalLoss > 0 ? circuit.rotationalLoss / synchronous : 0;
   const statorLoss = 3 * square * (circuit.r1 + (circuit.rs ?? 0)) + square * core;
@@ -208,7 +218,7 @@ function softly(
   const voltage = Math.sqrt(3) * line * Math.sqrt(square);
   // The branch seen by the bus is the motor’s impedance over u; the feeder lies before the starter.
   const busVoltage = Math.sqrt(3) * busOf(phase, bus, line, re / share + total.re, im / share + total.im);
-  instantOf(into, setting, line * line, airGap, core, slip, speed, line, line, voltage, busVoltage);
+  instantOf(into, setting, line * line, airGap, core, slip, speed, line, line, voltage, busVoltage, square);
 }
 
 /** Torque a torque ramp ends at, of rated. Common practice, no published source. */
@@ -250,10 +260,14 @@ function onDrive(
   const { circuit, turning, ratedCurrent, ratedTorque } = setting;
   const magnetising = circuit.volts / Math.sqrt(3) / (circuit.x1 + circuit.xm);
   const active = Math.sqrt(Math.max(1e-9, ratedCurrent ** 2 - magnetising ** 2));
-  const most =
-    (ratedTorque * Math.sqrt(Math.max(0, (feed.currentLimit * ratedCurrent) ** 2 - magnetising ** 2))) / active;
+  const torqueAt = (limit: number): number =>
+    (ratedTorque * Math.sqrt(Math.max(0, (limit * ratedCurrent) ** 2 - magnetising ** 2))) / active;
+  const most = torqueAt(feed.currentLimit);
+  // The first seconds may have more than the minute that follows.
+  const breakaway = feed.peakLimit === undefined ? most : Math.max(most, torqueAt(feed.peakLimit));
   const resisting = interpolate(turning.speeds, turning.torques, speed);
-  const allowed = speed < 0.05 * synchronous ? Math.min(most, feed.boost * ratedTorque) : most;
+  const bearable = Math.min(most, setting.ceiling?.torques.at(-1) ?? most);
+  const allowed = speed < 0.05 * synchronous ? Math.min(breakaway, feed.boost * ratedTorque) : bearable;
   const wanted = resisting + (turning.inertia * synchronous) / Math.max(0.01, feed.ramp);
   const ramped = time <= feed.ramp + 1e-9 || speed < 0.99 * synchronous;
   const torque = Math.min(allowed, ramped ? wanted : resisting);

@@ -32,6 +32,8 @@ export type Feed =
       readonly ramp: number;
       /** Of rated motor current. */
       readonly currentLimit: number;
+      /** The same for the first seconds, where the drive has a peak of its own. */
+      readonly peakLimit?: number;
       /** Torque it can hold at standstill, of rated, by boost. */
       readonly boost: number;
     };
@@ -41,8 +43,20 @@ export type Method = 'direct' | 'star-delta' | 'autotransformer' | 'soft starter
 /** Ways to start, the least costly first. */
 export const methods: readonly Method[] = ['direct', 'star-delta', 'soft starter', 'autotransformer', 'drive'];
 
+/** What the picked drive gives for a short time, of rated motor current. */
+export interface DriveLimits {
+  /** For a minute, by its duty rating and derates. */
+  readonly currentLimit: number;
+  /** For the first seconds, where its data say so. */
+  readonly peakLimit?: number | undefined;
+  /** s it bears `currentLimit`. */
+  readonly seconds: number;
+  /** Continuous current, of rated motor current. */
+  readonly continuous: number;
+}
+
 /** How each method feeds the motor, with the settings typed in the job and usual ones for the rest. */
-export function feedsOf({ job, given }: Brief, practice: Practice): Readonly<Record<Method, Feed>> {
+export function feedsOf({ job, given }: Brief, practice: Practice, drive: DriveLimits): Readonly<Record<Method, Feed>> {
   const set = given.starting;
   const changeTime = set.starTime?.value ?? USUAL.starTime;
   const changeSpeed = set.changeSpeed?.value ?? USUAL.changeSpeed;
@@ -67,7 +81,8 @@ export function feedsOf({ job, given }: Brief, practice: Practice): Readonly<Rec
     drive: {
       kind: 'drive',
       ramp: set.driveRamp?.value ?? USUAL.driveRamp,
-      currentLimit: set.driveCurrentLimit?.value ?? USUAL.driveCurrentLimit,
+      currentLimit: Math.min(set.driveCurrentLimit?.value ?? drive.currentLimit, drive.currentLimit),
+      ...(drive.peakLimit === undefined ? {} : { peakLimit: drive.peakLimit }),
       boost: set.driveBoost?.value ?? USUAL.driveBoost,
     },
   };
@@ -84,7 +99,6 @@ export const USUAL = {
   softStop: 12,
   kickVoltage: 0.75,
   driveRamp: 8,
-  driveCurrentLimit: 1.5,
   driveBoost: 1.5,
 } as const;
 

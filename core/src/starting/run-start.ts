@@ -5,6 +5,7 @@ import { remembered } from '../remembered.ts';
 import type { Source } from '../supply/source.ts';
 import type { Turning } from './fed-motor.ts';
 import type { Feed, Method } from './feeds.ts';
+import type { TorqueCeiling } from './guarantee.ts';
 import { runUp, type RunUp } from './run-up.ts';
 import { classTimes, leastClass, tripUse, type TripClass } from './trip-curve.ts';
 
@@ -13,6 +14,10 @@ export interface StartSetting {
   readonly circuit: Circuit;
   readonly motor: Pick<Motor, 'power' | 'speed' | 'current' | 'voltage'>;
   readonly turning: Turning;
+  /** The most torque that may be counted on; left out in samples of motors that might be delivered. */
+  readonly ceiling?: TorqueCeiling | undefined;
+  /** Most locked-rotor current that plate or catalogue allow at `motor.voltage`, A. */
+  readonly lockedRotorMost: number;
   /** Of it the motor’s own, kg·m². */
   readonly rotorInertia: number;
   readonly source: Source | undefined;
@@ -41,6 +46,8 @@ export interface Start {
   /** At standstill: line current at rated voltage, A, and torque over rated. */
   readonly standstillCurrent: number;
   readonly standstillTorque: number;
+  /** Most current that plate or catalogue allow over what the circuit draws; at least 1. */
+  readonly currentFactor: number;
 }
 
 const REMEMBERED = 6;
@@ -79,7 +86,7 @@ export function startsOf(setting: StartSetting, steps: number): (method: Method,
 }
 
 export function runStart(setting: StartSetting, method: Method, steps?: number): Start {
-  const { circuit, motor, turning, source, feeds, stallTime, overload, warm } = setting;
+  const { circuit, motor, turning, source, feeds, stallTime, overload, warm, ceiling } = setting;
   const feed = feeds[method];
   const ratedTorque = motor.power / motor.speed;
   const run = runUp({
@@ -89,6 +96,7 @@ export function runStart(setting: StartSetting, method: Method, steps?: number):
     feed,
     ratedTorque,
     ratedCurrent: motor.current,
+    ceiling,
     ...(steps === undefined ? {} : { steps }),
   });
   // Heat of standing at rated voltage for the stall time is what the maker lets the motor bear.
@@ -107,13 +115,18 @@ export function runStart(setting: StartSetting, method: Method, steps?: number):
     tripUse: tripUse(run.trace, overload, classTimes(relayClass).fastest, warm),
     leastClass: least,
     relayClass,
-    standstillCurrent: standstillCurrent(feed, locked, motor.current),
+    standstillCurrent:
+      feed.kind === 'drive'
+        ? run.peakLineCurrent
+        : standstillCurrent(feed, Math.max(locked, setting.lockedRotorMost), motor.current),
+    // The circuit may draw less than plate or catalogue allow; what flows may be as much more.
+    currentFactor: feed.kind === 'drive' ? 1 : Math.max(1, setting.lockedRotorMost / locked),
     standstillTorque: torque,
   };
 }
 
 /** Line current at standstill and rated voltage, A. */
-function standstillCurrent(feed: Feed, locked: number, rated: number): number {
+function standstillCurrent(feed: Exclude<Feed, { kind: 'drive' }>, locked: number, rated: number): number {
   switch (feed.kind) {
     case 'direct':
       return locked;
@@ -125,7 +138,5 @@ function standstillCurrent(feed: Feed, locked: number, rated: number): number {
       const kick = feed.kickTime > 0 ? locked * feed.kickVoltage : 0;
       return Math.max(kick, Math.min(locked, feed.currentLimit * rated));
     }
-    case 'drive':
-      return rated * Math.min(1.1, feed.currentLimit);
   }
 }

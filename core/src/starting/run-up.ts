@@ -83,6 +83,7 @@ export function runUp(setting: RunUpSetting): RunUp {
   const widest = synchronous / steps;
   const longest = longestStep(feed, steps);
   const events = feedEvents(feed);
+  const bends = setting.ceiling?.speeds ?? [];
   const out = recorder();
 
   let time = 0;
@@ -140,6 +141,9 @@ export function runUp(setting: RunUpSetting): RunUp {
         (feed.kind === 'star-delta' || feed.kind === 'autotransformer' ? feed.changeSpeed : 1) * synchronous;
       if (speed < change) step = Math.min(step, Math.max(1e-4, (change - speed) / rate));
     }
+    // A step ends where the ceiling bends, so that the least margin does not fall between two.
+    const bend = rate > 0 ? bends.find((each) => each > speed * 1.000_01 + 1e-9) : undefined;
+    if (bend !== undefined) step = Math.min(step, Math.max(1e-4, (bend - speed) / rate));
     if (rate > 0) step = Math.min(step, Math.max(1e-4, (target - speed) / rate) * 1.0001 + 1e-6);
     const atHalf = rates(time + step / 2, speed + (step / 2) * rate, second);
     const again = rates(time + step / 2, speed + (step / 2) * atHalf, third);

@@ -84,6 +84,7 @@ export function sampleStart(
   const { source } = start;
   const varied: StartSetting = {
     ...start,
+    ceiling: undefined,
     circuit: source ? fit.circuit : { ...fit.circuit, volts: fit.circuit.volts * voltageFactor },
     source: source && { ...source, voltage: source.voltage * voltageFactor },
     turning: {

@@ -29,13 +29,13 @@ export function checkChoice(
   flag: Notebook['flag'],
 ): void {
   const chosen = comparisons.find((each) => each.method === method);
-  if (job.starting.method !== 'auto' && chosen && !chosen.passes) {
+  if (chosen && !chosen.passes) {
     flag({
       code: 'starting.method-fails',
       severity: 'stop',
       message: `Starting by ${chosen.method} does not pass: ${chosen.failures.join('; ')}.`,
       basis: 'Limits of supply, load, motor and relay; ' + PRACTICE,
-      clear: `It would need ${chosen.remedies.join('; ')}. Or let Pilgrim choose.`,
+      clear: `It would need ${chosen.remedies.join('; ')}.${job.starting.method === 'auto' ? '' : ' Or let Pilgrim choose.'}`,
       field: 'starting.method',
     });
   }
@@ -128,6 +128,16 @@ export function checkKnown(
       basis: PRACTICE,
       clear: 'Type the size and impedance of the transformer or generator, or a limit on the starting current.',
       field: 'supply.sourcePower',
+    });
+  }
+  if (!load.values.motorTorque) {
+    flag({
+      code: 'starting.load-assumed',
+      severity: 'caution',
+      message: 'The torque of the load is not known: the motor’s rated torque stands in at every speed asked, and no margin over it is wanted.',
+      basis: PRACTICE,
+      clear: 'Measure the torque or the running current and type it; a start that passes here may still be hard.',
+      field: 'load.torque',
     });
   }
   if (!load.values.inertia) {

@@ -9,14 +9,20 @@ import type { Motor } from '../motor/typical.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { ProfileResult } from '../profile/profile.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
+import { startVoltage, type Source } from '../supply/source.ts';
 import type { SupplyResult } from '../supply/supply.ts';
+import { usualOverload } from '../pick/drive-duty.ts';
+import { dialShare } from '../protection/overload-dial.ts';
+import { complex } from '../complex.ts';
 import { stallTime as stallTimes } from '../tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../value.ts';
+import { checkMotion } from './motion.ts';
 import { checkChoice, checkKnown } from './starting-checks.ts';
 import { compareStart, type Comparison, type Limits } from './comparison.ts';
 import { startsBorne } from './starts-per-hour.ts';
 import { startsOf, type Start, type StartSetting } from './run-start.ts';
-import { feedsOf, methods, USUAL, type Method } from './feeds.ts';
+import { feedsOf, methods, USUAL, type DriveLimits, type Method } from './feeds.ts';
+import { guaranteedTorques, guaranteeSource, torqueCeiling, type Guaranteed } from './guarantee.ts';
 import { runDown } from './run-down.ts';
 import { settledMargin } from './run-up.ts';
 
@@ -31,6 +37,10 @@ export interface StartingValues {
   /** Load and rotor, at the motor shaft. */
   readonly totalInertia?: Value;
   readonly stallTime?: Value;
+  /** What design letter or data sheet guarantee, of rated torque at rated voltage. */
+  readonly guaranteedLockedRotor?: Value;
+  readonly guaranteedPullUp?: Value;
+  readonly guaranteedBreakdown?: Value;
   /** Rotor heat of the start over what the rotor bears. */
   readonly rotorHeat?: Value;
   readonly tripClass?: Value<string>;
@@ -56,8 +66,30 @@ export interface StartingResult extends StageResult<StartingValues> {
 const SOFT_LIMIT_MOST = 6;
 const SOFT_LIMIT_STEP = 0.5;
 
+/** A cold motor bears standing longer than a hot one by this. Common practice, no published source. */
+const COLD_OVER_HOT = 1.5;
+
+/** The least a motor must bear standing from running temperature, s (MG 1 12.49). */
+const leastStall = (): number => stallTimes.number(stallTimes.row('locked rotor, 500 hp and less'), 'time') ?? 12;
+
+/** A supply that gives its voltage whatever is drawn. */
+const STIFF: Omit<Source, 'voltage'> = {
+  internal: complex(0),
+  feeder: complex(0),
+  other: undefined,
+  internalValue: undefined,
+  feederValue: undefined,
+};
+
+/** Torques that the start may count on, for the sheet. */
+const countedOn = ({ lockedRotor, pullUp, breakdown }: Guaranteed) => ({
+  guaranteedLockedRotor: lockedRotor,
+  ...(pullUp ? { guaranteedPullUp: pullUp } : {}),
+  guaranteedBreakdown: breakdown,
+});
+
 /** Steps of a run in the live solution; times and heats of the demo’s starts stay within 0.1 % of those of fine steps. */
-const LIVE_STEPS = 28;
+const LIVE_STEPS = 40;
 
 /**
  * The way the reference motor would start, which the pick needs: the least costly start that passes every limit, unless
@@ -71,20 +103,24 @@ export function methodOnReference(
   profile: ProfileResult,
 ): Method | undefined {
   const motor = referenceMotor(brief.job, nameplate, load, supply.values.motorVoltage?.value);
-  return startingOn(motor, brief, load, supply, profile, 'method only').method;
+  return startingOn({ motor, brief, load, supply, profile, drive: undefined, extent: 'method only' }).method;
+}
+
+export interface StartingOn {
+  readonly motor: Motor | undefined;
+  readonly brief: Brief;
+  readonly load: LoadResult;
+  readonly supply: SupplyResult;
+  readonly profile: ProfileResult;
+  /** What the picked drive gives; a usual one of its duty stands in before one is picked. */
+  readonly drive: DriveLimits | undefined;
+  readonly extent?: 'all' | 'method only';
 }
 
 /** Ways to start a given motor: the picked one, or the reference motor where none is picked. */
-export function startingOn(
-  motor: Motor | undefined,
-  brief: Brief,
-  load: LoadResult,
-  supply: SupplyResult,
-  profile: ProfileResult,
-  extent: 'all' | 'method only' = 'all',
-): StartingResult {
+export function startingOn({ motor, brief, load, supply, profile, drive, extent = 'all' }: StartingOn): StartingResult {
   const { job, given, practice } = brief;
-  const { findings, missing, flag, need } = notebook('starting');
+  const { findings, missing, flag, need, sharpen } = notebook('starting');
   const { school } = job;
   const nothing = { values: {}, findings, missing, summary: '', comparisons: [], method: undefined };
   if (!motor) {
@@ -140,6 +176,8 @@ export function startingOn(
     source: 'kinetic energy, ½ J ω²',
   });
   const stall = stallTime();
+  const guaranteed = guaranteedTorques(motor, given.starting, school);
+  const limitsOfDrive = drive ?? usualDrive();
   const setting = startSetting(motor, machine);
   const borne = startsBorne(motor, machineInertia, school);
   const { startsPerHour, restTime } = borne;
@@ -148,6 +186,10 @@ export function startingOn(
     motor,
     supply,
     stall,
+    stalls: stallTimes2(),
+    dial: dialOf(motor),
+    load: load.values.motorPower && load.values.motorPower.value / motor.power,
+    drive: limitsOfDrive,
     starts: { wanted: load.values.startsPerHour, rest: load.duty?.rest, borne },
   };
   let softLimit = given.starting.currentLimit?.value ?? practice.softStartCurrent.value;
@@ -179,11 +221,13 @@ export function startingOn(
     flag,
   );
   checkKnown(brief, load, supply, flag);
+  checkMotion(brief, load, method, { flag, sharpen });
 
   const note = `Holds for ${motor.label}.`;
   const simulated = {
     origin: 'estimated' as const,
-    source: 'Quasi-steady run-up of the fitted circuit behind source and feeder (Runge–Kutta of order four)',
+    source:
+      'Quasi-steady run-up of the fitted circuit, with no more torque than is guaranteed, behind source and feeder (Runge–Kutta of order four)',
     note,
   };
   const values: StartingValues =
@@ -191,7 +235,12 @@ export function startingOn(
       ? {
           method: wording(chosen.method, { origin: 'chosen', source: PRACTICE, note: why }),
           startingCurrent: quantity(chosen.current, 'current', school, { ...simulated, formula: 'I_s', from: {} }),
-          startingTorque: quantity(chosen.torque, 'fraction', school, { ...simulated, formula: 'T_s / T_n' }),
+          startingTorque: quantity(chosen.torque, 'fraction', school, {
+            ...simulated,
+            formula: 'T_s / T_n',
+            from: { 'T_{s,n}': guaranteed.lockedRotor, V: supply.values.lowestVoltage },
+            source: `${guaranteeSource(guaranteed)}; T ∝ V²`,
+          }),
           ...(chosen.dip === undefined
             ? {}
             : {
@@ -212,7 +261,7 @@ export function startingOn(
                   ...simulated,
                   formula: '\\min (T_m - T_L) / T_n',
                 }),
-                rotorHeat: quantity(start.rotorUse, 'fraction', school, {
+                rotorHeat: quantity(chosen.heat, 'fraction', school, {
                   ...simulated,
                   formula: '\\dfrac{\\int T\\,(\\omega_s - \\omega)\\,dt}{P_{\\delta,1}\\,t_{stall}}',
                   from: { 't_{stall}': stall, J: totalInertia },
@@ -238,10 +287,11 @@ export function startingOn(
             : {}),
           totalInertia,
           stallTime: stall,
+          ...countedOn(guaranteed),
           ...stopping,
           ...(startsPerHour && restTime ? { startsPerHour, restTime } : {}),
         }
-      : { totalInertia, stallTime: stall };
+      : { totalInertia, stallTime: stall, ...countedOn(guaranteed) };
   const summary = chosen
     ? `${chosen.method[0]?.toUpperCase()}${chosen.method.slice(1)} · ${chosen.text.current}${chosen.time === undefined ? '' : ` · ${chosen.text.time}`}`
     : 'No way to start passes';
@@ -252,8 +302,7 @@ export function startingOn(
       ? given.starting.stallTimeHot
       : (given.starting.stallTimeCold ?? given.starting.stallTimeHot);
     if (typed) return typed;
-    const least = stallTimes.number(stallTimes.row('locked rotor, 500 hp and less'), 'time') ?? 12;
-    return quantity(least, 'duration', school, {
+    return quantity(leastStall(), 'duration', school, {
       origin: 'recalled',
       source: stallTimes.source,
       note: 'The least a motor must bear from running temperature; the maker’s curve may allow more, from cold above all.',
@@ -272,19 +321,47 @@ export function startingOn(
         staticShare: 0,
         table: [],
       });
-    const factor = of.serviceFactor >= 1.15 ? 1.25 : 1.15;
     return {
       circuit: fit.circuit,
       motor: { power: of.power, speed: of.speed, current: of.current, voltage: of.voltage },
       turning: { speeds: curve.speeds, torques: curve.torques, inertia: totalInertia.value },
       rotorInertia: rotor.value,
-      source: supply.source,
-      feeds: feedsOf(brief, practice),
+      source: sourceAtStart(of, fit),
+      ceiling: torqueCeiling(guaranteed, fit.circuit, ratedTorque),
+      lockedRotorMost: of.lockedRotorCurrent,
+      feeds: feedsOf(brief, practice, limitsOfDrive),
       stallTime: stall.value,
       tripClass: job.starting.tripClass,
-      overload: school === 'NEMA' ? of.current * factor : of.current,
+      overload: dialOf(of),
       warm: job.starting.hot ? Math.min(1, ((load.values.motorPower?.value ?? of.power) / of.power) ** 2) : 0,
     };
+  }
+
+  /** The source with the lowest voltage it may have when the motor is asked to start. */
+  function sourceAtStart(of: Motor, fit: Fit): Source | undefined {
+    const volts = startVoltage(given, of.voltage);
+    if (volts === undefined) return undefined;
+    if (supply.source) return { ...supply.source, voltage: volts };
+    if (volts === fit.circuit.volts) return undefined;
+    return { ...STIFF, voltage: volts };
+  }
+
+  /** What the relay is set to: the nameplate current, less for a motor without service factor under the NEC. */
+  function dialOf(of: Motor): number {
+    return of.current * dialShare(job, of.serviceFactor);
+  }
+
+  /** Hot and cold, s; where one is typed the other follows. */
+  function stallTimes2(): { readonly hot: number; readonly cold: number } {
+    const { stallTimeHot, stallTimeCold } = given.starting;
+    const hot = stallTimeHot?.value ?? (stallTimeCold ? stallTimeCold.value / COLD_OVER_HOT : leastStall());
+    return { hot, cold: stallTimeCold?.value ?? hot * COLD_OVER_HOT };
+  }
+
+  /** A drive before one is picked: the overload of its duty over the motor’s own current. */
+  function usualDrive(): DriveLimits {
+    const multiple = usualOverload(job.load.torqueKind === 'variable' ? 'normal' : 'heavy');
+    return { currentLimit: multiple, seconds: 60, continuous: 1 };
   }
 
   function startOf(each: Method): Start {
@@ -308,6 +385,7 @@ export function startingOn(
           feed: { ...feed, currentLimit: limit } as typeof feed,
           ratedTorque: setting.motor.power / setting.motor.speed,
           ratedCurrent: setting.motor.current,
+          ceiling: setting.ceiling,
         },
         LIVE_STEPS,
       ) >= practice.torqueMargin.value;

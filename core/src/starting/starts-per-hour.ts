@@ -32,9 +32,10 @@ export function startsBorne(of: Motor, machineInertia: Value, school: School): S
   const note = `Two in succession from cold, one hot. Holds for ${of.label}.`;
   return {
     onceHot: once,
-    startsPerHour: quantity(Math.min(most, once.value / machineInertia.value), 'count', school, {
+    // Starts are counted whole, and fewer rather than more.
+    startsPerHour: quantity(Math.floor(Math.min(most, once.value / machineInertia.value) + 1e-9), 'count', school, {
       origin: 'recalled',
-      formula: 'z = \\min(A,\\; J_{table} / J_m)',
+      formula: 'z = \\lfloor \\min(A,\\; J_{table} / J_m) \\rfloor',
       from: {
         A: quantity(most, 'count', school, { origin: 'recalled', source }),
         'J_{table}': once,

@@ -54,7 +54,7 @@ const MG1_VOLTAGE = 'MG 1 12.44 (recalled from memory): ±10 % voltage, ±5 % fr
 /** What the motor is fed from, and whether its winding suits it. */
 export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResult): SupplyResult {
   const { job, given, rows, practice } = brief;
-  const { findings, missing, flag, need } = notebook('supply');
+  const { findings, missing, flag, need, sharpen } = notebook('supply');
   const { school } = job;
   const { voltage } = given.supply;
   const frequency = given.supply.frequency ?? frequencyOnPlate();
@@ -62,7 +62,7 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   if (!voltage) need('supply.voltage', 'System voltage, to choose motor voltage, drive and protection');
   if (!frequency) need('supply.frequency', 'System frequency');
   if (!source) {
-    need(
+    sharpen(
       job.supply.source === 'fault level' ? 'supply.faultCurrent' : 'supply.sourcePower',
       'Strength of the source (size and impedance, or fault level), to tell how much a start pulls the voltage down',
     );
@@ -86,9 +86,9 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     });
   const { feederLength, phaseVoltages } = given.supply;
   if (feederLength && !job.supply.feederSize)
-    need('supply.feederSize', 'Size of the feeder, to count its voltage drop');
+    sharpen('supply.feederSize', 'Size of the feeder, to count its voltage drop');
   if (!feederLength && job.supply.feederSize)
-    need('supply.feederLength', 'Length of the feeder, to count its voltage drop');
+    sharpen('supply.feederLength', 'Length of the feeder, to count its voltage drop');
   const motor = motorVoltage && referenceMotor(job, nameplate, load, motorVoltage.value);
   checkLoading();
   const feeder = checkFeeder();
