@@ -13,6 +13,7 @@ import { nameplate, type NameplateResult } from './nameplate/nameplate.ts';
 import { misfitsOf, outlineOf, type Outlines } from './nameplate/outline.ts';
 import type { Clue } from './nameplate/recovery.ts';
 import { pick, type PickResult } from './pick/pick.ts';
+import { exchangeRate } from './pick/exchange.ts';
 import type { MotorNeed } from './pick/motor-rules.ts';
 import { place, type PlaceResult } from './place/place.ts';
 import { readPractice, type UsedRule } from './practice.ts';
@@ -43,6 +44,7 @@ export type StageState = Readonly<z.infer<typeof stageStateSchema>>;
 /** The published part of a solution. `fields`, `stages`, `train` and `details` serve the screens and may grow. */
 export const solutionSchema = z.object({
   engine: z.string(),
+  catalogue: z.string().describe('Name of the catalogue it was solved with'),
   values: z.record(z.string().describe('<stage>.<name>'), valueSchema),
   findings: z.array(findingSchema),
   missing: z.array(missingSchema),
@@ -83,11 +85,14 @@ export interface Details {
   readonly drives: PickResult['drives'];
   readonly starter: PickResult['starter'];
   readonly chosenMotor: PickResult['chosenMotor'];
+  /** How the catalogue’s prices are shown: in the job’s currency where a rate is known, else in their own. */
+  readonly pricing: { readonly factor: number; readonly currency: string };
   readonly chosenDrive: PickResult['chosenDrive'];
 }
 
 export interface Solution {
   readonly engine: string;
+  readonly catalogue: string;
   readonly values: Readonly<Record<string, AnyValue>>;
   readonly findings: readonly Finding[];
   readonly missing: readonly Missing[];
@@ -186,6 +191,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
 
   return {
     engine: ENGINE,
+    catalogue: catalogue.name,
     values: flatten(all),
     findings,
     missing: open,
@@ -231,6 +237,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
       drives: pickResult.drives,
       starter: pickResult.starter,
       chosenMotor: pickResult.chosenMotor,
+      pricing: pricingOf(brief, catalogue),
       chosenDrive: pickResult.chosenDrive,
     },
   };
@@ -240,6 +247,13 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
 function torquePerAmpere({ values: plate }: NameplateResult, { values: load }: LoadResult): number | undefined {
   if (!plate.ratedTorque || !plate.ratedCurrent || !load.ratio) return undefined;
   return (plate.ratedTorque.value / plate.ratedCurrent.value) * load.ratio.value * load.transmissionEfficiency.value;
+}
+
+function pricingOf(brief: Brief, catalogue: Catalogue): Details['pricing'] {
+  const rate = exchangeRate(brief, catalogue);
+  return rate === undefined
+    ? { factor: 1, currency: catalogue.currency }
+    : { factor: rate, currency: brief.job.currency || catalogue.currency };
 }
 
 function outlinesOf(school: Job['school'], { outline }: NameplateResult, { chosenMotor }: PickResult): Outlines {

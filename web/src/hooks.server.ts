@@ -10,7 +10,7 @@ export const handle: Handle = async ({ event, resolve }) => {
       preload: ({ type, path }) =>
         type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght-normal')),
     });
-  const whole = event.request.method === 'GET' && !event.isDataRequest;
+  const whole = event.request.method === 'GET' && !event.isDataRequest && event.url.search === '';
   const response = whole ? await heldPage(event.url.pathname, render) : await render();
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');

@@ -165,6 +165,7 @@ describe('the register answers', () => {
     frame: decodeFrame('286T', 'NEMA'),
     inverterDuty: false,
     belted: false,
+    serviceFactor: 1,
   } as const;
   it('which spare fits and why another does not', () => {
     const misfitsOf = (plate: string) => spareMisfits(motor(plate, { state: 'spare' }), need);

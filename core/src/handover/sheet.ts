@@ -30,6 +30,9 @@ export interface SelectionSheet {
   /** What is missing: needed for a decision, and what would only sharpen it. */
   readonly needed: readonly string[];
   readonly sharpens: readonly string[];
+  /** What solved it and with which catalogue. */
+  readonly engine: string;
+  readonly catalogue: string;
   readonly preparedBy: string;
   readonly note: string;
 }
@@ -177,8 +180,11 @@ export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
       .filter((section) => section.rows.length > 0),
     reasons: reasonsOf(solution),
     findings,
-    needed: missing.flatMap(({ kind, message }) => (kind === 'needed' ? [message] : [])),
+    needed: missing.flatMap(({ kind, message }) => (kind === 'sharpens' ? [] : [message])),
     sharpens: missing.flatMap(({ kind, message }) => (kind === 'sharpens' ? [message] : [])),
+    engine: solution.engine,
+    // Results kept by older engines do not say it.
+    catalogue: (solution.catalogue as string | undefined) ?? '',
     preparedBy: job.handover.preparedBy ?? '',
     note: job.handover.note ?? '',
   };

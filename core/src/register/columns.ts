@@ -28,15 +28,22 @@ export const columns: readonly Column[] = [
   column('tag', 'Tag', 'id', 'motor', 'equipment', 'asset', 'number', 'no'),
   column('location', 'Location', 'place', 'area', 'building', 'where'),
   column('state', 'State', 'status'),
+  column('school', 'Rules', 'school', 'standard'),
+  column('plate.unreadable', 'Plate unreadable'),
   column('plate.asRead', 'Plate as read', 'plate', 'nameplate', 'plate text', 'nameplate text', 'text'),
   column('plate.power', 'Power', 'hp', 'kw', 'horsepower', 'rating', 'output'),
   column('plate.voltages', 'Volts', 'voltage', 'v', 'voltages'),
   column('plate.currents', 'Amps', 'current', 'fla', 'a', 'full load amps', 'currents'),
   column('plate.frequency', 'Frequency', 'hz', 'hertz'),
   column('plate.speed', 'Speed', 'rpm', 'r/min', 'full load speed'),
+  column('plate.poles', 'Poles', 'pole', 'p'),
+  column('plate.phases', 'Phases', 'ph'),
+  column('plate.speedInForce', 'Speed in question'),
   column('plate.efficiency', 'Efficiency', 'eff', 'nominal efficiency'),
   column('plate.powerFactor', 'Power factor', 'pf', 'cos phi', 'cosphi', 'cos φ'),
   column('plate.serviceFactor', 'Service factor', 'sf'),
+  column('plate.serviceFactorAmps', 'Service-factor amps', 'sfa'),
+  column('plate.usableAt', 'Usable at'),
   column('plate.codeLetter', 'Code letter', 'code', 'kva code'),
   column('plate.designLetter', 'Design letter', 'design', 'des'),
   column('plate.startingCurrentRatio', 'Ist/In', 'ia/in'),
@@ -47,6 +54,8 @@ export const columns: readonly Column[] = [
   column('plate.mounting', 'Mounting', 'im'),
   column('plate.thermalClass', 'Insulation class', 'ins', 'insulation', 'ins class', 'thermal class'),
   column('plate.ambient', 'Ambient', 'amb'),
+  column('plate.rise', 'Temperature rise', 'rise'),
+  column('plate.thermalProtection', 'Thermal protection', 'ptc'),
   column('plate.duty', 'Duty', 'duty type'),
   column('plate.efficiencyClass', 'Efficiency class', 'ie', 'ie class'),
   column('plate.connection', 'Connection', 'conn'),
@@ -66,6 +75,21 @@ export const columns: readonly Column[] = [
   column('plate.year', 'Year', 'year made', 'built'),
   column('plate.serial', 'Serial number', 'serial', 's/n', 'sn'),
   column('plate.model', 'Model', 'type', 'catalog no'),
+  column('plate.altPower', 'Second power'),
+  column('plate.altVoltages', 'Second volts'),
+  column('plate.altCurrents', 'Second amps'),
+  column('plate.altFrequency', 'Second frequency'),
+  column('plate.altSpeed', 'Second speed'),
+  column('plate.altEfficiency', 'Second efficiency'),
+  column('plate.altPowerFactor', 'Second power factor'),
+  column('plate.altServiceFactor', 'Second service factor'),
+  column('plate.altFrame', 'Second frame'),
+  column('plate.measuredShaftHeight', 'Measured shaft height'),
+  column('plate.measuredShaftDiameter', 'Measured shaft diameter'),
+  column('plate.measuredNoLoadSpeed', 'Measured speed without load'),
+  column('plate.measuredNoLoadCurrent', 'Measured current without load'),
+  column('plate.measuredResistance', 'Measured resistance'),
+  column('plate.measuredSlots', 'Stator slots'),
   column('note', 'Note', 'notes', 'remark', 'comment'),
 ];
 
@@ -182,9 +206,12 @@ function readRow(row: readonly string[], cells: readonly Cell[], defaults: RowDe
   const top: Record<string, string> = {};
   const plate: Record<string, string> = {};
   for (const { at, id, plate: name, unit } of cells) {
-    const cell = row[at]?.trim() ?? '';
+    const written = row[at]?.trim() ?? '';
+    // An export quotes what a spreadsheet would run; that is text again here.
+    const quoted = /^'[=+\-@]/.test(written);
+    const cell = quoted ? written.slice(1) : written;
     if (cell === '') continue;
-    if (/^[=@]|^[+-](?![\d.,\s])/.test(cell)) {
+    if (!quoted && /^[=@]|^[+-](?![\d.,\s])/.test(cell)) {
       problems.push({
         column: titles.get(id) ?? id,
         message: `“${cell.slice(0, 30)}” begins like a spreadsheet formula. Put the value itself there.`,
@@ -192,11 +219,16 @@ function readRow(row: readonly string[], cells: readonly Cell[], defaults: RowDe
     } else if (name === '') top[id] = cell;
     else plate[name] = unit !== '' && /^[\d.,/\s-]+$/.test(cell) ? `${cell} ${unit}` : cell;
   }
-  const school = schoolOf(plate, defaults.school);
+  const school = /^(?:NEMA|IEC)$/i.test(top['school'] ?? '')
+    ? ((top['school'] ?? '').toUpperCase() as School)
+    : schoolOf(plate, defaults.school);
   let fields: Record<string, unknown> = plate;
   if (plate['asRead'] !== undefined) {
     const reading = readPlate(plate['asRead']);
-    fields = { ...reading.fields, ...plate };
+    // A column of its own says what stands there, even where it is empty.
+    const own = new Set(cells.map((each) => each.plate));
+    const filled = Object.entries(reading.fields).filter(([name]) => !own.has(name));
+    fields = { ...Object.fromEntries(filled), ...plate };
   }
   for (const [name, typed] of Object.entries(fields)) {
     const wrong = typed === undefined ? undefined : wrongWith(name, typed as string, school);
@@ -219,7 +251,10 @@ function readRow(row: readonly string[], cells: readonly Cell[], defaults: RowDe
     ...top,
     state: (top['state'] ?? 'in service') as RegisteredMotor['state'],
     school,
-    plate: fields,
+    plate: {
+      ...fields,
+      ...(plate['unreadable'] === undefined ? {} : { unreadable: /^(?:yes|true|1)$/i.test(plate['unreadable']) }),
+    },
   };
   return checked(input);
 }
@@ -245,9 +280,9 @@ export function writeRow(motor: RegisteredMotor): string[] {
     const [first = '', second] = id.split('.');
     const cell =
       second === undefined
-        ? motor[first as 'site' | 'tag' | 'location' | 'state' | 'note']
+        ? motor[first as 'site' | 'tag' | 'location' | 'state' | 'school' | 'note']
         : (motor.plate[second as keyof RegisteredMotor['plate']] ?? '');
-    return harmless(String(cell));
+    return typeof cell === 'boolean' ? (cell ? 'yes' : '') : harmless(String(cell));
   });
 }
 

@@ -134,7 +134,8 @@ export function checkKnown(
     flag({
       code: 'starting.load-assumed',
       severity: 'caution',
-      message: 'The torque of the load is not known: the motor’s rated torque stands in at every speed asked, and no margin over it is wanted.',
+      message:
+        'The torque of the load is not known: the motor’s rated torque stands in at every speed asked, and no margin over it is wanted.',
       basis: PRACTICE,
       clear: 'Measure the torque or the running current and type it; a start that passes here may still be hard.',
       field: 'load.torque',

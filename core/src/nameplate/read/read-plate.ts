@@ -151,15 +151,18 @@ class Reader {
     };
   }
 
-  /** Whether figures stand before their units where `at` is: told by the first unit of the stretch not yet read. */
+  /** Whether figures stand before their units where `at` is: told by the first unit of the stretch that is not yet read. */
   #valueFirst(at: number): boolean {
     let start = at;
-    while (start > 0 && !this.#isBracketed(start - 1)) start--;
+    const isRead = (each: number): boolean => {
+      const token = this.#line[each];
+      return token?.kind !== 'label' && token !== undefined && this.#marks.has(token);
+    };
+    while (start > 0 && !isRead(start - 1)) start--;
     for (let each = start; each < this.#line.length && !this.#isBracketed(each); each++) {
       const token = this.#line[each];
       if (token?.kind !== 'unit' || token.unit === '%' || token.unit === '°C') continue;
-      const before = this.#line[each - 1];
-      return before?.kind === 'number' && !this.#isBracketed(each - 1) && this.#line[each - 2]?.kind !== 'label';
+      return this.#isFree(each - 1) && this.#line[each - 2]?.kind !== 'label';
     }
     return false;
   }

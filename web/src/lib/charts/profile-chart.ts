@@ -7,10 +7,18 @@ export function profileChart(steps: Solution['details']['profile']): EChartsCore
   const { ink, line, copper, sea, font } = chartColours();
   const sorted = [...steps].sort((a, b) => a.flow - b.flow);
   const axis = axisLook();
-  const lineOf = (name: string, color: string, symbol: string, of: (step: (typeof sorted)[number]) => number) => ({
+  const lineOf = (
+    name: string,
+    color: string,
+    symbol: string,
+    of: (step: (typeof sorted)[number]) => number | undefined,
+  ) => ({
     name,
     type: 'line',
-    data: sorted.map((step) => [step.flow * 100, of(step) / 1000]),
+    data: sorted.flatMap((step) => {
+      const watts = of(step);
+      return watts === undefined ? [] : [[step.flow * 100, watts / 1000]];
+    }),
     lineStyle: { color, width: 2.5 },
     itemStyle: { color },
     symbol,

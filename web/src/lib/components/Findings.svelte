@@ -7,6 +7,12 @@
   let { findings, missing, base }: { findings: readonly Finding[]; missing: readonly Missing[]; base: string } =
     $props();
 
+  const lists = $derived(
+    [
+      { title: 'Needed for a decision', list: missing.filter(({ kind }) => kind === 'needed') },
+      { title: 'Would sharpen it', list: missing.filter(({ kind }) => kind === 'sharpens') },
+    ].filter(({ list }) => list.length > 0),
+  );
   const count = (severity: Finding['severity']): number => findings.filter((each) => each.severity === severity).length;
   const plural = (number: number, word: string): string => `${number} ${word}${number === 1 ? '' : 's'}`;
   const looks = {
@@ -44,10 +50,10 @@
       {/if}
     </article>
   {/each}
-  {#if missing.length > 0}
-    <h2 class="pt-2 text-sm font-semibold text-quiet">Still missing</h2>
-    <ul class="space-y-1 text-sm">
-      {#each missing as each (each.field)}
+  {#each lists as { title, list } (title)}
+    <h2 class="pt-2 text-sm font-semibold text-quiet">{title}</h2>
+    <ul class="space-y-1 text-sm" data-missing={title}>
+      {#each list as each (each.field)}
         <li>
           <a
             class="inline-block py-0.5 text-sea underline"
@@ -57,5 +63,5 @@
         </li>
       {/each}
     </ul>
-  {/if}
+  {/each}
 </section>

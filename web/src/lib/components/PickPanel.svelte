@@ -7,7 +7,7 @@
   let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
 
   const details = $derived(store.solution.details);
-  const currency = $derived(store.document.currency);
+  const { factor, currency } = $derived(details.pricing);
 
   const whole = (value: number): string => Math.round(value).toLocaleString('en').replaceAll(',', '\u00a0');
   const percent = (value: number): string => `${(value * 100).toFixed(1)} %`;
@@ -42,7 +42,7 @@
           >
           <td class="px-3 text-right">{motor.current.toFixed(1)}</td>
           <td class="px-3 text-right whitespace-nowrap">{percent(motor.item.efficiencyMinimum)}</td>
-          <td class="px-3 text-right whitespace-nowrap">{whole(motor.item.price)} {currency}</td>
+          <td class="px-3 text-right whitespace-nowrap">{whole(motor.item.price * factor)} {currency}</td>
           <td class="px-3 text-right">{motor.item.leadDays}</td>
           <td class="min-w-44 px-3">{motor.reasons.join(', ')}</td>
           <td class="px-3 py-1 text-right">
@@ -93,7 +93,7 @@
           >
           <td class="px-3 text-right">{drive.current.toFixed(1)}</td>
           <td class="px-3 text-right whitespace-nowrap">{percent(drive.used)}</td>
-          <td class="px-3 text-right whitespace-nowrap">{whole(drive.item.price)} {currency}</td>
+          <td class="px-3 text-right whitespace-nowrap">{whole(drive.item.price * factor)} {currency}</td>
           <td class="px-3 text-right">{drive.item.leadDays}</td>
           <td class="px-3 py-1 text-right">
             {#if chosen}<span class="text-sea">chosen</span>
@@ -126,7 +126,7 @@
   <TableCard
     label="Starter"
     class="mt-4 lg:col-span-2"
-    caption={`Starter, ${whole(details.starter.price)} ${currency} · proposed, confirm the combination in the maker’s tested tables`}
+    caption={`Starter, ${whole(details.starter.price * factor)} ${currency} · proposed, confirm the combination in the maker’s tested tables`}
   >
     <tbody>
       {#each details.starter.parts as part (part.role)}
@@ -134,7 +134,7 @@
           <th scope="row" class="px-4 py-2 text-left font-normal text-quiet">{part.role}</th>
           <td class="px-3 font-semibold">{part.part.name}</td>
           <td class="px-3 text-right whitespace-nowrap">carries {part.carries.toFixed(1)} A</td>
-          <td class="px-4 text-right whitespace-nowrap">{whole(part.part.price)} {currency}</td>
+          <td class="px-4 text-right whitespace-nowrap">{whole(part.part.price * factor)} {currency}</td>
         </tr>
       {/each}
     </tbody>

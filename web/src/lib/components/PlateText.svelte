@@ -31,7 +31,14 @@
   const nameOf = (token: PlateToken): string => (token.field ? (names.get(token.field) ?? '') : '');
 
   async function readIt(): Promise<void> {
-    const { fields, school, tokens: read } = await reader(getText());
+    let reading: PlateReading;
+    try {
+      reading = await reader(getText());
+    } catch (error) {
+      outcome = error instanceof Error ? error.message : 'The plate could not be read now. Try again.';
+      return;
+    }
+    const { fields, school, tokens: read } = reading;
     tokens = read;
     picked = undefined;
     const found = Object.entries(fields).filter(([name]) => name !== 'asRead');

@@ -7,7 +7,7 @@
 
   const steps = $derived(store.solution.details.profile);
 
-  const kilowatts = (watts: number): string => (watts / 1000).toFixed(1);
+  const kilowatts = (watts: number | undefined): string => (watts === undefined ? '–' : (watts / 1000).toFixed(1));
 </script>
 
 {#if steps.length > 0}

@@ -69,14 +69,19 @@
       {/each}
     </ul>
   {/if}
-  {#if sheet.missing.length > 0}
-    <h3 class="mt-4 border-b text-sm font-semibold text-quiet">Not known</h3>
-    <ul class="mt-1 list-disc ps-5 text-sm">
-      {#each sheet.missing as missing (missing)}<li>{missing}</li>{/each}
-    </ul>
-  {/if}
+  {#each [{ title: 'Needed for a decision', list: sheet.needed }, { title: 'Would sharpen it', list: sheet.sharpens }] as { title, list } (title)}
+    {#if list.length > 0}
+      <h3 class="mt-4 border-b text-sm font-semibold text-quiet">{title}</h3>
+      <ul class="mt-1 list-disc ps-5 text-sm">
+        {#each list as missing (missing)}<li>{missing}</li>{/each}
+      </ul>
+    {/if}
+  {/each}
   {#if sheet.note}<p class="mt-4 text-sm whitespace-pre-line">{sheet.note}</p>{/if}
 
   <div class="mt-4"><Cautions /></div>
+  <p class="mt-3 text-sm text-quiet" data-testid="solved-by">
+    Solved by {sheet.engine}{sheet.catalogue ? ` with the catalogue “${sheet.catalogue}”` : ', catalogue not recorded'}.
+  </p>
   {#if sheet.preparedBy}<p class="mt-3 text-sm text-quiet">Prepared by {sheet.preparedBy}</p>{/if}
 </article>

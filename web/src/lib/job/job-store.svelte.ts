@@ -33,6 +33,8 @@ export class JobStore implements FieldHost {
   saveState = $state<SaveState>('saved');
   savedAt = $state('');
   refusal = $state('');
+  /** Why the figures on screen are not those of what was typed last; empty where they are. */
+  trouble = $state('');
   rival = $state.raw<Rival>();
   undoable = $state(0);
 
@@ -182,8 +184,16 @@ export class JobStore implements FieldHost {
   }
 
   #solve(): void {
-    void this.#solver.solve(this.#plain()).then((solution) => {
-      if (solution) this.solution = solution;
+    void this.#solver.solve(this.#plain()).then((outcome) => {
+      if (!outcome) return;
+      if ('trouble' in outcome) {
+        this.trouble = outcome.trouble;
+        return;
+      }
+      this.solution = outcome.solution;
+      this.trouble = outcome.withoutCatalogue
+        ? 'The catalogue could not be fetched: nothing is picked until it is there. The next keystroke tries again.'
+        : '';
     });
   }
 

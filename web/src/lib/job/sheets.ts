@@ -82,6 +82,20 @@ const feederOptions: readonly Option[] = feederSizes.map((size) => ({
   value: size,
   name: size.endsWith('mm²') ? size : Number(size) >= 250 ? `${size} kcmil` : `${size} AWG`,
 }));
+const unknownOr: readonly Option[] = [
+  { value: 'unknown', name: 'Not known' },
+  { value: 'no', name: 'No' },
+  { value: 'yes', name: 'Yes' },
+];
+const asks =
+  (...ways: readonly Job['load']['way'][]) =>
+  ({ load }: Job): boolean =>
+    ways.includes(load.way);
+/** Machines that may drive their motor, and those that turn back, are jogged or plugged. */
+const drivesMotor = asks('hoist', 'duty', 'curve');
+const reverses = asks('hoist', 'conveyor', 'crusher', 'mixer', 'duty');
+const jogs = asks('hoist', 'conveyor', 'press', 'duty');
+const plugs = asks('hoist', 'press', 'centrifuge', 'duty');
 const listed = (job: Job): boolean => job.load.stages.length > 0;
 const ofGenerator = ({ supply }: Job): boolean => supply.source === 'generator';
 const belted = ({ load }: Job): boolean => load.stages.length > 0 && load.stages[0]?.kind !== 'coupling';
@@ -332,6 +346,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
       when(text('load.sheave', 'Motor sheave, pitch diameter', '8 in or 200 mm'), belted),
       text('load.breakaway', 'Breakaway, of running', '120 %'),
       select('load.shock', 'Runs', named('uniform', 'moderate', 'heavy')),
+      when(select('load.holdingBrake', 'A brake holds it at rest', unknownOr), drivesMotor),
       text('practice.sizeMargin', 'Margin over the load', '0 %'),
       ...grouped(
         'Overloads now and then',
@@ -421,7 +436,9 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
     lead: 'Hours a year at each flow, and how flow is controlled today.',
     fields: [
       select('profile.control', 'Flow control today', [
+        { value: 'unknown', name: 'Not known' },
         { value: 'none', name: 'None: runs at full flow' },
+        { value: 'on/off', name: 'Switched on and off' },
         { value: 'damper', name: 'Outlet damper' },
         { value: 'inlet vane', name: 'Inlet vanes' },
         { value: 'throttle', name: 'Throttle valve' },
@@ -449,6 +466,19 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         ...named('5', '10A', '10', '20', '30', '40'),
       ]),
       text('starting.startTimeLimit', 'Must be up within', '4 s'),
+      when(select('starting.reversing', 'Runs in both directions', unknownOr), reverses),
+      when(select('starting.inching', 'Jogged by short starts', unknownOr), jogs),
+      when(select('starting.plugging', 'Braked by reversing the field', unknownOr), plugs),
+      when(select('starting.closedLoop', 'Drive measures the shaft’s speed', unknownOr), drivesMotor),
+      when(
+        select('starting.braking', 'Energy of lowering or braking goes', [
+          { value: 'unknown', name: 'Not known' },
+          { value: 'none', name: 'Nowhere' },
+          { value: 'chopper', name: 'Into a brake resistor' },
+          { value: 'regenerative', name: 'Back into the supply' },
+        ]),
+        drivesMotor,
+      ),
       check('starting.hot', 'Restarts from running temperature'),
       check('starting.waterHammer', 'A sudden stop would slam the pipe'),
       ...grouped(
@@ -498,6 +528,18 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
         named('inverse time breaker', 'dual element fuse', 'nontime delay fuse'),
       ),
       select('protection.conductor', 'Conductor', named('copper', 'aluminium')),
+      text('protection.ambient', 'Hottest air along the wires', '45 °C'),
+      text('protection.conductors', 'Current-carrying wires together', '3'),
+      select('protection.terminals', 'Terminals', [
+        { value: 'auto', name: 'By size and motor design' },
+        { value: '60', name: '60 °C' },
+        { value: '75', name: '75 °C' },
+      ]),
+      select('protection.insulation', 'Insulation', [
+        { value: '60', name: '60 °C' },
+        { value: '75', name: '75 °C' },
+        { value: '90', name: '90 °C' },
+      ]),
     ],
   },
   money: {
@@ -505,6 +547,7 @@ export const sheets: Readonly<Record<StageName, SheetDefinition>> = {
     fields: [
       text('money.energyPrice', 'Price of energy', '0.11 per kWh'),
       text('money.years', 'Years counted', '10 years'),
+      text('money.exchangeRate', 'One of the catalogue’s currency costs', '0.92'),
       ...rulesOf('money'),
     ],
   },

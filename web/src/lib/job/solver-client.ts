@@ -3,19 +3,27 @@ import type { PlateReading } from '@pilgrim/core/nameplate/read/read-plate';
 import SolveWorker from '$lib/workers/solve.worker?worker';
 import type { Answer, Question } from '$lib/workers/solve.worker';
 
-/** Talks to the solving worker. Only the newest job is solved; older questions still waiting are dropped. */
+/** What came of a question: a solution, what went wrong, or nothing where a newer question overtook it. */
+export type Outcome =
+  { readonly solution: Solution; readonly withoutCatalogue: boolean } | { readonly trouble: string } | undefined;
+
+const NOT_LOADED = 'The calculating part could not be loaded. What you type is kept; the next keystroke tries again.';
+
+/**
+ * Talks to the solving worker. Only the newest job is solved; older questions still waiting are dropped. A worker that
+ * breaks or never came is told and given up; the next question starts a new one.
+ */
 export class SolverClient {
   #worker: Worker | undefined;
-  #running: ((solution: Solution | undefined) => void) | undefined;
-  #next: { job: Job; done: (solution: Solution | undefined) => void } | undefined;
-  #plates: ((reading: PlateReading) => void)[] = [];
+  #running: ((outcome: Outcome) => void) | undefined;
+  #next: { job: Job; done: (outcome: Outcome) => void } | undefined;
+  #plates: { done: (reading: PlateReading) => void; fail: (error: Error) => void }[] = [];
 
   get started(): boolean {
     return this.#worker !== undefined;
   }
 
-  /** The solution, or undefined where a newer question overtook this one. */
-  solve(job: Job): Promise<Solution | undefined> {
+  solve(job: Job): Promise<Outcome> {
     return new Promise((done) => {
       this.#next?.done(undefined);
       this.#next = { job, done };
@@ -23,9 +31,10 @@ export class SolverClient {
     });
   }
 
+  /** Rejects where the worker could not be loaded or broke. */
   readPlate(text: string): Promise<PlateReading> {
-    return new Promise((done) => {
-      this.#plates.push(done);
+    return new Promise((done, fail) => {
+      this.#plates.push({ done, fail });
       this.#post({ kind: 'plate', text });
     });
   }
@@ -43,16 +52,28 @@ export class SolverClient {
     this.#worker.postMessage(question);
   }
 
+  #settle(outcome: Outcome): void {
+    const done = this.#running;
+    this.#running = undefined;
+    done?.(outcome);
+    this.#ask();
+  }
+
   #start(): Worker {
     const worker = new SolveWorker();
     worker.onmessage = ({ data }: MessageEvent<Answer>) => {
-      if (data.kind === 'plate') {
-        this.#plates.shift()?.(data.reading);
-        return;
-      }
-      this.#running?.(data.solution);
-      this.#running = undefined;
-      this.#ask();
+      if (data.kind === 'plate') this.#plates.shift()?.done(data.reading);
+      else if (data.kind === 'failed') this.#settle({ trouble: data.message });
+      else this.#settle({ solution: data.solution, withoutCatalogue: data.withoutCatalogue });
+    };
+    // A script that did not load and an error nobody caught both come here; this worker answers no more.
+    worker.onerror = (event) => {
+      event.preventDefault();
+      worker.terminate();
+      if (this.#worker === worker) this.#worker = undefined;
+      const lost = this.#plates.splice(0);
+      for (const { fail } of lost) fail(new Error(NOT_LOADED));
+      this.#settle({ trouble: NOT_LOADED });
     };
     return worker;
   }

@@ -5,12 +5,14 @@ import { readPlate, type PlateReading } from '@pilgrim/core/nameplate/read/read-
 export type Question =
   { readonly kind: 'solve'; readonly job: Job } | { readonly kind: 'plate'; readonly text: string };
 export type Answer =
-  { readonly kind: 'solved'; readonly solution: Solution } | { readonly kind: 'plate'; readonly reading: PlateReading };
+  | { readonly kind: 'solved'; readonly solution: Solution; readonly withoutCatalogue: boolean }
+  | { readonly kind: 'failed'; readonly message: string }
+  | { readonly kind: 'plate'; readonly reading: PlateReading };
 
 let catalogue: Promise<Catalogue> | undefined;
 
-/** Fetched once; while the server is away the job is solved without a catalogue and asked for again next time. */
-async function currentCatalogue(): Promise<Catalogue> {
+/** Fetched once; while the server is away the job is solved without a catalogue, which is told, and asked for again next time. */
+async function currentCatalogue(): Promise<Catalogue | undefined> {
   catalogue ??= fetch('/api/catalogue').then((response) => {
     if (!response.ok) throw new Error(`catalogue: ${response.status}`);
     return response.json() as Promise<Catalogue>;
@@ -19,14 +21,25 @@ async function currentCatalogue(): Promise<Catalogue> {
     return await catalogue;
   } catch {
     catalogue = undefined;
-    return emptyCatalogue;
+    return undefined;
+  }
+}
+
+async function solved(job: Job): Promise<Answer> {
+  const known = await currentCatalogue();
+  try {
+    return { kind: 'solved', solution: solve(job, known ?? emptyCatalogue), withoutCatalogue: known === undefined };
+  } catch (error) {
+    const what = error instanceof Error ? error.message : String(error);
+    return {
+      kind: 'failed',
+      message: `This entry could not be worked out (${what.slice(0, 120)}). It is kept; change it, and it is worked out again.`,
+    };
   }
 }
 
 onmessage = async ({ data }: MessageEvent<Question>) => {
   const answer: Answer =
-    data.kind === 'plate'
-      ? { kind: 'plate', reading: readPlate(data.text) }
-      : { kind: 'solved', solution: solve(data.job, await currentCatalogue()) };
+    data.kind === 'plate' ? { kind: 'plate', reading: readPlate(data.text) } : await solved(data.job);
   postMessage(answer);
 };

@@ -110,7 +110,7 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
       columns: [
         {
           text: printable(
-            `${sheet.title} · revision ${revision}${sheet.preparedBy ? ` · prepared by ${sheet.preparedBy}` : ''}`,
+            `${sheet.title} · revision ${revision} · ${sheet.engine} · ${sheet.catalogue || 'catalogue not recorded'}${sheet.preparedBy ? ` · prepared by ${sheet.preparedBy}` : ''}`,
           ),
         },
         { text: `${page} of ${pages}`, alignment: 'right' },
@@ -162,7 +162,8 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
             } satisfies Content,
           ]
         : []),
-      ...bullets('Not known', sheet.missing, pageWidth),
+      ...bullets('Needed for a decision', sheet.needed, pageWidth),
+      ...bullets('Would sharpen it', sheet.sharpens, pageWidth),
       ...(sheet.note ? [{ text: printable(sheet.note), margin: [0, 0, 0, 6] } satisfies Content] : []),
       {
         table: {

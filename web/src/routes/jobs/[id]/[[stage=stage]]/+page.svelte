@@ -86,6 +86,12 @@
   >
 </header>
 
+{#if store.trouble}
+  <p role="alert" class="border-b bg-caution-wash px-4 py-2 text-sm text-caution" data-testid="trouble">
+    △ {store.trouble}
+  </p>
+{/if}
+
 <TrainStrip train={store.solution.train} {base} />
 
 <div class="grid md:grid-cols-[13.5rem_minmax(0,1fr)] lg:grid-cols-[13.5rem_minmax(0,1fr)_18rem]">
