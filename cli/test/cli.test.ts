@@ -32,12 +32,40 @@ describe('pilgrim', () => {
     expect(status).toBe(0);
     expect(output().values['nameplate.ratedCurrent']?.value).toBe(64);
     expect(output().values['protection.overloadCurrent']?.value).toBe(80);
+    expect(output().values['protection.overloadDial']?.value).toBe(64);
   });
 
   it('takes the highest voltage on the plate where none is given', () => {
     expect(
       pilgrim(['decode', '-'], 'HP 25 RPM 1760 V 230/460 A 64/32').output().values['nameplate.ratedCurrent']?.value,
     ).toBe(32);
+  });
+
+  it('decodes a damaged plate: every word with what it was taken for, what is not believed beside it, and exit code 0', () => {
+    const plate = 'HP 15 KW 15 RPM 1770 V 230/460 A 38/19 HZ 60 SMUDGE';
+    const { status, output, issues } = pilgrim(['decode', '-'], plate);
+    expect(status).toBe(0);
+    const { words, notBelieved, values } = output() as unknown as {
+      words: { text: string; field: string; state: string; why: string }[];
+      notBelieved: { text: string; field: string; why: string }[];
+      values: Record<string, { value: unknown }>;
+    };
+    expect(words.map(({ text }) => text).join(' ')).toBe(plate);
+    expect(words.find(({ text }) => text === '1770')).toEqual({
+      text: '1770',
+      field: 'speed',
+      state: 'understood',
+      why: '',
+    });
+    expect(words.at(-1)).toMatchObject({ text: 'SMUDGE', state: 'ignored' });
+    expect(notBelieved).toEqual([
+      { text: '15 kW', field: 'power', why: expect.stringContaining('contradicts') as string },
+    ]);
+    expect(values['nameplate.power']?.value).toBeCloseTo(15 * 745.7, 0);
+    expect(issues()).toEqual([{ path: 'nameplate.power', message: expect.stringContaining('15 kW') as string }]);
+    const strict = pilgrim(['decode', '--strict', '-'], plate);
+    expect([strict.status, strict.issues()[0]?.path]).toEqual([2, 'nameplate.power']);
+    expect(pilgrim(['decode', '--strict', '-'], 'HP 15 RPM 1770 V 460 A 19').status).toBe(0);
   });
 
   it('solves a job with the demo catalogue', () => {

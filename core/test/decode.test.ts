@@ -268,7 +268,8 @@ describe('five ways in', () => {
     };
     expect(asked('replace')).toEqual([]);
     expect(asked('new')).toEqual(['nameplate']);
-    expect(asked('drive')).toEqual(['starting']);
+    // Ramp, limit, feedback and braking of a drive are settings of its start.
+    expect(asked('drive')).toEqual([]);
     expect(asked('starter')).toEqual(['profile', 'money']);
     expect(asked('energy')).toEqual(['starting', 'protection']);
     const missing = solved({ situation: { kind: 'starter' }, nameplate: plate }).missing.map((each) => each.stage);

@@ -44,6 +44,8 @@ export interface DriveRanking {
 
 const housingRank: Readonly<Record<HousingCode, number>> = { IP20: 0, IP55: 1, IP66: 2 };
 const OVERSIZED = 2.5;
+/** The nearest misses first. */
+const NEAR: readonly RefusedDrive['rule'][] = ['overload', 'current', 'housing', 'ambient', 'oversized', 'voltage'];
 
 const dutyCurrent = (item: DriveItem, duty: DriveNeed['duty']): number =>
   duty === 'heavy' ? item.heavyCurrent : item.normalCurrent;
@@ -91,8 +93,7 @@ export function rankDrives(items: readonly DriveItem[], need: DriveNeed): DriveR
     if (reason) refused.push({ id: item.id, name: item.name, ...reason });
     else fits.push({ item, current, used: need.current / current });
   }
-  const nearness = (each: RefusedDrive) =>
-    each.rule === 'overload' || each.rule === 'current' || each.rule === 'housing' ? 0 : 1;
+  const nearness = ({ rule }: RefusedDrive) => NEAR.indexOf(rule);
   return {
     fits: fits.toSorted((a, b) => a.item.price - b.item.price),
     refused: refused.toSorted((a, b) => nearness(a) - nearness(b)),

@@ -5,7 +5,7 @@ import type { StageName } from '../stage-names.ts';
 const notAsked: Readonly<Record<Job['situation']['kind'], readonly StageName[]>> = {
   replace: [],
   new: ['nameplate'],
-  drive: ['starting'],
+  drive: [],
   starter: ['profile', 'money'],
   energy: ['starting', 'protection'],
 };
