@@ -1,15 +1,13 @@
 /** The motor model gives the figures it gave when it was checked against the published cases, to a billionth. */
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readMachine, runMachine } from '../src/motor/machine.ts';
+import file from './cases/machine-figures.json' with { type: 'json' };
 
 interface Case {
   readonly machine: unknown;
   readonly figures: Readonly<Record<string, Readonly<Record<string, number>>>>;
 }
-const { cases } = JSON.parse(readFileSync(new URL('cases/machine-figures.json', import.meta.url), 'utf8')) as {
-  cases: readonly Case[];
-};
+const cases = file.cases as readonly unknown[] as readonly Case[];
 
 describe('machine', () => {
   it.each(cases.map((each, at) => [at + 1, each] as const))('case %i', (_, { machine, figures }) => {

@@ -24,7 +24,7 @@ describe('two versions of a job', () => {
     expect(merged).toEqual({
       ...mine,
       title: 'Theirs',
-      nameplate: { unreadable: false, power: '15 hp', frame: '254T' },
+      nameplate: { ...mine.nameplate, frame: '254T' },
     });
     expect(merge(mine, theirs, () => 'mine')).toEqual(mine);
     expect(merge(mine, theirs, () => 'theirs')).toEqual(theirs);

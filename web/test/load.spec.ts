@@ -129,7 +129,7 @@ test('a torque–speed table, pasted, with a bad line', async ({ page }) => {
     buffer: Buffer.from('rpm,N·m\n0,20\n900,61\n1200,80\n'),
   });
   await expect(figure(page, 'load.torque')).toHaveText('45.0\u00a0lb·ft');
-  await fill(page, { 'load.curve.1.torque': '-10' });
+  await fill(page, { 'load.curve.1.torque': '10 rpm' });
   await expect(page.locator('#field-load-curve-1-torque-error')).toBeVisible();
   await accessible(page);
   await saved(page);

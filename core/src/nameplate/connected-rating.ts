@@ -78,7 +78,7 @@ export function connectedRating(given: Inputs['given'], job: Pick<Job, 'school' 
     frequencies[at] ??
     quantity(wanted ?? (school === 'NEMA' ? 60 : 50), 'frequency', school, { origin: 'estimated', source: PRACTICE });
 
-  const groups = plate.voltages ?? [];
+  const { voltages: groups, currents } = apart(plate.voltages ?? [], plate.currents ?? []);
   const target = connectedVoltage(given);
   const [g, i] = nearest(groups, target);
   const flatIndex = groups.slice(0, g).reduce((sum, group) => sum + group.length, i);
@@ -109,7 +109,6 @@ export function connectedRating(given: Inputs['given'], job: Pick<Job, 'school' 
           working: { ...value.working, note: 'The connected voltage is not known; the highest on the plate is taken.' },
         };
   const voltage = taken(groups[g]?.[i]);
-  const currents = plate.currents ?? [];
   const current = taken(pairedCurrent(groups, currents, g, i, speeds));
   if (currents.length > 0 && groups.length > 0 && !current) doubts.push('pairing');
   const top = groups[g]?.toSorted((a, b) => b.value - a.value)[0];
@@ -206,6 +205,21 @@ function ratingSet({ nameplate: plate, supply }: Inputs['given']): Inputs['given
     ...(plate.altPowerFactor ? { powerFactor: [[plate.altPowerFactor]] } : {}),
     ...(plate.altServiceFactor ? { serviceFactor: plate.altServiceFactor } : {}),
   };
+}
+
+/** Voltages further apart than this are no range of one winding but two connections: 230-460 is 230/460. */
+const ONE_RANGE = 1.2;
+
+/** Old plates write 230-460 for two connections; their currents are set apart with them. */
+function apart(voltages: Groups, currents: Groups): { readonly voltages: Groups; readonly currents: Groups } {
+  const far = (group: readonly Value[]): boolean =>
+    group.some((each) => each.value / Math.min(...group.map(({ value }) => value)) > ONE_RANGE);
+  if (!voltages.some(far)) return { voltages, currents };
+  const split = (groups: Groups): Groups =>
+    groups.flatMap((group, at) => (far(voltages[at] ?? []) ? group.map((each) => [each]) : [group]));
+  const paired =
+    currents.length === voltages.length && currents.every((group, at) => group.length === voltages[at]?.length);
+  return { voltages: split(voltages), currents: paired ? split(currents) : currents };
 }
 
 /** Currents stand in the order of the voltages, group by group or one for one: 208-230/460 with 40-38/19. */

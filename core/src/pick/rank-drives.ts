@@ -86,17 +86,19 @@ function refusal(item: DriveItem, need: DriveNeed, current: number): Omit<Refuse
 /** Drives whose continuous current at the duty class, after derates, covers the motor’s; the cheapest first. */
 export function rankDrives(items: readonly DriveItem[], need: DriveNeed): DriveRanking {
   const fits: RankedDrive[] = [];
-  const refused: RefusedDrive[] = [];
+  const refused: { readonly drive: RefusedDrive; readonly current: number }[] = [];
   for (const item of items) {
     const current = deratedCurrent(item, need);
     const reason = refusal(item, need, current);
-    if (reason) refused.push({ id: item.id, name: item.name, ...reason });
+    if (reason) refused.push({ drive: { id: item.id, name: item.name, ...reason }, current });
     else fits.push({ item, current, used: need.current / current });
   }
-  const nearness = ({ rule }: RefusedDrive) => NEAR.indexOf(rule);
+  const off = (current: number): number => Math.abs(Math.log(Math.max(1e-3, current) / need.current));
   return {
     fits: fits.toSorted((a, b) => a.item.price - b.item.price),
-    refused: refused.toSorted((a, b) => nearness(a) - nearness(b)),
+    refused: refused
+      .toSorted((a, b) => NEAR.indexOf(a.drive.rule) - NEAR.indexOf(b.drive.rule) || off(a.current) - off(b.current))
+      .map(({ drive }) => drive),
     byPower: matchedByPower(items, need),
   };
 }

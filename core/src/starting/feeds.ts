@@ -1,5 +1,4 @@
 import type { Brief } from '../stage.ts';
-import type { Practice } from '../practice.ts';
 
 /** How the motor is fed while it starts. Times in s from switching on, voltages and currents as multiples of rated. */
 export type Feed =
@@ -34,6 +33,8 @@ export type Feed =
       readonly currentLimit: number;
       /** The same for the first seconds, where the drive has a peak of its own. */
       readonly peakLimit?: number;
+      /** Speed it is to bring the motor to, rad/s; to its rated frequency where left out. */
+      readonly speed?: number;
       /** Torque it can hold at standstill, of rated, by boost. */
       readonly boost: number;
     };
@@ -55,8 +56,12 @@ export interface DriveLimits {
   readonly continuous: number;
 }
 
-/** How each method feeds the motor, with the settings typed in the job and usual ones for the rest. */
-export function feedsOf({ job, given }: Brief, practice: Practice, drive: DriveLimits): Readonly<Record<Method, Feed>> {
+/** How each method feeds the motor; a drive brings it to the speed `wanted`, rad/s, with the settings typed in the job and usual ones for the rest. */
+export function feedsOf(
+  { job, given, practice }: Brief,
+  drive: DriveLimits,
+  wanted: number | undefined,
+): Readonly<Record<Method, Feed>> {
   const set = given.starting;
   const changeTime = set.starTime?.value ?? USUAL.starTime;
   const changeSpeed = set.changeSpeed?.value ?? USUAL.changeSpeed;
@@ -83,6 +88,7 @@ export function feedsOf({ job, given }: Brief, practice: Practice, drive: DriveL
       ramp: set.driveRamp?.value ?? USUAL.driveRamp,
       currentLimit: Math.min(set.driveCurrentLimit?.value ?? drive.currentLimit, drive.currentLimit),
       ...(drive.peakLimit === undefined ? {} : { peakLimit: drive.peakLimit }),
+      ...(wanted === undefined ? {} : { speed: wanted }),
       boost: set.driveBoost?.value ?? USUAL.driveBoost,
     },
   };

@@ -53,6 +53,8 @@ export interface RunUp {
 }
 
 const STEPS = 120;
+/** Shaft speed on a drive at rated frequency and load, of synchronous speed. Common practice, no published source. */
+const DRIVEN = 0.985;
 /** s; a start that takes longer has failed. */
 export const LONGEST = 600;
 /** Share of the speed reached up to which a margin over the load is looked for. */
@@ -245,7 +247,8 @@ export function finalSpeed(
     through(probe, setting, supply, state, slip, speed, 1, 1);
     return (probe[of.torque] ?? 0) - loadAt(speed);
   };
-  if (setting.feed.kind === 'drive') return synchronous * 0.985;
+  if (setting.feed.kind === 'drive')
+    return Math.min(synchronous * DRIVEN, setting.feed.speed ?? Number.POSITIVE_INFINITY);
   let high = synchronous * (1 - TINY);
   if (over(high) > 0) return high;
   for (let step = 1; step <= 60; step++) {

@@ -329,7 +329,7 @@ export function startingOn({ motor, brief, load, supply, profile, drive, extent 
       source: sourceAtStart(of, fit),
       ceiling: torqueCeiling(guaranteed, fit.circuit, ratedTorque),
       lockedRotorMost: of.lockedRotorCurrent,
-      feeds: feedsOf(brief, practice, limitsOfDrive),
+      feeds: feedsOf(brief, limitsOfDrive, load.values.motorSpeed?.value),
       stallTime: stall.value,
       tripClass: job.starting.tripClass,
       overload: dialOf(of),

@@ -103,9 +103,13 @@ class Reader {
     this.#tokens.push(...tokens.filter((token) => !ghosts.has(token)));
     this.#row = row;
     if (row) this.#rows.push(row);
-    // What says nothing must not stand between a word and its figure: `VOLTS AC 460`.
-    this.#line = tokens.filter((token) => token.kind !== 'code' || token.field !== 'nothing');
-    for (const token of tokens) if (!this.#line.includes(token)) this.#marks.set(token, { state: 'understood' });
+    // What says nothing of a figure must not stand between it and its word: `VOLTS AC 460`, `U 3~ 400 V`.
+    this.#line = tokens.filter(
+      (token) => token.kind !== 'code' || (token.field !== 'nothing' && token.field !== 'phases'),
+    );
+    for (const token of tokens)
+      if (token.kind === 'code' && token.field === 'phases') this.#readPhases(token);
+      else if (!this.#line.includes(token)) this.#marks.set(token, { state: 'understood' });
     this.#readBracketed();
     const line = this.#line;
     line.forEach((token, at) => {
@@ -151,7 +155,10 @@ class Reader {
     };
   }
 
-  /** Whether figures stand before their units where `at` is: told by the first unit of the stretch that is not yet read. */
+  /**
+   * Whether figures stand before their units where `at` is: told by the stretch not yet read, up to the next label, where
+   * figures and units take turns in it; else by the first unit of the line.
+   */
   #valueFirst(at: number): boolean {
     let start = at;
     const isRead = (each: number): boolean => {
@@ -159,12 +166,17 @@ class Reader {
       return token?.kind !== 'label' && token !== undefined && this.#marks.has(token);
     };
     while (start > 0 && !isRead(start - 1)) start--;
-    for (let each = start; each < this.#line.length && !this.#isBracketed(each); each++) {
+    let turns = '';
+    for (let each = start; each < this.#line.length && !isRead(each); each++) {
       const token = this.#line[each];
-      if (token?.kind !== 'unit' || token.unit === '%' || token.unit === '°C') continue;
-      return this.#isFree(each - 1) && this.#line[each - 2]?.kind !== 'label';
+      if (token?.kind === 'label') break;
+      if (token?.kind === 'number') turns += 'n';
+      else if (isMeasure(token)) turns += 'u';
     }
-    return false;
+    if (/^(?:nu)+$/.test(turns)) return true;
+    if (/^(?:un)+$/.test(turns)) return false;
+    const first = this.#line.findIndex((token, each) => isMeasure(token) && !this.#isBracketed(each));
+    return this.#line[first - 1]?.kind === 'number' && this.#line[first - 2]?.kind !== 'label';
   }
 
   readonly #bracketed = new Set<Scanned>();
@@ -291,6 +303,10 @@ class Reader {
         const why = `stands beside ${beside.text} and was not understood`;
         this.#marks.set(token, { state: 'doubtful', note: why });
         this.#doubts.push({ text: token.text, field: unitFields[beside.unit], why });
+      } else if (token.kind === 'word' && mark === undefined && /^(?:power|output|pwr)\b/i.test(token.text)) {
+        const why = 'no figure with hp or kW was found for it';
+        this.#marks.set(token, { state: 'doubtful', field: 'power', note: why });
+        if (this.fields.power === undefined) this.#doubts.push({ text: token.text, field: 'power', why });
       } else if (matters(token) && mark === undefined) {
         const field = unitFields[token.unit];
         const why = 'no figure was found for it';
@@ -414,23 +430,29 @@ class Reader {
 
   #readUnit(unit: Unit, at: number, valueFirst: boolean): void {
     const sides = valueFirst ? [at - 1, at + 1] : [at + 1, at - 1];
-    const side = sides.find((each) => this.#isFree(each));
+    const free = sides.filter((each) => this.#isFree(each));
+    // Where one side makes no sense and the other does, the other is meant: `POWER 15 V 460`.
+    const side = free.find((each) => this.#believed(unit, this.#text(each))) ?? free[0];
     const number = side === undefined ? undefined : this.#line[side];
     const token = this.#line[at];
     if (number?.kind !== 'number' || !token) return;
     this.#take(unit, number, [token], side === sides[0] ? undefined : 'stands on the other side of its unit');
   }
 
+  #readPhases(token: Scanned): void {
+    const { field, note } = this.#put('phases', /^(?:1|single)/i.test(token.text) ? '1' : '3');
+    this.#mark(token, field, note);
+  }
+
+  #believed(unit: Unit, value: string): boolean {
+    const spec = specs[unitFields[unit]];
+    return !spec || checkField(written(unit, value), spec, 'NEMA') === undefined;
+  }
+
   /** A figure with its unit, or between two words for it. */
   #take(unit: Unit, number: Numbered, words: readonly Scanned[], doubt?: string): void {
     const { value } = number;
-    const written =
-      unit === 'r/min'
-        ? `${value.replaceAll(/(\d)[.,](\d{3})(?!\d)/g, '$1$2')} r/min`
-        : unit === 'phases' || unit === 'poles'
-          ? value
-          : `${value} ${unit}`;
-    const { field, note } = this.#put(unitFields[unit], written);
+    const { field, note } = this.#put(unitFields[unit], written(unit, value));
     for (const word of words) this.#mark(word, field, note);
     const single =
       unit === 'phases' && value !== '3' ? `${value} phase: Pilgrim selects three-phase motors` : undefined;
@@ -454,13 +476,9 @@ class Reader {
     const shown =
       field === 'leads'
         ? (/\d+/.exec(value)?.[0] ?? '')
-        : field === 'phases'
-          ? /^(?:1|single)/i.test(value)
-            ? '1'
-            : '3'
-          : field === 'connection'
-            ? value
-            : value.toUpperCase().replace(/\.$/, '');
+        : field === 'connection'
+          ? value
+          : value.toUpperCase().replace(/\.$/, '');
     if (field === 'enclosure' && this.fields.enclosure !== undefined && !same(this.fields.enclosure, shown)) {
       // A plate may say both TEFC and IP55; both are kept.
       this.#append('enclosure', shown);
@@ -495,6 +513,16 @@ class Reader {
 }
 
 const specs: Readonly<Record<string, FieldSpec | undefined>> = quantityFields.nameplate;
+
+/** A figure with its unit as a field keeps it. */
+function written(unit: Unit, value: string): string {
+  if (unit === 'phases' || unit === 'poles') return value;
+  return unit === 'r/min' ? `${value.replaceAll(/(\d)[.,](\d{3})(?!\d)/g, '$1$2')} r/min` : `${value} ${unit}`;
+}
+
+/** A unit that figures go with one for one; degrees and per cent stand behind theirs anyway. */
+const isMeasure = (token: Scanned | undefined): boolean =>
+  token?.kind === 'unit' && token.unit !== '%' && token.unit !== '°C';
 
 const unitOf = (token: Scanned | undefined): Unit | undefined => (token?.kind === 'unit' ? token.unit : undefined);
 

@@ -6,6 +6,7 @@ import {
   MIXED,
   NUMBER,
   SMUDGED,
+  SPACED,
   TIMES,
   units,
   WORD,
@@ -70,6 +71,7 @@ const figure = (text: string, smudged = false): Unplaced<Scanned> => ({
  */
 function announced(out: readonly Scanned[], line: string, at: number): Unplaced<Scanned> | undefined {
   const before = out.at(-1);
+  if (take(TIMES, line, at)) return undefined;
   if (before?.kind === 'unit' && out.at(-2)?.kind !== 'number') {
     const number = before.unit === '°C' || before.unit === '%' ? undefined : take(NUMBER, line, at);
     // `HP 7 1/2` and a frame or bearing with its letters are left to their own forms.
@@ -92,6 +94,8 @@ function nextWord(line: string, at: number, before: Scanned | undefined): Unplac
   const afterPhases = before?.kind === 'unit' && before.unit === 'phases';
   const mixed = afterPhases ? undefined : take(MIXED, line, at);
   if (mixed) return figure(mixed);
+  const spaced = take(SPACED, line, at);
+  if (spaced) return { kind: 'number', text: spaced, value: spaced.replace(/\D/, ''), smudged: false };
   for (const [field, pattern] of codes) {
     const text = take(pattern, line, at);
     if (text && !(field === 'bearingDriveEnd' && isMeasured(text, line, at))) return { kind: 'code', field, text };

@@ -91,11 +91,11 @@ export const units: readonly (readonly [Unit, RegExp])[] = [
       String.raw`(?:f\.?l\.?\s*)?r\.?p\.?m\.?|r/min|rev/min|tr/min|u/min|min\s*(?:-1|⁻¹|\^-1)|1/min|/\s?min|speed|${letter('n')}`,
     ),
   ],
-  ['Hz', rule(String.raw`hz|hertz|cycles?|cyc\.?|${letter('f')}`)],
+  ['Hz', rule(String.raw`hz|hertz|freq(?:uency)?\.?|cycles?|cyc\.?|${letter('f')}`)],
   ['poles', rule(String.raw`[-–]?\s?pol(?:es?|ig)?`)],
   ['phases', rule(String.raw`ph(?:ases?)?\.?|~`)],
   ['V', rule(String.raw`v(?:olt(?:s|age)?|ac)?\.?|${letter('u')}`)],
-  ['A', rule(String.raw`f\.?l\.?a\.?|a(?:mp(?:s|eres?)?)?\.?|${letter('i')}`)],
+  ['A', rule(String.raw`f\.?l\.?a\.?|a(?:mp(?:s|eres?)?)?\.?|(?:full[\s-]load\s+)?current|${letter('i')}`)],
   ['kg', rule(String.raw`kgs?`)],
   ['lb', rule(String.raw`lbs?\.?`)],
   ['°C', rule(String.raw`°\s?c|deg\.?\s?c|c|k`)],
@@ -143,7 +143,7 @@ export const codes: readonly (readonly [PlateField | 'nothing', RegExp])[] = [
   code('phases', String.raw`[13]\s?~(?:\s?mot(?:or)?\.?)?|(?:three|single)[\s-]?phase`),
   code(
     'nothing',
-    String.raw`(?:iec|en|din|nema|mg|csa|ul|ce|vde)\s*[-/]?\s*(?:60034(?:[-\s]\d+)*|mg\s?-?\s?1)?|(?:ac\s+)?(?:induction\s+)?motor|ac|rated|made|max|at|rating|[pui]n|p(?=\s*[=:]?\s*\d)`,
+    String.raw`(?:iec|en|din|nema|mg|csa|ul|ce|vde)\s*[-/]?\s*(?:60034(?:[-\s]\d+)*|mg\s?-?\s?1)?|(?:ac\s+)?(?:induction\s+)?motor|ac|rated|made|max|at|rating|[pui]n|(?:power|output)(?=\s*[:=]?\s*[\d.,½¼¾/ -]+\s*(?:h\.?p|kw))|p(?=\s*[=:]?\s*\d)`,
   ),
 ];
 
@@ -151,6 +151,8 @@ export const codes: readonly (readonly [PlateField | 'nothing', RegExp])[] = [
 export const TIMES = /3\s?[x×~]\s?(?=\d{3})/iy;
 /** Horsepower as it is written: `7 1/2`, `1½`, `3/4`. Only the mixed numbers that are sizes, so that `60 3/4` stays two figures. */
 export const MIXED = /(?:(?:[1-9]|12|17|22|37)\s1\/2|[1-9]\s[13]\/4|\d{0,2}\s?[½¼¾⅓⅔])(?![\d/.,])/y;
+/** A speed with its thousands set apart: `1 440 min⁻¹`. */
+export const SPACED = /[1-4][ \u00a0\u202f'’]\d{3}(?=\s*(?:r\.?p\.?m|r\/min|rev\/min|tr\/min|u\/min|1?\/?min))/iy;
 export const NUMBER = /(?:\d+(?:[.,]\d+)*|[.,]\d+)(?:\s?[-–/]\s?\d+(?:[.,]\d+)*)*(?!\w*[A-Z]{1,2}\d)/y;
 /** A figure in which letters were read for digits: `46O`, `I770`. */
 export const SMUDGED = /(?=[\dOIl.,/-]*\d)(?=[\d.,/-]*[OIl])[\dOIl]+(?:[.,/-][\dOIl]+)*(?![\w])/y;

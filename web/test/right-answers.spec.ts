@@ -1,0 +1,118 @@
+/** What a person meets on screen of what was trusted, dropped or not asked before. */
+import { expect, test } from '@playwright/test';
+import { accessible, field, figure, fill, finding, openStage, saved, startJob, visit } from './app.ts';
+
+test('a damaged two-speed plate says what it does not believe, and stops until a speed is chosen', async ({ page }) => {
+  await startJob(page, 'replace', 'T-510', 'Vacuum pump');
+  await openStage(page, 'nameplate');
+  await field(page, 'nameplate.asRead').fill(
+    '2.2/1.1 kW 2880/1430 min-1 400 V 4.7/2.9 A 50 Hz cos φ 0.85/0.78 3 kW IP55',
+  );
+  await page.getByRole('button', { name: 'Read into the fields' }).click();
+  await expect(field(page, 'nameplate.powerFactor')).toHaveValue('0.85/0.78');
+  await expect(finding(page, 'nameplate.unread')).toContainText('3 kW');
+  await expect(finding(page, 'nameplate.two-speed')).toContainText('Stop');
+  await field(page, 'nameplate.speedInForce').selectOption('second');
+  await expect(figure(page, 'nameplate.power')).toHaveText('1.1\u00a0kW');
+  await expect(figure(page, 'nameplate.powerFactor')).toHaveText('0.780');
+  await expect(finding(page, 'nameplate.two-speed')).toBeHidden();
+  await accessible(page);
+});
+
+test('a hoist on a drive asks for brake, feedback and where its energy goes', async ({ page }) => {
+  await startJob(page, 'new', 'T-520', 'Bale hoist');
+  await field(page, 'load.way').selectOption('hoist');
+  await fill(page, {
+    'load.movedMass': '2000 kg',
+    'load.linearSpeed': '0.2 m/s',
+    'load.machineEfficiency': '80 %',
+    'load.speed': '1750',
+  });
+  await expect(figure(page, 'load.loweringTorque')).toContainText('−');
+  await expect(finding(page, 'load.no-holding-brake')).toContainText('Stop');
+  await field(page, 'load.holdingBrake').selectOption('yes');
+  await expect(finding(page, 'load.no-holding-brake')).toBeHidden();
+  await openStage(page, 'supply');
+  await fill(page, { 'supply.voltage': '480', 'supply.frequency': '60' });
+  await openStage(page, 'starting');
+  await field(page, 'starting.speedControl').selectOption('yes');
+  await expect(finding(page, 'starting.open-loop')).toBeVisible();
+  await field(page, 'starting.closedLoop').selectOption('yes');
+  await field(page, 'starting.braking').selectOption('chopper');
+  await expect(finding(page, 'starting.open-loop')).toBeHidden();
+  await expect(finding(page, 'starting.no-braking')).toBeHidden();
+  await expect(page.locator('[data-missing="Would sharpen it"]')).toContainText('both directions');
+  await accessible(page);
+});
+
+test('dial and ceiling stand apart, control of the flow is asked, and two currencies stop', async ({ page }) => {
+  await startJob(page, 'drive', 'T-530', 'Dilution pump');
+  await openStage(page, 'nameplate');
+  await field(page, 'nameplate.asRead').fill('HP 30 RPM 1770 V 460 A 35.5 HZ 60 CODE G DES B EFF 93.6');
+  await page.getByRole('button', { name: 'Read into the fields' }).click();
+  await openStage(page, 'load');
+  await field(page, 'load.torqueKind').selectOption('variable');
+  await fill(page, { 'load.torque': '80 lb·ft', 'load.speed': '1772' });
+  await openStage(page, 'supply');
+  await fill(page, { 'supply.voltage': '480' });
+  // The plate told the frequency.
+  await expect(figure(page, 'supply.frequency')).toHaveText('60\u00a0Hz');
+  await openStage(page, 'profile');
+  await page.getByRole('button', { name: 'Add a step' }).click();
+  await fill(page, { 'profile.points.0.flow': '70 %', 'profile.points.0.hours': '5000' });
+  await expect(finding(page, 'profile.control-unknown')).toBeVisible();
+  await field(page, 'profile.control').selectOption('throttle');
+  await expect(figure(page, 'profile.savingShare')).toBeVisible();
+  await openStage(page, 'situation');
+  await field(page, 'currency').fill('EUR');
+  await expect(finding(page, 'money.currency')).toContainText('Stop');
+  await openStage(page, 'money');
+  await fill(page, { 'money.exchangeRate': '0.92' });
+  await expect(finding(page, 'money.currency')).toBeHidden();
+  await openStage(page, 'starting');
+  await field(page, 'starting.method').selectOption('direct');
+  await openStage(page, 'protection');
+  // Without a service factor: 35.5 · 0.92 on the dial, 35.5 · 1.15 at most by the code.
+  await expect(figure(page, 'protection.overloadDial')).toHaveText('32.7\u00a0A');
+  await expect(figure(page, 'protection.overloadCurrent')).toHaveText('40.8\u00a0A');
+});
+
+test('a sheet shows the revision as it was decided, with its engine and catalogue', async ({ page }) => {
+  const base = await startJob(page, 'starter', 'T-540', 'First title');
+  await openStage(page, 'nameplate');
+  await field(page, 'nameplate.asRead').fill('HP 30 RPM 1770 V 460 A 35.5 HZ 60 CODE G DES B SF 1.15');
+  await page.getByRole('button', { name: 'Read into the fields' }).click();
+  await openStage(page, 'supply');
+  await fill(page, { 'supply.voltage': '480 V' });
+  await saved(page);
+  const revision = Number(/rev (\d+)/.exec((await page.locator('[data-save]').textContent()) ?? '')?.[1]);
+  await openStage(page, 'nameplate');
+  await fill(page, { 'nameplate.currents': '38' });
+  await expect(page.locator('[data-save]')).not.toContainText(`rev ${revision}`);
+  await saved(page);
+
+  await page.getByRole('link', { name: 'Selection sheet' }).click();
+  const sheet = page.getByRole('article', { name: 'Selection sheet' });
+  await expect(sheet).toContainText('38.0\u00a0A');
+  await expect(page.getByTestId('solved-by')).toContainText(/pilgrim \d.*Demo catalogue/);
+  await visit(page, `${new URL(base).pathname}/sheet?revision=${revision}`);
+  await expect(sheet).toContainText('35.5\u00a0A');
+  await expect(page.getByTestId('revision')).toContainText(`Revision ${revision} of`);
+  const pdf = await page.request.get(`${base}/sheet.pdf?revision=${revision}`);
+  expect(pdf.status()).toBe(200);
+  expect((await page.request.get(`${base}/sheet.pdf?revision=9999`)).status()).toBe(404);
+  expect((await page.request.get(`${base}/sheet?revision=half`)).status()).toBe(400);
+});
+
+test('a solver that could not be loaded is told, and the next keystroke solves again', async ({ page }) => {
+  const base = await startJob(page, 'replace', 'T-550', 'Couch pit pump');
+  const workers = '**/_app/immutable/workers/**';
+  await page.route(workers, (route) => route.abort());
+  await visit(page, `${new URL(base).pathname}/nameplate`);
+  await fill(page, { 'nameplate.power': '15 hp' });
+  await expect(page.getByTestId('trouble')).toContainText('could not be loaded');
+  await page.unroute(workers);
+  await fill(page, { 'nameplate.power': '20 hp' });
+  await expect(page.getByTestId('trouble')).toBeHidden();
+  await expect(figure(page, 'nameplate.power')).toHaveText('20\u00a0hp');
+});
