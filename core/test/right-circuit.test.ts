@@ -436,7 +436,7 @@ describe('money', () => {
 
 describe('where a figure comes from', () => {
   it('what was worked out or guessed is not called given by the plate', () => {
-    const { currents: _, ...silent } = motor(30, 0, 1770, { efficiency: '93.6 %', powerFactor: '0.84' });
+    const silent = { ...motor(30, 0, 1770, { efficiency: '93.6 %', powerFactor: '0.84' }), currents: undefined };
     const solution = run(kept(silent));
     expect(solution.values['pick.motorCurrent']?.origin).toBe('derived');
     expect(solution.values['pick.motorCurrent']?.working.source).not.toBe('plate');

@@ -94,7 +94,7 @@ test('a sheet shows the revision as it was decided, with its engine and catalogu
   await page.getByRole('link', { name: 'Selection sheet' }).click();
   const sheet = page.getByRole('article', { name: 'Selection sheet' });
   await expect(sheet).toContainText('38.0\u00a0A');
-  await expect(page.getByTestId('solved-by')).toContainText(/pilgrim \d.*Demo catalogue/);
+  await expect(page.getByTestId('solved-by')).toContainText(/pilgrim \d.*All catalogues/);
   await visit(page, `${new URL(base).pathname}/sheet?revision=${revision}`);
   await expect(sheet).toContainText('35.5\u00a0A');
   await expect(page.getByTestId('revision')).toContainText(`Revision ${revision} of`);

@@ -183,8 +183,7 @@ export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
     needed: missing.flatMap(({ kind, message }) => (kind === 'sharpens' ? [] : [message])),
     sharpens: missing.flatMap(({ kind, message }) => (kind === 'sharpens' ? [message] : [])),
     engine: solution.engine,
-    // Results kept by older engines do not say it.
-    catalogue: (solution.catalogue as string | undefined) ?? '',
+    catalogue: solution.catalogue,
     preparedBy: job.handover.preparedBy ?? '',
     note: job.handover.note ?? '',
   };

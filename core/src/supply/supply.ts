@@ -231,8 +231,7 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
       });
     }
     const lost =
-      source?.feederValue &&
-      runningDrop(source.feeder, motor.current, motor.powerFactor, voltage?.value ?? motor.voltage, brief);
+      source?.feederValue && runningDrop(source.feeder, motor.current, motor.powerFactor, voltage.value, brief);
     if (lost && lost.value > practice.runningDrop.value)
       flag({
         code: 'supply.feeder-drop',

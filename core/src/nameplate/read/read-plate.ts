@@ -258,7 +258,7 @@ class Reader {
         const place = alternates[field];
         this.#marks.set(token, {
           ...mark,
-          field: place !== undefined && this.fields[place] !== undefined ? place : field,
+          field: this.fields[place] !== undefined ? place : field,
         });
       }
     }
@@ -286,7 +286,7 @@ class Reader {
   /** Takes a value out of its field again and shows it as doubted, at the field where a right one would go. */
   #refuse(from: PlateField, why: string, field = from): void {
     const text = this.fields[from] ?? '';
-    delete this.fields[from];
+    Reflect.deleteProperty(this.fields, from);
     this.#doubts.push({ text, field, why });
     for (const [token, mark] of this.#marks)
       if (mark.field === from) this.#marks.set(token, { state: 'doubtful', field, note: why });

@@ -78,6 +78,8 @@ export async function loadJob(id: string): Promise<StoredJob> {
   return { ...job, document: JSON.stringify(document), result: JSON.stringify(snapshot(await solveNow(document))) };
 }
 
+type StoredResult = Omit<Solution, 'catalogue'> & Partial<Pick<Solution, 'catalogue'>>;
+
 export interface StoredRevision {
   readonly job: Job;
   /** As it was kept with the revision. */
@@ -92,14 +94,16 @@ export async function loadRevision(id: string, wanted: string | null): Promise<S
   const number = wanted === null ? undefined : /^[1-9]\d{0,8}$/.test(wanted) ? Number(wanted) : 0;
   if (number === 0) error(400, 'A revision is a whole number from 1, such as ?revision=3.');
   const row = await withDatabase(async (sql) => {
-    const [found] = await sql<{ document: unknown; result: Solution; revision: number; newest: number }[]>`
+    const [found] = await sql<{ document: unknown; result: StoredResult; revision: number; newest: number }[]>`
       select document, result, job_revisions.revision, jobs.revision as newest
       from jobs join job_revisions on job_id = jobs.id
       where jobs.id = ${id} and job_revisions.revision = ${number ?? sql`jobs.revision`}`;
     return found;
   });
   if (!row) error(404, number === undefined ? 'There is no such job.' : `This job has no revision ${number}.`);
-  return { job: jobSchema.parse(row.document), solution: row.result, revision: row.revision, newest: row.newest };
+  // A result kept by an engine before 0.7 does not name its catalogue.
+  const solution = { ...row.result, catalogue: row.result.catalogue ?? '' };
+  return { job: jobSchema.parse(row.document), solution, revision: row.revision, newest: row.newest };
 }
 
 export async function solveNow(job: Job): Promise<Solution> {
