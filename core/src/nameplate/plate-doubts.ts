@@ -49,7 +49,7 @@ export function checkDoubts(
       flag({
         code: 'nameplate.unread',
         severity: 'caution',
-        message: `“${text.slice(0, 40)}” on the plate was not taken: ${why}.`,
+        message: `“${text.slice(0, 40)}” on the plate was not taken: ${why.replace(/\.$/, '')}.`,
         basis: 'Text of the plate',
         clear: 'Look at the plate again and type the figure into its field, or correct the text.',
         field: field ? `nameplate.${field}` : 'nameplate.asRead',

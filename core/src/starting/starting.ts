@@ -266,15 +266,21 @@ export function startingOn({ motor, brief, load, supply, profile, drive, extent 
                   formula: '\\dfrac{\\int T\\,(\\omega_s - \\omega)\\,dt}{P_{\\delta,1}\\,t_{stall}}',
                   from: { 't_{stall}': stall, J: totalInertia },
                 }),
-                tripClass: wording(
-                  start.leastClass === undefined ? 'none holds' : `class ${start.leastClass} or slower`,
-                  {
-                    origin: 'estimated',
-                    formula: '\\dfrac{d\\theta}{dt} = \\dfrac{i^2 - \\theta}{\\tau}',
-                    source: 'IEC 60947-4-1 Table 2 (recalled from memory), relay at its fast edge',
-                    note,
-                  },
-                ),
+                ...(method === 'drive'
+                  ? {}
+                  : {
+                      tripClass: wording(
+                        start.leastClass === undefined
+                          ? 'none holds'
+                          : `class ${start.leastClass}, the fastest that holds`,
+                        {
+                          origin: 'estimated',
+                          formula: '\\dfrac{d\\theta}{dt} = \\dfrac{i^2 - \\theta}{\\tau}',
+                          source: 'IEC 60947-4-1 Table 2 (recalled from memory), relay at its fast edge',
+                          note,
+                        },
+                      ),
+                    }),
               }
             : {}),
           ...(start.run.changeover

@@ -20,6 +20,10 @@
   const getText = (): string => String(store.get(field.path) ?? '');
   const setText = (value: string | number | undefined): void =>
     store.set(field.path, value === undefined ? '' : String(value));
+  /** The second unit stands in the field only where what is typed leaves room for it. */
+  const other = $derived(
+    echo?.other && 4 * getText().length + 3 * echo.other.length <= (field.wide ? 150 : 72) ? echo.other : undefined,
+  );
   const look = $derived(`entry ${error ? 'border-2 border-stop' : ''}`);
 </script>
 
@@ -50,7 +54,6 @@
         class={look}
         bind:value={getText, setText}></textarea>
     {:else}
-      <!-- The second unit stands in the field only where it leaves room for what is typed. -->
       <div class="@container relative">
         <input
           {id}
@@ -58,16 +61,16 @@
           autocomplete="off"
           maxlength={200}
           placeholder={field.placeholder}
-          class={`${look} ${echo?.other ? '@min-[9rem]:pe-20' : ''}`}
+          class={`${look} ${other ? '@min-[9rem]:pe-20' : ''}`}
           aria-label={field.said}
           aria-invalid={error ? true : undefined}
           aria-describedby={said}
           bind:value={getText, setText}
         />
-        {#if echo?.other}
+        {#if other}
           <span
             class="pointer-events-none absolute inset-y-0 end-2.5 hidden items-center text-xs text-quiet @min-[9rem]:flex"
-            >{echo.other}</span
+            >{other}</span
           >
         {/if}
       </div>
