@@ -91,7 +91,7 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
   if (start.method === 'drive') checkDrive(start, limits, fail);
   else {
     checkHowOften(limits, fail);
-    checkStall(start, limits, fail);
+    if (run.reached) checkStall(start, limits, fail);
   }
   const known = limits.supply.source !== undefined;
   const current = start.standstillCurrent;
@@ -118,7 +118,7 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
       time: run.reached ? formatQuantity(run.time, 'duration', school) : '–',
       margin: run.reached ? shown(run.leastMargin) : '–',
       heat: run.reached ? shown(heatOf(start, limits)) : '–',
-      tripClass: start.method === 'drive' ? '–' : (start.leastClass ?? 'none'),
+      tripClass: start.method === 'drive' || !run.reached ? '–' : (start.leastClass ?? 'none'),
       changeover: run.changeover ? formatQuantity(run.changeover.current, 'current', school) : '–',
     },
     trace: run.trace,

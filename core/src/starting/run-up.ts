@@ -59,6 +59,9 @@ const DRIVEN = 0.985;
 export const LONGEST = 600;
 /** Share of the speed reached up to which a margin over the load is looked for. */
 const MARGIN_UP_TO = 0.9;
+/** Torque left over the load, of rated, below which it is looked whether the two meet just ahead, and how far ahead. */
+const NEARLY_STUCK = 0.05;
+const AHEAD = 0.01;
 /** Share of the final speed at which a run-up counts as done. */
 const ARRIVED = 0.995;
 
@@ -127,9 +130,11 @@ export function runUp(setting: RunUpSetting): RunUp {
     const rate = rates(time, speed, first);
     record();
     const nextEvent = events.find((each) => each > time + 1e-9);
-    // Standing still or crawling: only time can help, and only while the feed still rises.
-    if (rate <= (1e-4 * synchronous) / LONGEST) {
-      if (!rising(feed, time, changedAt)) {
+    // Where torque and load meet only time can help, and only while the feed still rises.
+    if (rate * turning.inertia < NEARLY_STUCK * setting.ratedTorque && !rising(feed, time, changedAt)) {
+      const meets = meetingPoint(rate);
+      if (meets !== undefined) {
+        speed = meets;
         stuck = true;
         break;
       }
@@ -203,6 +208,22 @@ export function runUp(setting: RunUpSetting): RunUp {
     energy: { input, load, kinetic: (turning.inertia * speed ** 2) / 2, friction },
     changeover,
   };
+
+  /** The speed just ahead that it nears without end; undefined where it gets past. */
+  function meetingPoint(rate: number): number | undefined {
+    if (rate <= 0) return speed;
+    let [low, high] = [speed, speed + AHEAD * synchronous];
+    if (high >= target || rates(time, high, first) > 0) {
+      rates(time, speed, first);
+      return undefined;
+    }
+    for (let halving = 0; halving < 20; halving++) {
+      const middle = (low + high) / 2;
+      if (rates(time, middle, first) > 0) low = middle;
+      else high = middle;
+    }
+    return low;
+  }
 
   function record(): void {
     out.push(time, speed, now, newestLoad, rotorHeat, statorHeat);
