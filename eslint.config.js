@@ -26,6 +26,37 @@ const clock = [
   },
 ];
 
+/** The rooms of core in the order results flow; a room imports what stands before it, and of the job its types. */
+const stages = [
+  'nameplate',
+  'situation',
+  'load',
+  'supply',
+  'place',
+  'profile',
+  'starting',
+  'pick',
+  'protection',
+  'money',
+  'handover',
+].map((stage) => `stages/${stage}`);
+const rooms = ['ground', 'motor', 'catalogue', ...stages, 'job', 'solve', 'register', 'commands'];
+const flow = rooms.map((room, at) => ({
+  files: [`core/src/${room}/**/*.ts`],
+  rules: {
+    '@typescript-eslint/no-restricted-imports': [
+      'error',
+      {
+        patterns: rooms.slice(at + 1).map((later) => ({
+          regex: `^\\.\\.?/(.*/)?${later.replace('stages/', '(stages/)?')}/`,
+          message: `${room} comes before ${later}.`,
+          allowTypeImports: later === 'job',
+        })),
+      },
+    ],
+  },
+}));
+
 export default ts.config(
   {
     ignores: [
@@ -62,6 +93,7 @@ export default ts.config(
   { files: ['scripts/**/*.mjs', '*.js', 'web/*.js'], languageOptions: { globals: globals.node } },
   { files: ['web/static/*.js'], languageOptions: { globals: globals.browser } },
   { files: ['core/src/**/*.ts'], rules: { ...forbid(node, screen, upward), 'no-restricted-syntax': clock } },
+  ...flow,
   { files: ['cli/**/*.ts', 'db/**/*.ts'], rules: forbid(screen) },
   {
     files: ['web/src/**/*.{ts,svelte}'],

@@ -2,7 +2,7 @@ import { emptyJob, solve } from '@pilgrim/core';
 import type { Sql } from 'postgres';
 import { demoCatalogue } from './demo/catalogue.ts';
 import { demoSites } from './demo/jobs.ts';
-import { readPlate } from '@pilgrim/core/nameplate/read/read-plate';
+import { readPlate } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import { registeredMotorSchema } from '@pilgrim/core/register/registered-motor';
 import { demoMotors } from './demo/motors.ts';
 import { insertMotors } from './store-motors.ts';

@@ -14,10 +14,10 @@ import {
   type Issue,
   type Solution,
 } from '@pilgrim/core';
-import { readMachine, runMachine } from '@pilgrim/core/motor/machine';
-import { quantityFields, type FieldSpec } from '@pilgrim/core/fields';
-import { checkField } from '@pilgrim/core/inputs';
-import { readPlate, type PlateDoubt, type TokenState } from '@pilgrim/core/nameplate/read/read-plate';
+import { readMachine, runMachine } from '@pilgrim/core/commands/machine';
+import { checkField, type FieldSpec } from '@pilgrim/core/ground/field';
+import { quantityFields } from '@pilgrim/core/job/fields';
+import { readPlate, type PlateDoubt, type TokenState } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import { demoCatalogue } from '@pilgrim/db/demo/catalogue';
 
 const USAGE = `usage: pilgrim solve job.json|-  [--catalogue catalogue.json]

@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import type { MachineResult } from '@pilgrim/core/motor/machine';
+import type { MachineResult } from '@pilgrim/core/commands/machine';
 import { describe, expect, it } from 'vitest';
 
 const main = `${dirname(dirname(fileURLToPath(import.meta.url)))}/src/main.ts`;

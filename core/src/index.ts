@@ -1,5 +1,5 @@
-export { solve, solutionSchema, ENGINE, type Solution, type Details, type StageState } from './solve.ts';
-export { jobSchema, emptyJob, issuesOf, type Job, type JobInput, type Issue } from './job.ts';
+export { solve, solutionSchema, ENGINE, type Solution, type Details, type StageState } from './solve/solve.ts';
+export { jobSchema, emptyJob, issuesOf, type Job, type JobInput, type Issue } from './job/job.ts';
 export {
   catalogueSchema,
   emptyCatalogue,
@@ -7,9 +7,9 @@ export {
   type DriveItem,
   type MotorItem,
   type StarterPart,
-} from './catalogue.ts';
-export type { AnyValue, Missing } from './stage.ts';
-export { stageNames, type StageName } from './stage-names.ts';
-export type { Finding } from './finding.ts';
-export type { TrainBlock } from './train.ts';
-export { jobJsonSchema, machineJsonSchema, solutionJsonSchema } from './json-schema.ts';
+} from './catalogue/catalogue.ts';
+export type { AnyValue, Missing } from './stages/stage.ts';
+export { stageNames, type StageName } from './ground/stage-names.ts';
+export type { Finding } from './ground/finding.ts';
+export type { TrainBlock } from './solve/train.ts';
+export { jobJsonSchema, machineJsonSchema, solutionJsonSchema } from './commands/json-schema.ts';

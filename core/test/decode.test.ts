@@ -1,15 +1,15 @@
 /** Codes of the plate, the recovery of one that cannot be read, and causes of early failures. */
 import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
-import { decodeBearing, thickenerOf } from '../src/nameplate/bearing.ts';
-import { connectionAt } from '../src/nameplate/connection.ts';
-import { leastClass } from '../src/nameplate/class-in-year.ts';
-import { decodeDuty, decodeEnclosure, isExplosionProtected } from '../src/nameplate/enclosure.ts';
-import { decodeFrame } from '../src/nameplate/frame.ts';
-import { inverterStatement } from '../src/nameplate/inverter.ts';
-import { misfits, outlineOf, type Outline } from '../src/nameplate/outline.ts';
-import { readPlate } from '../src/nameplate/read/read-plate.ts';
-import { iecDimensions, nemaDimensions } from '../src/tables/index.ts';
+import { decodeBearing, thickenerOf } from '../src/stages/nameplate/bearing.ts';
+import { connectionAt } from '../src/stages/nameplate/connection.ts';
+import { leastClass } from '../src/stages/nameplate/class-in-year.ts';
+import { decodeDuty, decodeEnclosure, isExplosionProtected } from '../src/stages/nameplate/enclosure.ts';
+import { decodeFrame } from '../src/stages/nameplate/frame.ts';
+import { inverterStatement } from '../src/stages/nameplate/inverter.ts';
+import { misfits, outlineOf, type Outline } from '../src/stages/nameplate/outline.ts';
+import { readPlate } from '../src/stages/nameplate/read/read-plate.ts';
+import { iecDimensions, nemaDimensions } from '../src/ground/tables/index.ts';
 
 const solved = (job: JobInput): Solution => solve(emptyJob(job), emptyCatalogue);
 const codes = (solution: Solution): string[] => solution.findings.map((finding) => finding.code);

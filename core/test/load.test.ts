@@ -2,11 +2,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
-import { readInputs } from '../src/inputs.ts';
-import { shareAtInput } from '../src/load/ways.ts';
+import { readInputs } from '../src/job/inputs.ts';
+import { shareAtInput } from '../src/stages/load/ways.ts';
 import { inputOnLine } from '../src/motor/part-load.ts';
 import { typicalMotor } from '../src/motor/typical.ts';
-import { readPlate } from '../src/nameplate/read/read-plate.ts';
+import { readPlate } from '../src/stages/nameplate/read/read-plate.ts';
 
 const HP = 745.699_871_582;
 const solved = (load: JobInput['load'], more: JobInput = {}): Solution =>

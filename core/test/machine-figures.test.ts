@@ -1,6 +1,6 @@
 /** The motor model gives the figures it gave when it was checked against the published cases, to a billionth. */
 import { describe, expect, it } from 'vitest';
-import { readMachine, runMachine } from '../src/motor/machine.ts';
+import { readMachine, runMachine } from '../src/commands/machine.ts';
 import file from './cases/machine-figures.json' with { type: 'json' };
 
 interface Case {

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
-import { decodeFrame } from '../src/nameplate/frame.ts';
-import { oneDigitAway } from '../src/nameplate/misread-digit.ts';
-import { readPlate } from '../src/nameplate/read/read-plate.ts';
+import { decodeFrame } from '../src/stages/nameplate/frame.ts';
+import { oneDigitAway } from '../src/stages/nameplate/misread-digit.ts';
+import { readPlate } from '../src/stages/nameplate/read/read-plate.ts';
 import plates from './plates.json' with { type: 'json' };
 
 /** A plate and what was worked out from it by hand; `why` says how. */

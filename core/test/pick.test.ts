@@ -3,13 +3,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { demoSites } from '../../db/demo/jobs.ts';
-import { selectionSheet } from '../src/handover/sheet.ts';
+import { selectionSheet } from '../src/solve/sheet.ts';
 import { emptyJob, solve, type Catalogue, type JobInput, type Solution } from '../src/index.ts';
 import { standardPowers } from '../src/motor/standard-power.ts';
-import type { MotorNeed } from '../src/pick/motor-rules.ts';
-import { rankDrives, type DriveNeed } from '../src/pick/rank-drives.ts';
-import { rankMotors } from '../src/pick/rank-motors.ts';
-import { valueLabels } from '../src/value-labels.ts';
+import type { MotorNeed } from '../src/stages/pick/motor-rules.ts';
+import { rankDrives, type DriveNeed } from '../src/stages/pick/rank-drives.ts';
+import { rankMotors } from '../src/stages/pick/rank-motors.ts';
+import { valueLabels } from '../src/solve/value-labels.ts';
 
 const catalogue = demoCatalogue();
 const run = (job: JobInput, from: Catalogue = catalogue): Solution => solve(emptyJob(job), from);

@@ -1,7 +1,7 @@
 /** Any plate, printed in a dozen layouts, reads back as it was. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readPlate } from '../src/nameplate/read/read-plate.ts';
+import { readPlate } from '../src/stages/nameplate/read/read-plate.ts';
 
 interface Item {
   readonly field: string;

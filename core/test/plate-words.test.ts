@@ -2,8 +2,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type JobInput } from '../src/index.ts';
-import { parseNumber, parseQuantity } from '../src/quantity/parse.ts';
-import { readPlate } from '../src/nameplate/read/read-plate.ts';
+import { parseNumber, parseQuantity } from '../src/ground/quantity/parse.ts';
+import { readPlate } from '../src/stages/nameplate/read/read-plate.ts';
 
 const fields = (text: string) => readPlate(text).fields as Readonly<Record<string, string | undefined>>;
 

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { circuitSchema, curveExtremes, steadyPoint, type Circuit } from '../src/motor/circuit.ts';
 import { emptyCatalogue, emptyJob, solve, type JobInput } from '../src/index.ts';
-import { affinity } from '../src/profile/shaft-power.ts';
+import { affinity } from '../src/stages/profile/shaft-power.ts';
 import chapman1 from './cases/chapman-7-1.json' with { type: 'json' };
 import chapman2 from './cases/chapman-7-2.json' with { type: 'json' };
 import chapman3 from './cases/chapman-7-3.json' with { type: 'json' };

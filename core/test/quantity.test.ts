@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { formatQuantity } from '../src/quantity/format.ts';
-import { parseGroups, parseNumber, parseQuantity } from '../src/quantity/parse.ts';
-import { dimensions, type Dimension } from '../src/quantity/units.ts';
+import { formatQuantity } from '../src/ground/quantity/format.ts';
+import { parseGroups, parseNumber, parseQuantity } from '../src/ground/quantity/parse.ts';
+import { dimensions, type Dimension } from '../src/ground/quantity/units.ts';
 
 const si = (text: string, dimension: Dimension, school: 'NEMA' | 'IEC' = 'NEMA'): number => {
   const parsed = parseQuantity(text, dimension, school);

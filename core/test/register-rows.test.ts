@@ -1,7 +1,7 @@
 /** A motor written as a row of a spreadsheet and read again is the same motor. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { plateSchema } from '../src/job.ts';
+import { plateSchema } from '../src/job/job.ts';
 import { columns, guessMapping, rowReader, writeRow } from '../src/register/columns.ts';
 import { registeredMotorSchema, type RegisteredMotor } from '../src/register/registered-motor.ts';
 

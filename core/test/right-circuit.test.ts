@@ -3,10 +3,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { emptyCatalogue, emptyJob, solve, type Catalogue, type JobInput, type Solution } from '../src/index.ts';
-import { selectionSheet } from '../src/handover/sheet.ts';
+import { selectionSheet } from '../src/solve/sheet.ts';
 import { inputOnLine } from '../src/motor/part-load.ts';
-import { INRUSH, leastBreaker } from '../src/protection/breaker.ts';
-import { affinity, throttledShare } from '../src/profile/shaft-power.ts';
+import { INRUSH, leastBreaker } from '../src/stages/protection/breaker.ts';
+import { affinity, throttledShare } from '../src/stages/profile/shaft-power.ts';
 
 const catalogue = demoCatalogue();
 const run = (job: JobInput, from: Catalogue = emptyCatalogue): Solution => solve(emptyJob(job), from);

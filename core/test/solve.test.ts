@@ -10,11 +10,11 @@ import {
   type JobInput,
   type Solution,
 } from '../src/index.ts';
-import { quantityFields } from '../src/fields.ts';
-import { driveEfficiencyAt } from '../src/profile/input-power.ts';
-import { affinity, throttledShare } from '../src/profile/shaft-power.ts';
-import { stageNames } from '../src/stage-names.ts';
-import { valueLabels } from '../src/value-labels.ts';
+import { quantityFields } from '../src/job/fields.ts';
+import { driveEfficiencyAt } from '../src/stages/profile/input-power.ts';
+import { affinity, throttledShare } from '../src/stages/profile/shaft-power.ts';
+import { stageNames } from '../src/ground/stage-names.ts';
+import { valueLabels } from '../src/solve/value-labels.ts';
 
 const run = (job: JobInput): Solution => solve(emptyJob(job), emptyCatalogue);
 const number = (solution: Solution, id: string): number => {

@@ -10,9 +10,9 @@ import {
   motorCurrent,
   nominalEfficiency,
   premiumEfficient,
-} from '../src/tables/index.ts';
-import { cellValue } from '../src/tables/table.ts';
-import { quantity } from '../src/value.ts';
+} from '../src/ground/tables/index.ts';
+import { cellValue } from '../src/ground/tables/table.ts';
+import { quantity } from '../src/ground/value.ts';
 import coefficients from './cases/iec-60034-30-1-50hz-coefficients.json' with { type: 'json' };
 
 describe('IEC 60034-30-1 at 50 Hz', () => {

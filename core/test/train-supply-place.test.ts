@@ -2,15 +2,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
-import { complex, lagging } from '../src/complex.ts';
-import { cycleOf, logBinner } from '../src/load/bin-log.ts';
-import { hottestOf, rmsOf } from '../src/load/duty.ts';
-import { leastSheave } from '../src/load/sheave.ts';
-import { torqueCurve } from '../src/load/torque-curve.ts';
+import { complex, lagging } from '../src/ground/complex.ts';
+import { cycleOf, logBinner } from '../src/stages/load/bin-log.ts';
+import { hottestOf, rmsOf } from '../src/stages/load/duty.ts';
+import { leastSheave } from '../src/stages/load/sheave.ts';
+import { torqueCurve } from '../src/stages/load/torque-curve.ts';
 import { standardPowers } from '../src/motor/standard-power.ts';
 import { minimumBreakdownTorque } from '../src/motor/typical.ts';
-import { dipOf, type Source } from '../src/supply/source.ts';
-import { flickerOf } from '../src/supply/flicker.ts';
+import { dipOf, type Source } from '../src/stages/supply/source.ts';
+import { flickerOf } from '../src/stages/supply/flicker.ts';
 import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import acceleration from './cases/acceleration-time.json' with { type: 'json' };
 

@@ -2,7 +2,7 @@
  * The demo catalogue: invented makers and series. Figures come from the standards' tables with seeded scatter,
  * so that power, current, efficiency and torque of each item agree with each other.
  */
-import type { Catalogue, DriveItem, MotorItem, StarterPart } from '@pilgrim/core/catalogue';
+import type { Catalogue, DriveItem, MotorItem, StarterPart } from '@pilgrim/core/catalogue/catalogue';
 import { classEfficiency, type EfficiencyClass } from '@pilgrim/core/motor/efficiency-class';
 import { horsepowerOf, standardPowers } from '@pilgrim/core/motor/standard-power';
 import {
@@ -13,10 +13,10 @@ import {
   minimumLockedRotorTorque,
   synchronousSpeed,
 } from '@pilgrim/core/motor/typical';
-import { standardFrame } from '@pilgrim/core/nameplate/frame';
-import { HORSEPOWER } from '@pilgrim/core/quantity/units';
+import { standardFrame } from '@pilgrim/core/stages/nameplate/frame';
+import { HORSEPOWER } from '@pilgrim/core/ground/quantity/units';
 import { fitCircuit, type FitTargets } from '@pilgrim/core/motor/fit-circuit';
-import { codeLetters, nominalEfficiency, standardRatings } from '@pilgrim/core/tables/index';
+import { codeLetters, nominalEfficiency, standardRatings } from '@pilgrim/core/ground/tables/index';
 
 type Random = () => number;
 

@@ -3,7 +3,7 @@
 import Papa from 'papaparse';
 import postgres from 'postgres';
 import plates from '../../core/test/plates.json' with { type: 'json' };
-import { readPlate } from '../../core/src/nameplate/read/read-plate.ts';
+import { readPlate } from '../../core/src/stages/nameplate/read/read-plate.ts';
 import { insertMotors } from '../../db/store-motors.ts';
 import { ImportSession } from '../../web/src/lib/register/import-session.ts';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { complex, type Complex } from '../complex.ts';
+import { complex, type Complex } from '../ground/complex.ts';
 import { synchronousSpeed } from './typical.ts';
 
 const ohms = z.number().nonnegative().max(1e4);

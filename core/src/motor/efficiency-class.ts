@@ -1,4 +1,4 @@
-import type { School } from '../quantity/units.ts';
+import type { School } from '../ground/quantity/units.ts';
 import {
   efficiencyTolerance,
   energyEfficient,
@@ -6,9 +6,9 @@ import {
   iecEfficiency60,
   nominalEfficiency,
   premiumEfficient,
-} from '../tables/index.ts';
-import { cellValue, type Table } from '../tables/table.ts';
-import { quantity, type Value } from '../value.ts';
+} from '../ground/tables/index.ts';
+import { cellValue, type Table } from '../ground/tables/table.ts';
+import { quantity, type Value } from '../ground/value.ts';
 import { standardHorsepower } from './standard-power.ts';
 
 export type EfficiencyClass = 'premium' | 'energy efficient' | 'IE1' | 'IE2' | 'IE3' | 'IE4';

@@ -1,4 +1,4 @@
-import { add, complex, divide, inverse, magnitude, multiply, subtract, type Complex } from '../complex.ts';
+import { add, complex, divide, inverse, magnitude, multiply, subtract, type Complex } from '../ground/complex.ts';
 import { breakdownSlip, curveExtremes, leakageAt, steadyPoint, torqueAt, type Circuit } from './circuit.ts';
 import { synchronousSpeed } from './typical.ts';
 

@@ -1,10 +1,24 @@
-import type { Inputs } from '../inputs.ts';
-import { remembered } from '../remembered.ts';
+import type { Value } from '../ground/value.ts';
+import { remembered } from '../ground/remembered.ts';
 import { fitCircuit, type Fit, type FitTargets } from './fit-circuit.ts';
 import { bestFlux, partLoads, speedCurve } from './operating.ts';
 import type { Motor } from './typical.ts';
 
-type DataSheet = Inputs['given']['starting'];
+/** Of the data sheet, where it is known. */
+type DataSheet = Readonly<
+  Partial<
+    Record<
+      | 'lockedRotorTorque'
+      | 'breakdownTorque'
+      | 'pullUpTorque'
+      | 'efficiency75'
+      | 'efficiency50'
+      | 'leakageKnee'
+      | 'leakageFloor',
+      Value
+    >
+  >
+>;
 
 /** Share of the locked-rotor reactance in the stator by design letter (IEEE 112, from memory). */
 const statorShares: Readonly<Record<string, number>> = { A: 0.5, B: 0.4, C: 0.3, D: 0.5, N: 0.4, H: 0.3 };

@@ -1,7 +1,7 @@
-import { formatQuantity } from '../quantity/format.ts';
-import { HORSEPOWER, type School } from '../quantity/units.ts';
-import { iecFrames, motorCurrent } from '../tables/index.ts';
-import type { Table } from '../tables/table.ts';
+import { formatQuantity } from '../ground/quantity/format.ts';
+import { HORSEPOWER, type School } from '../ground/quantity/units.ts';
+import { iecFrames, motorCurrent } from '../ground/tables/index.ts';
+import type { Table } from '../ground/tables/table.ts';
 
 const IEC_SOURCE = 'EN 50347:2001, output assignment table';
 

@@ -1,6 +1,6 @@
-import type { School } from '../quantity/units.ts';
-import { remembered } from '../remembered.ts';
-import { lockedRotorCurrent, lockedRotorTorque, breakdownTorque } from '../tables/index.ts';
+import type { School } from '../ground/quantity/units.ts';
+import { remembered } from '../ground/remembered.ts';
+import { lockedRotorCurrent, lockedRotorTorque, breakdownTorque } from '../ground/tables/index.ts';
 import { classEfficiency, type EfficiencyClass } from './efficiency-class.ts';
 import { standardHorsepower } from './standard-power.ts';
 

@@ -1,8 +1,8 @@
-import { checkField } from '../inputs.ts';
-import { quantityFields, type FieldSpec } from '../fields.ts';
-import { issuesOf } from '../job.ts';
-import { readPlate } from '../nameplate/read/read-plate.ts';
-import type { School } from '../quantity/units.ts';
+import { checkField, type FieldSpec } from '../ground/field.ts';
+import { quantityFields } from '../job/fields.ts';
+import { issuesOf } from '../job/job.ts';
+import { readPlate } from '../stages/nameplate/read/read-plate.ts';
+import type { School } from '../ground/quantity/units.ts';
 import {
   motorStates,
   registeredMotorSchema,

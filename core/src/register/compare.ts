@@ -1,14 +1,14 @@
-import type { Plate } from '../job.ts';
-import { emptyJob } from '../job.ts';
-import { nameplate, type NameplateValues } from '../nameplate/nameplate.ts';
-import { readInputs } from '../inputs.ts';
-import { readPractice } from '../practice.ts';
-import type { School } from '../quantity/units.ts';
-import type { AnyValue } from '../stage.ts';
-import { formatNumber } from '../quantity/format.ts';
-import { misfitsOf, type Outlines } from '../nameplate/outline.ts';
-import { valueLabels } from '../value-labels.ts';
-import { isExplosionProtected } from '../nameplate/enclosure.ts';
+import type { Plate } from '../job/job.ts';
+import { emptyJob } from '../job/job.ts';
+import { nameplate, type NameplateValues } from '../stages/nameplate/nameplate.ts';
+import { readInputs } from '../job/inputs.ts';
+import { readPractice } from '../job/practice.ts';
+import type { School } from '../ground/quantity/units.ts';
+import type { AnyValue } from '../stages/stage.ts';
+import { formatNumber } from '../ground/quantity/format.ts';
+import { misfitsOf, type Outlines } from '../stages/nameplate/outline.ts';
+import { valueLabels } from '../solve/value-labels.ts';
+import { isExplosionProtected } from '../stages/nameplate/enclosure.ts';
 
 export interface Difference {
   readonly what: string;

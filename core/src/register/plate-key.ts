@@ -1,8 +1,8 @@
-import { quantityFields } from '../fields.ts';
-import type { Plate } from '../job.ts';
-import { readFrame } from '../nameplate/frame.ts';
-import { parseGroups } from '../quantity/parse.ts';
-import type { Dimension, School } from '../quantity/units.ts';
+import { quantityFields } from '../job/fields.ts';
+import type { Plate } from '../job/job.ts';
+import { readFrame } from '../stages/nameplate/frame.ts';
+import { parseGroups } from '../ground/quantity/parse.ts';
+import type { Dimension, School } from '../ground/quantity/units.ts';
 import { sizeText } from '../motor/standard-power.ts';
 
 /** What a motor is found, sorted and grouped by, read off its plate. SI. */

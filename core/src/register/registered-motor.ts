@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { plateSchema } from '../job.ts';
+import { plateSchema } from '../job/job.ts';
 
 export const motorStates = ['in service', 'spare', 'in repair', 'scrapped'] as const;
 export const motorEvents = ['installed', 'failed', 'repaired', 'swapped', 'other'] as const;

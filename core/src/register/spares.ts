@@ -1,7 +1,7 @@
-import { mountingMisfit, shaftMisfit, type MotorNeed } from '../pick/motor-rules.ts';
-import { decodeFrame } from '../nameplate/frame.ts';
+import { mountingMisfit, shaftMisfit, type MotorNeed } from '../stages/pick/motor-rules.ts';
+import { decodeFrame } from '../stages/nameplate/frame.ts';
 import { sameRating, sizeText } from '../motor/standard-power.ts';
-import { decodeEnclosure } from '../nameplate/enclosure.ts';
+import { decodeEnclosure } from '../stages/nameplate/enclosure.ts';
 import { plateKey } from './plate-key.ts';
 import type { RegisteredMotor } from './registered-motor.ts';
 

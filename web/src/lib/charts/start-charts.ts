@@ -1,9 +1,9 @@
 import type { Solution } from '@pilgrim/core';
 import type { SteadyPoint } from '@pilgrim/core/motor/circuit';
-import { classTimes, tripTime, type TripClass } from '@pilgrim/core/starting/trip-curve';
-import type { Spread } from '@pilgrim/core/starting/spread';
-import type { TransientRun } from '@pilgrim/core/starting/transient';
-import { shownUnit, type School } from '@pilgrim/core/quantity/units';
+import { classTimes, tripTime, type TripClass } from '@pilgrim/core/stages/starting/trip-curve';
+import type { Spread } from '@pilgrim/core/stages/starting/spread';
+import type { TransientRun } from '@pilgrim/core/stages/starting/transient';
+import { shownUnit, type School } from '@pilgrim/core/ground/quantity/units';
 import type { EChartsCoreOption } from 'echarts/core';
 import { axisLook, chartColours } from './colours';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { cautions, deferral } from '@pilgrim/core/handover/cautions';
+  import { cautions, deferral } from '@pilgrim/core/stages/handover/cautions';
 </script>
 
 <section class="border-2 border-caution bg-card p-3 text-sm lg:col-span-2" aria-label="Cautions">

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { JobStore } from '$lib/job/job-store.svelte';
   import RowsEditor from './RowsEditor.svelte';
-  import { formatNumber, formatQuantity } from '@pilgrim/core/quantity/format';
+  import { formatNumber, formatQuantity } from '@pilgrim/core/ground/quantity/format';
 
   let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
 

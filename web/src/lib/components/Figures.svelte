@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { AnyValue, Solution } from '@pilgrim/core';
-  import { valueGroups, valueLabels } from '@pilgrim/core/value-labels';
+  import { valueGroups, valueLabels } from '@pilgrim/core/solve/value-labels';
   import Figure from './Figure.svelte';
 
   let { values, stage, currency }: { values: Solution['values']; stage: string; currency: string } = $props();

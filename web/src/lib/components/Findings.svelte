@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Finding, Missing } from '@pilgrim/core';
-  import { stageTitles } from '@pilgrim/core/value-labels';
-  import type { StageName } from '@pilgrim/core/stage-names';
+  import { stageTitles } from '@pilgrim/core/solve/value-labels';
+  import type { StageName } from '@pilgrim/core/ground/stage-names';
   import { fieldId, reach } from '$lib/job/reach';
 
   let { findings, missing, base }: { findings: readonly Finding[]; missing: readonly Missing[]; base: string } =

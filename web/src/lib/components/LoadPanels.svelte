@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { PanelProps } from '$lib/job/stage-panels';
   import { loadChart } from '$lib/charts/load-chart';
-  import { formatQuantity } from '@pilgrim/core/quantity/format';
+  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import Chart from './Chart.svelte';
   import CurvePanel from './CurvePanel.svelte';
   import DutyPanel from './DutyPanel.svelte';

@@ -1,9 +1,9 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
-  import { formatQuantity } from '@pilgrim/core/quantity/format';
-  import { findUnit } from '@pilgrim/core/quantity/units';
+  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
+  import { findUnit } from '@pilgrim/core/ground/quantity/units';
   import { onMount } from 'svelte';
-  import { cycleOf, type BinnedLog } from '@pilgrim/core/load/bin-log';
+  import { cycleOf, type BinnedLog } from '@pilgrim/core/stages/load/bin-log';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import type { LogPreview } from '$lib/load/read-log';
   import { timeStepOf } from '$lib/load/time-step';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Solution } from '@pilgrim/core';
-  import { formatQuantity } from '@pilgrim/core/quantity/format';
-  import type { School } from '@pilgrim/core/quantity/units';
+  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
+  import type { School } from '@pilgrim/core/ground/quantity/units';
   import TableCard from './TableCard.svelte';
 
   let { machine, school }: { machine: NonNullable<Solution['details']['machine']>; school: School } = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Solution } from '@pilgrim/core';
   import { speedCurve } from '@pilgrim/core/motor/operating';
-  import type { School } from '@pilgrim/core/quantity/units';
+  import type { School } from '@pilgrim/core/ground/quantity/units';
   import { machineChart, type Against } from '$lib/charts/start-charts';
   import Chart from './Chart.svelte';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Outline, Misfit } from '@pilgrim/core/nameplate/outline';
+  import type { Outline, Misfit } from '@pilgrim/core/stages/nameplate/outline';
 
   interface Props {
     old: Outline | undefined;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { PlateReading, PlateToken } from '@pilgrim/core/nameplate/read/read-plate';
+  import type { PlateReading, PlateToken } from '@pilgrim/core/stages/nameplate/read/read-plate';
   import Button from 'flowbite-svelte/Button.svelte';
   import type { FieldHost } from '$lib/job/field-host';
   import { plateFields } from '$lib/job/sheets';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
-  import { practiceNames } from '@pilgrim/core/practice-rules';
+  import { practiceNames } from '@pilgrim/core/job/practice-rules';
   import type { PanelProps } from '$lib/job/stage-panels';
   import TableCard from './TableCard.svelte';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { SelectionSheet } from '@pilgrim/core/handover/sheet';
+  import type { SelectionSheet } from '@pilgrim/core/solve/sheet';
 
   import Cautions from './Cautions.svelte';
 

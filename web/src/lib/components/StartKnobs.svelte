@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { formatQuantity } from '@pilgrim/core/quantity/format';
-  import type { Method } from '@pilgrim/core/starting/feeds';
-  import type { StartSetting } from '@pilgrim/core/starting/run-start';
+  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
+  import type { Method } from '@pilgrim/core/stages/starting/feeds';
+  import type { StartSetting } from '@pilgrim/core/stages/starting/run-start';
   import type { JobStore } from '$lib/job/job-store.svelte';
 
   interface Props {

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import type { Spread } from '@pilgrim/core/starting/spread';
-  import type { TransientRun } from '@pilgrim/core/starting/transient';
-  import type { Method } from '@pilgrim/core/starting/feeds';
-  import { formatQuantity } from '@pilgrim/core/quantity/format';
+  import type { Spread } from '@pilgrim/core/stages/starting/spread';
+  import type { TransientRun } from '@pilgrim/core/stages/starting/transient';
+  import type { Method } from '@pilgrim/core/stages/starting/feeds';
+  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import { onMount } from 'svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { bandChart, timeChart, torqueSpeedChart, transientChart } from '$lib/charts/start-charts';
@@ -42,7 +42,7 @@
     const { startSetting } = details;
     if (!startSetting || !shown) return;
     const [{ transientOf }, { runTransient }] = await Promise.all([
-      import('@pilgrim/core/starting/transient'),
+      import('@pilgrim/core/stages/starting/transient'),
       import('$lib/job/start-runs'),
     ]);
     const setting = transientOf($state.snapshot(startSetting), shown.method, shown.time ?? 5);

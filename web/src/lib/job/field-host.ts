@@ -1,4 +1,4 @@
-import type { FieldEcho } from '@pilgrim/core/inputs';
+import type { FieldEcho } from '@pilgrim/core/job/inputs';
 
 export type FieldValue = string | number | boolean | undefined;
 

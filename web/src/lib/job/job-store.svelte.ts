@@ -1,6 +1,6 @@
 import type { Job, Solution } from '@pilgrim/core';
-import type { FieldEcho } from '@pilgrim/core/inputs';
-import type { PlateReading } from '@pilgrim/core/nameplate/read/read-plate';
+import type { FieldEcho } from '@pilgrim/core/job/inputs';
+import type { PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import type { FieldHost, FieldValue } from './field-host';
 import { read, write } from './dotted';
 import { SolverClient } from './solver-client';

@@ -1,9 +1,9 @@
 import type { Job } from '@pilgrim/core';
-import { feederSizes } from '@pilgrim/core/supply/feeder-sizes';
-import { formatQuantity } from '@pilgrim/core/quantity/format';
-import { practiceNames, ruleOf } from '@pilgrim/core/practice-rules';
-import { stageNames, type StageName } from '@pilgrim/core/stage-names';
-import { stageTitles } from '@pilgrim/core/value-labels';
+import { feederSizes } from '@pilgrim/core/stages/supply/feeder-sizes';
+import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
+import { practiceNames, ruleOf } from '@pilgrim/core/job/practice-rules';
+import { stageNames, type StageName } from '@pilgrim/core/ground/stage-names';
+import { stageTitles } from '@pilgrim/core/solve/value-labels';
 
 interface Option {
   readonly value: string;

@@ -1,5 +1,5 @@
 import type { Job, Solution } from '@pilgrim/core';
-import type { PlateReading } from '@pilgrim/core/nameplate/read/read-plate';
+import type { PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import SolveWorker from '$lib/workers/solve.worker?worker';
 import type { Answer, Question } from '$lib/workers/solve.worker';
 

@@ -1,4 +1,4 @@
-import type { StageName } from '@pilgrim/core/stage-names';
+import type { StageName } from '@pilgrim/core/ground/stage-names';
 import type { Component } from 'svelte';
 import type { JobStore } from './job-store.svelte';
 

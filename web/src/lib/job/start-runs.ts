@@ -1,5 +1,5 @@
-import type { Sample, Spread, SpreadSetting } from '@pilgrim/core/starting/spread';
-import type { TransientRun, TransientSetting } from '@pilgrim/core/starting/transient';
+import type { Sample, Spread, SpreadSetting } from '@pilgrim/core/stages/starting/spread';
+import type { TransientRun, TransientSetting } from '@pilgrim/core/stages/starting/transient';
 import StartWorker from '$lib/workers/start.worker?worker';
 import type { StartAnswer, StartQuestion } from '$lib/workers/start.worker';
 

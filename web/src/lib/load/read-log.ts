@@ -1,4 +1,4 @@
-import { logBinner, type BinnedLog } from '@pilgrim/core/load/bin-log';
+import { logBinner, type BinnedLog } from '@pilgrim/core/stages/load/bin-log';
 import Papa from 'papaparse';
 
 /** What the first lines of a log say of its columns. */

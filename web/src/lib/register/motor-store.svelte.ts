@@ -1,8 +1,8 @@
 import { emptyJob, type Job } from '@pilgrim/core';
-import { readInputs, type FieldEcho } from '@pilgrim/core/inputs';
-import { nameplate } from '@pilgrim/core/nameplate/nameplate';
-import { readPlate, type PlateReading } from '@pilgrim/core/nameplate/read/read-plate';
-import { readPractice } from '@pilgrim/core/practice';
+import { readInputs, type FieldEcho } from '@pilgrim/core/job/inputs';
+import { nameplate } from '@pilgrim/core/stages/nameplate/nameplate';
+import { readPlate, type PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
+import { readPractice } from '@pilgrim/core/job/practice';
 import type { RegisteredMotor } from '@pilgrim/core/register/registered-motor';
 import type { FieldHost, FieldValue } from '$lib/job/field-host';
 import { read, write } from '$lib/job/dotted';

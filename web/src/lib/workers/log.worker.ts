@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import type { BinnedLog } from '@pilgrim/core/load/bin-log';
+import type { BinnedLog } from '@pilgrim/core/stages/load/bin-log';
 import { binLog, previewLog, type LogColumns, type LogPreview } from '$lib/load/read-log';
 
 export type LogQuestion =

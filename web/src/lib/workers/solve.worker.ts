@@ -1,6 +1,6 @@
 /// <reference lib="webworker" />
 import { emptyCatalogue, solve, type Catalogue, type Job, type Solution } from '@pilgrim/core';
-import { readPlate, type PlateReading } from '@pilgrim/core/nameplate/read/read-plate';
+import { readPlate, type PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 
 export type Question =
   { readonly kind: 'solve'; readonly job: Job } | { readonly kind: 'plate'; readonly text: string };

@@ -1,6 +1,12 @@
 /// <reference lib="webworker" />
-import { sampleStart, spreadOf, type Sample, type Spread, type SpreadSetting } from '@pilgrim/core/starting/spread';
-import { transientRun, type TransientRun, type TransientSetting } from '@pilgrim/core/starting/transient';
+import {
+  sampleStart,
+  spreadOf,
+  type Sample,
+  type Spread,
+  type SpreadSetting,
+} from '@pilgrim/core/stages/starting/spread';
+import { transientRun, type TransientRun, type TransientSetting } from '@pilgrim/core/stages/starting/transient';
 
 export type StartQuestion =
   | { readonly kind: 'transient'; readonly setting: TransientSetting }

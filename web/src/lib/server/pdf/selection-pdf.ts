@@ -1,6 +1,6 @@
 import { createRequire } from 'node:module';
-import { cautions, deferral } from '@pilgrim/core/handover/cautions';
-import type { SelectionSheet, SheetSection } from '@pilgrim/core/handover/sheet';
+import { cautions, deferral } from '@pilgrim/core/stages/handover/cautions';
+import type { SelectionSheet, SheetSection } from '@pilgrim/core/solve/sheet';
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 

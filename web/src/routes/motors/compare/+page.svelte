@@ -1,7 +1,7 @@
 <script lang="ts">
   import TableCard from '$lib/components/TableCard.svelte';
-  import { plateSchema } from '@pilgrim/core/job';
-  import { readPlate } from '@pilgrim/core/nameplate/read/read-plate';
+  import { plateSchema } from '@pilgrim/core/job/job';
+  import { readPlate } from '@pilgrim/core/stages/nameplate/read/read-plate';
   import { comparePlates } from '@pilgrim/core/register/compare';
   import { plateKey } from '@pilgrim/core/register/plate-key';
   import { onMount, untrack } from 'svelte';

@@ -1,9 +1,9 @@
 import { jobSchema } from '@pilgrim/core';
-import { practiceFields } from '@pilgrim/core/practice';
-import { practiceNames, ruleOf } from '@pilgrim/core/practice-rules';
-import { checkField } from '@pilgrim/core/inputs';
-import { formatQuantity } from '@pilgrim/core/quantity/format';
-import { stageTitles } from '@pilgrim/core/value-labels';
+import { practiceFields } from '@pilgrim/core/job/practice';
+import { practiceNames, ruleOf } from '@pilgrim/core/job/practice-rules';
+import { checkField } from '@pilgrim/core/ground/field';
+import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
+import { stageTitles } from '@pilgrim/core/solve/value-labels';
 import { error, fail } from '@sveltejs/kit';
 import { findSite, keepPractice, type Site } from '$lib/server/sites';
 import type { Actions, PageServerLoad } from './$types';

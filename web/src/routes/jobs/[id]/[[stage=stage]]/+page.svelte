@@ -1,7 +1,7 @@
 <script lang="ts">
   import { afterNavigate, goto } from '$app/navigation';
-  import { stageNames, type StageName } from '@pilgrim/core/stage-names';
-  import { stageTitles } from '@pilgrim/core/value-labels';
+  import { stageNames, type StageName } from '@pilgrim/core/ground/stage-names';
+  import { stageTitles } from '@pilgrim/core/solve/value-labels';
   import { onMount } from 'svelte';
   import Cautions from '$lib/components/Cautions.svelte';
   import ConflictDialog from '$lib/components/ConflictDialog.svelte';

@@ -1,4 +1,4 @@
-import type { StageName } from '@pilgrim/core/stage-names';
+import type { StageName } from '@pilgrim/core/ground/stage-names';
 import { stagePanels } from '$lib/job/stage-panels';
 import type { PageLoad } from './$types';
 

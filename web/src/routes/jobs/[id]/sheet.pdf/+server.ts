@@ -1,4 +1,4 @@
-import { selectionSheet } from '@pilgrim/core/handover/sheet';
+import { selectionSheet } from '@pilgrim/core/solve/sheet';
 import { loadRevision } from '$lib/server/jobs';
 import { selectionPdf } from '$lib/server/pdf/selection-pdf';
 import type { RequestHandler } from './$types';

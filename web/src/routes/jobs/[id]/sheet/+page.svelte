@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { selectionSheet } from '@pilgrim/core/handover/sheet';
+  import { selectionSheet } from '@pilgrim/core/solve/sheet';
   import ConflictDialog from '$lib/components/ConflictDialog.svelte';
   import SaveNotice from '$lib/components/SaveNotice.svelte';
   import SheetView from '$lib/components/SheetView.svelte';

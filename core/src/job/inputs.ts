@@ -1,0 +1,195 @@
+import { quantityFields, rowFields } from './fields.ts';
+import { readFigures, type FieldSpec } from '../ground/field.ts';
+import type { Finding } from '../ground/finding.ts';
+import type { Job } from './job.ts';
+import { formatOther, formatQuantity } from '../ground/quantity/format.ts';
+import type { Parsed, Reading } from '../ground/quantity/parse.ts';
+import type { School, Unit } from '../ground/quantity/units.ts';
+import { practiceRules, type PracticeName } from './practice-rules.ts';
+import { remembered } from '../ground/remembered.ts';
+import { quantity, type Value } from '../ground/value.ts';
+
+type Groups = readonly (readonly Value[])[];
+type Given<Fields extends Record<string, FieldSpec>> = {
+  readonly [Name in keyof Fields]?: Fields[Name] extends { readonly list: true } ? Groups : Value;
+};
+type Quantities = typeof quantityFields;
+type RowFields = typeof rowFields;
+
+/** The readable cells of one row, with its place in the document. */
+export type RowOf<Path extends keyof RowFields> = { readonly at: number } & {
+  readonly [Name in keyof RowFields[Path]]?: Value;
+};
+
+/** How one typed field was understood: shown under the field. */
+export interface FieldEcho {
+  readonly read: string;
+  readonly other?: string;
+  readonly error?: string;
+}
+
+export interface Inputs {
+  readonly given: { readonly [Stage in keyof Quantities]: Given<Quantities[Stage]> };
+  readonly rows: { readonly [Path in keyof RowFields]: readonly RowOf<Path>[] };
+  readonly fields: Readonly<Record<string, FieldEcho>>;
+  readonly findings: readonly Finding[];
+}
+
+const asGiven = (reading: Reading, spec: FieldSpec, school: School): Value =>
+  quantity(reading.si, spec.dimension, school, { origin: 'given', source: 'typed in this job' });
+
+/** The figures of a field as values, with the unit they were typed in. */
+function readField(
+  typed: string | number,
+  spec: FieldSpec,
+  school: School,
+): Parsed<{ groups: Groups; unit: Unit; read: string }> {
+  const figures = readFigures(typed, spec, school);
+  if (!figures.ok) return figures;
+  const readings = figures.value.flat();
+  const [first] = readings;
+  if (!first) return { ok: false, message: `Write it like ${spec.example}.` };
+  return {
+    ok: true,
+    value: {
+      groups: figures.value.map((group) => group.map((reading) => asGiven(reading, spec, school))),
+      unit: first.unit,
+      read: readings.map((reading) => formatQuantity(reading.si, spec.dimension, school)).join(' / '),
+    },
+  };
+}
+
+interface Understood {
+  readonly echo: FieldEcho;
+  readonly groups: Groups | undefined;
+}
+
+const REMEMBERED = 2000;
+type Known = Map<string | number, Understood>;
+const memory: Readonly<Record<School, WeakMap<FieldSpec, Known>>> = { NEMA: new WeakMap(), IEC: new WeakMap() };
+
+/** What was typed before into a kind of field, and how it was understood: a keystroke changes one field of hundreds. */
+function knownOf(spec: FieldSpec, school: School): Known {
+  const known = memory[school].get(spec) ?? new Map<string | number, Understood>();
+  memory[school].set(spec, known);
+  return known;
+}
+
+const understand = (typed: string | number, spec: FieldSpec, school: School, known: Known): Understood =>
+  remembered(known, REMEMBERED, typed, () => {
+    const result = readField(typed, spec, school);
+    if (!result.ok) return { echo: { read: '', error: result.message }, groups: undefined };
+    return understood(result.value, spec);
+  });
+
+function understood({ groups, unit, read }: { groups: Groups; unit: Unit; read: string }, spec: FieldSpec): Understood {
+  const others = groups.flat().map((each) => formatOther(each.value, spec.dimension, unit));
+  const other = others[0] === undefined ? undefined : others.join(' / ');
+  return { echo: { read, ...(other === undefined ? {} : { other }) }, groups };
+}
+
+function stageOf(path: string): string {
+  const [stage = '', name = ''] = path.split('.');
+  return stage === 'practice' || stage === 'sitePractice' ? practiceRules[name as PracticeName].stage : stage;
+}
+
+type Typed = string | number | undefined;
+const isBlank = (typed: Typed): typed is undefined | string =>
+  typed === undefined || (typeof typed === 'string' && typed.trim() === '');
+
+/** Reads every quantity of a job. What cannot be read becomes a stop at its field and counts as missing. */
+export function readInputs({ school, ...job }: Job): Inputs {
+  const fields: Record<string, FieldEcho> = {};
+  const findings: Finding[] = [];
+
+  const report = (path: string, echo: FieldEcho, spec: FieldSpec): void => {
+    fields[path] = echo;
+    if (echo.error === undefined) return;
+    findings.push({
+      code: 'input.unreadable',
+      severity: 'stop',
+      stage: stageOf(path),
+      message: echo.error,
+      basis: 'What was typed',
+      clear: `Correct the field, for example ${spec.example}.`,
+      field: path,
+    });
+  };
+
+  const given = Object.fromEntries(
+    fieldSpecs.map(({ stage, specs }) => {
+      const typedStage = job[stage] as Readonly<Record<string, unknown>>;
+      const values: Record<string, Value | Groups> = {};
+      for (const [name, spec] of specs) {
+        const typed = typedStage[name] as Typed;
+        if (isBlank(typed)) continue;
+        const { echo, groups } = understand(typed, spec, school, knownOf(spec, school));
+        report(`${stage}.${name}`, echo, spec);
+        const value = spec.list ? groups : groups?.[0]?.[0];
+        if (value) values[name] = value;
+      }
+      return [stage, values];
+    }),
+  ) as Inputs['given'];
+
+  const rows = Object.fromEntries(
+    rowSpecs.map((list) => {
+      const typed = (job[list.stage as 'load'] as unknown as Record<string, readonly Cells[]>)[list.name] ?? [];
+      return [list.path, readRows(list, typed, school, report)];
+    }),
+  ) as unknown as Inputs['rows'];
+
+  return { given, rows, fields, findings };
+}
+
+type Cells = Readonly<Record<string, Typed>>;
+type Row = Record<string, number | Value>;
+
+const LONG_LIST = 40;
+/** Of the last long list read: a keystroke changes one row of hundreds, and the others need no second look. */
+const lastRows = new Map<string, readonly { readonly cells: Cells; readonly row: Row; readonly flawless: boolean }[]>();
+
+function sameCells(a: Cells, b: Cells, columns: readonly { readonly name: string }[]): boolean {
+  for (const { name } of columns) if (a[name] !== b[name]) return false;
+  return true;
+}
+
+/** Of a long list only what is wrong is reported: hundreds of right cells would cost more than they tell. */
+function readRows(
+  { path, specs }: (typeof rowSpecs)[number],
+  typed: readonly Cells[],
+  school: School,
+  report: (path: string, echo: FieldEcho, spec: FieldSpec) => void,
+): Row[] {
+  const long = typed.length > LONG_LIST;
+  const columns = specs.map(([name, spec]) => ({ name, spec, known: knownOf(spec, school) }));
+  const before = long ? lastRows.get(`${school} ${path}`) : undefined;
+  const read = typed.map((cells, at) => {
+    const last = before?.[at];
+    if (last?.flawless && sameCells(last.cells, cells, columns)) return last;
+    const row: Row = { at };
+    let flawless = true;
+    for (const { name, spec, known } of columns) {
+      const cell = cells[name];
+      if (isBlank(cell)) continue;
+      const { echo, groups } = understand(cell, spec, school, known);
+      if (echo.error !== undefined) flawless = false;
+      if (!long || echo.error !== undefined) report(`${path}.${at}.${name}`, echo, spec);
+      const value = groups?.[0]?.[0];
+      if (value) row[name] = value;
+    }
+    return { cells, row, flawless };
+  });
+  if (long) lastRows.set(`${school} ${path}`, read);
+  return read.map(({ row }) => row);
+}
+
+const fieldSpecs = Object.entries(quantityFields).map(([stage, specs]) => ({
+  stage: stage as keyof Quantities,
+  specs: Object.entries<FieldSpec>(specs),
+}));
+
+const rowSpecs = Object.entries(rowFields).map(([path, specs]) => {
+  const [stage = '', name = ''] = path.split('.');
+  return { path, stage, name, specs: Object.entries<FieldSpec>(specs) };
+});

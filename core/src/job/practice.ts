@@ -1,0 +1,72 @@
+import type { FieldSpec } from '../ground/field.ts';
+import { practiceNames, ruleOf, type PracticeName } from './practice-rules.ts';
+import { formatQuantity } from '../ground/quantity/format.ts';
+import { PRACTICE, quantity, type Value } from '../ground/value.ts';
+import type { School } from '../ground/quantity/units.ts';
+
+/** Every rule of thumb as a typed field. */
+export const practiceFields = Object.fromEntries(
+  practiceNames.map((name) => {
+    const { dimension, range, value } = ruleOf(name);
+    return [name, { dimension, min: range[0], max: range[1], example: formatQuantity(value, dimension, 'IEC') }];
+  }),
+) as unknown as Readonly<Record<PracticeName, FieldSpec & { readonly list?: never }>>;
+
+export type Practice = Readonly<Record<PracticeName, Value>>;
+type Settings = Readonly<Partial<Record<PracticeName, Value>>>;
+
+/** A rule of thumb as a job uses it, for screens and sheets. */
+export interface UsedRule {
+  readonly name: PracticeName;
+  readonly title: string;
+  readonly text: string;
+  readonly from: 'default' | 'site' | 'job';
+  readonly why: string;
+}
+
+/**
+ * Every rule of thumb as a value: the job’s own setting, else its site’s, else the default. `used` tells which of them
+ * were looked at so far; `valueOf` reads one in SI without using it.
+ */
+export function readPractice(
+  own: Settings,
+  site: Settings,
+  school: School,
+): { practice: Practice; used: () => UsedRule[]; valueOf: (name: PracticeName) => number } {
+  const seen = new Set<PracticeName>();
+  const from = (name: PracticeName): UsedRule['from'] => (own[name] ? 'job' : site[name] ? 'site' : 'default');
+  const sources = { default: PRACTICE, site: 'set for the site', job: 'set in this job' };
+  const valueOf = (name: PracticeName): number => (own[name] ?? site[name])?.value ?? ruleOf(name).value;
+  const read = (name: PracticeName): Value => {
+    const { dimension, why } = ruleOf(name);
+    return quantity(valueOf(name), dimension, school, {
+      origin: from(name) === 'default' ? 'estimated' : 'given',
+      source: sources[from(name)],
+      note: why,
+    });
+  };
+  const practice = Object.defineProperties(
+    {},
+    Object.fromEntries(
+      practiceNames.map((name) => {
+        let value: Value | undefined;
+        const get = (): Value => {
+          seen.add(name);
+          return (value ??= read(name));
+        };
+        return [name, { get, enumerable: true }];
+      }),
+    ),
+  ) as Practice;
+  const used = (): UsedRule[] =>
+    practiceNames
+      .filter((name) => seen.has(name))
+      .map((name) => ({
+        name,
+        title: ruleOf(name).title,
+        text: read(name).text,
+        from: from(name),
+        why: ruleOf(name).why,
+      }));
+  return { practice, used, valueOf };
+}

@@ -1,0 +1,190 @@
+import type { Finding } from '../ground/finding.ts';
+import type { Job } from '../job/job.ts';
+import type { Solution } from './solve.ts';
+import type { AnyValue } from '../stages/stage.ts';
+import { valueLabels } from './value-labels.ts';
+
+export interface SheetRow {
+  readonly label: string;
+  readonly text: string;
+  readonly other: string;
+  /** How it is known: given, derived, recalled … */
+  readonly origin: string;
+}
+
+export interface SheetSection {
+  readonly title: string;
+  readonly rows: readonly SheetRow[];
+}
+
+/** The selection sheet as data; screen, PDF and JSON show it and add nothing. */
+export interface SelectionSheet {
+  readonly title: string;
+  readonly site: string;
+  readonly decision: string;
+  readonly ready: boolean;
+  readonly sections: readonly SheetSection[];
+  /** Why this motor, drive or starter, and what came next. */
+  readonly reasons: readonly string[];
+  readonly findings: readonly Finding[];
+  /** What is missing: needed for a decision, and what would only sharpen it. */
+  readonly needed: readonly string[];
+  readonly sharpens: readonly string[];
+  /** What solved it and with which catalogue. */
+  readonly engine: string;
+  readonly catalogue: string;
+  readonly preparedBy: string;
+  readonly note: string;
+}
+
+const contents: readonly (readonly [string, readonly string[]])[] = [
+  [
+    'Selection',
+    [
+      'pick.motor',
+      'situation.remedies',
+      'pick.drive',
+      'pick.starter',
+      'starting.method',
+      'place.motorEnclosure',
+      'place.frameMaterial',
+      'place.heater',
+      'place.driveHousing',
+    ],
+  ],
+  [
+    'Load and size',
+    [
+      'load.motorTorque',
+      'load.motorSpeed',
+      'load.motorPower',
+      'load.dutyType',
+      'load.startsPerHour',
+      'load.standardPower',
+      'pick.requiredPower',
+      'pick.motorLoad',
+      'place.motorDerate',
+      'load.driveEndBearing',
+      'load.leastSheave',
+      'load.sideLoad',
+    ],
+  ],
+  [
+    'Old or kept motor, by its plate',
+    [
+      'nameplate.power',
+      'nameplate.voltage',
+      'nameplate.ratedCurrent',
+      'nameplate.speed',
+      'nameplate.poles',
+      'nameplate.efficiency',
+      'nameplate.lockedRotorCurrentMax',
+      'nameplate.shaftHeight',
+      'nameplate.bearingDriveEnd',
+      'nameplate.bearingOppositeEnd',
+      'nameplate.recoveredFrame',
+      'nameplate.recoveredPoles',
+      'nameplate.recoveredPowerLeast',
+      'nameplate.recoveredPowerMost',
+    ],
+  ],
+  [
+    'Supply and start',
+    [
+      'supply.voltage',
+      'supply.frequency',
+      'supply.lowestVoltage',
+      'starting.startingCurrent',
+      'starting.startingDip',
+      'starting.accelerationTime',
+      'starting.rotorHeat',
+      'starting.tripClass',
+      'starting.coastTime',
+      'starting.softStopTime',
+    ],
+  ],
+  [
+    'Settings and wiring',
+    [
+      'pick.motorCurrent',
+      'protection.overloadDial',
+      'protection.overloadCurrent',
+      'protection.driveOverloadCurrent',
+      'pick.driveCurrent',
+      'protection.tableCurrent',
+      'protection.codeCurrent',
+      'protection.conductorMinAmpacity',
+      'protection.conductorSize',
+      'protection.conductorCarries',
+      'protection.branchDeviceMax',
+      'protection.branchDevice',
+      'protection.groundingConductor',
+      'protection.driveInputAmpacity',
+      'protection.driveInputConductor',
+    ],
+  ],
+  [
+    'Energy and money',
+    [
+      'profile.hours',
+      'profile.energyThrottled',
+      'profile.energySpeedControlled',
+      'money.yearlyCostThrottled',
+      'money.yearlyCostSpeedControlled',
+      'money.extraCapital',
+      'money.payback',
+    ],
+  ],
+];
+
+const row = (id: string, value: AnyValue, currency: string): SheetRow => ({
+  label: valueLabels[id] ?? id,
+  text: value.unit === 'currency' ? `${value.text} ${currency}` : value.text,
+  other: value.other ?? '',
+  origin: value.origin,
+});
+
+function reasonsOf({ details, values }: Solution): string[] {
+  const reasons: string[] = [];
+  const { chosenMotor, motors, chosenDrive } = details;
+  if (chosenMotor) reasons.push(`${chosenMotor.item.name}: ${chosenMotor.reasons.join(', ')}.`);
+  const next = motors?.fits.find((each) => each.item.id !== chosenMotor?.item.id);
+  if (next) reasons.push(`Next best: ${next.item.name}: ${next.reasons.join(', ')}.`);
+  if (chosenDrive)
+    reasons.push(`${chosenDrive.item.name}: the least costly whose current at this duty and place covers the motor’s.`);
+  const own = details.rules.filter((rule) => rule.from !== 'default');
+  if (own.length > 0)
+    reasons.push(
+      `Rules of thumb set for this plant or job: ${own.map((rule) => `${rule.title} ${rule.text}`).join('; ')}.`,
+    );
+  const why = values['starting.method']?.working.note;
+  if (why) reasons.push(`${values['starting.method']?.text ?? ''}: ${why}`);
+  return reasons;
+}
+
+export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
+  const { values, findings, missing } = solution;
+  return {
+    title: [job.tag, job.title].filter(Boolean).join(' · ') || 'Untitled job',
+    site: job.site,
+    decision: values['handover.decision']?.text ?? '',
+    ready: solution.stages.handover.state !== 'stop' && solution.stages.handover.summary !== '',
+    sections: contents
+      .map(([title, ids]) => ({
+        title,
+        rows: ids.flatMap((id) => {
+          const value = values[id];
+          return value ? [row(id, value, job.currency)] : [];
+        }),
+      }))
+      .filter((section) => section.rows.length > 0),
+    reasons: reasonsOf(solution),
+    findings,
+    needed: missing.flatMap(({ kind, message }) => (kind === 'sharpens' ? [] : [message])),
+    sharpens: missing.flatMap(({ kind, message }) => (kind === 'sharpens' ? [message] : [])),
+    engine: solution.engine,
+    catalogue: solution.catalogue,
+    preparedBy: job.handover.preparedBy ?? '',
+    note: job.handover.note ?? '',
+  };
+}

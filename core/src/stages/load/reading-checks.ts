@@ -1,0 +1,123 @@
+import { synchronousSpeed, type Motor } from '../../motor/typical.ts';
+import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
+import type { Brief, Notebook } from '../stage.ts';
+import { PRACTICE } from '../../ground/value.ts';
+import type { LoadValues } from './load.ts';
+import { onMotor } from './ways.ts';
+
+type Flag = Notebook['flag'];
+
+/** Below this share of rated power the current of a motor is mostly magnetising. Common practice, no published source. */
+const CURRENT_TELLS = 0.5;
+
+/** Readings that no machine can give, and those that say little, at the field where they were typed. */
+export function checkReadings(brief: Brief, motor: Motor | undefined, values: LoadValues, flag: Flag): void {
+  const { job, given, rows } = brief;
+  const { school } = job;
+  const typed = given.load;
+  const impossible = (field: string, message: string, basis: string, clear: string): void =>
+    flag({ code: 'load.reading-impossible', severity: 'stop', message, basis, clear, field });
+
+  if (motor && onMotor(job.load.way)) checkMotorReading(motor);
+  if (job.load.way === 'pump' && typed.head && typed.staticHead && typed.staticHead.value > typed.head.value)
+    impossible(
+      'load.staticHead',
+      `A static head of ${typed.staticHead.text} is above the total head of ${typed.head.text}.`,
+      'Total head is static head and friction',
+      'Type the lift and the pressure difference as static head, and with the friction of the pipe as total head.',
+    );
+  if (
+    job.load.way === 'crusher' &&
+    typed.feedSize &&
+    typed.productSize &&
+    typed.productSize.value >= typed.feedSize.value
+  )
+    impossible(
+      'load.productSize',
+      `The product of ${typed.productSize.text} is not finer than the feed of ${typed.feedSize.text}.`,
+      'A crusher makes smaller pieces',
+      'Type the coarser size as feed; the two may be swapped.',
+    );
+  if (job.load.way === 'conveyor') checkDownhill();
+  if (job.load.way === 'curve') checkCurve();
+
+  function checkMotorReading(of: Motor): void {
+    const { motorPower } = values;
+    const field = { 'input power': 'load.inputPower', current: 'load.runningCurrent', slip: 'load.runningSpeed' }[
+      job.load.way as 'input power' | 'current' | 'slip'
+    ];
+    const synchronous = synchronousSpeed(of.frequency, of.poles);
+    const idling = (of.power / of.efficiency - of.power) * brief.practice.fixedLossShare.value;
+    if (job.load.way === 'slip' && typed.runningSpeed && typed.runningSpeed.value >= synchronous)
+      return void impossible(
+        field,
+        `${typed.runningSpeed.text} is not below the ${formatQuantity(synchronous, 'speed', school)} at which the field of this motor turns; a loaded motor runs slower.`,
+        'n_s = 120 f / p',
+        'Measure again with the machine loaded, or read speed and frequency on the plate again.',
+      );
+    if (job.load.way === 'input power' && typed.inputPower && typed.inputPower.value <= idling)
+      return void impossible(
+        field,
+        `${typed.inputPower.text} is no more than the ${formatQuantity(idling, 'power', school)} that this motor takes without any load.`,
+        'Loss of the motor; its fixed share: ' + PRACTICE,
+        'Check that all three phases were measured, and the unit.',
+      );
+    const share = motorPower && motorPower.value / of.power;
+    if (share && share > of.breakdownTorque)
+      return void impossible(
+        field,
+        `By this reading the motor would give ${formatNumber(share * 100)} % of its rated power; it would have stalled at ${formatNumber(of.breakdownTorque * 100)} %.`,
+        'Breakdown torque; MG 1 12.39, IEC 60034-12',
+        'Measure again, or read the plate again.',
+      );
+    if (job.load.way === 'current' && share && share < CURRENT_TELLS)
+      flag({
+        code: 'load.current-says-little',
+        severity: 'caution',
+        message: `At ${formatNumber(share * 100)} % load most of the current only magnetises the motor; the load is less certain than half of what is shown.`,
+        basis: PRACTICE,
+        clear: 'Measure the power into the motor, or its speed.',
+        field,
+      });
+  }
+
+  function checkDownhill(): void {
+    const { friction, incline, movedMass } = typed;
+    if (!movedMass || !friction || !incline || Math.tan(incline.value) > -friction.value) return;
+    flag({
+      code: 'load.drives-motor',
+      severity: 'stop',
+      message: `Down a slope of ${incline.text} the load runs by itself and drives the motor, which has to brake it.`,
+      basis: 'Weight along the slope exceeds friction',
+      clear:
+        'A load that drives needs a brake and a drive that takes energy back; have it engineered, or check the sign of the slope.',
+      field: 'load.incline',
+    });
+  }
+
+  function checkCurve(): void {
+    const points = rows['load.curve'].flatMap(({ at, speed, torque }) => (speed && torque ? [{ at, speed }] : []));
+    const speeds = points.map(({ speed }) => speed.value);
+    const twice = points.find(({ speed }, at) => speeds.indexOf(speed.value) < at);
+    if (twice)
+      flag({
+        code: 'load.curve-twice',
+        severity: 'caution',
+        message: `${twice.speed.text} stands in the table more than once; the first torque counts.`,
+        basis: 'One torque at each speed',
+        clear: 'Remove the rows that are too many.',
+        field: `load.curve.${twice.at}.speed`,
+      });
+    const end = Math.max(0, ...speeds);
+    const { drivenSpeed } = values;
+    if (points.length > 1 && drivenSpeed && drivenSpeed.value > end * 1.02)
+      flag({
+        code: 'load.curve-ends',
+        severity: 'caution',
+        message: `The table ends at ${formatQuantity(end, 'speed', school)}, below the ${drivenSpeed.text} of the driven shaft; its last torque is kept beyond.`,
+        basis: 'Straight lines between the points that were typed',
+        clear: 'Add the torque at full speed.',
+        field: `load.curve.${points.at(-1)?.at ?? 0}.speed`,
+      });
+  }
+}

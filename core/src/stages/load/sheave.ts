@@ -1,0 +1,29 @@
+import { rowReaching } from '../../motor/standard-power.ts';
+import { formatQuantity } from '../../ground/quantity/format.ts';
+import { INCH, type School } from '../../ground/quantity/units.ts';
+import { sheaves } from '../../ground/tables/index.ts';
+import { quantity, type Value } from '../../ground/value.ts';
+
+/**
+ * Least pitch diameter, m, of a V-belt sheave of classical section on a motor of a size, W, and pole count (MG 1 Table
+ * 14-1). No IEC standard gives one; MG 1’s for the next size stands in. Undefined where none is named.
+ */
+export function leastSheave(power: number, poles: number, school: School): Value | undefined {
+  const row = rowReaching(sheaves, power);
+  const column = `classical_${poles}pole`;
+  const inches = sheaves.number(row, column);
+  if (!row || inches === undefined) return undefined;
+  const narrow = sheaves.number(row, `narrow_${poles}pole`);
+  return quantity(inches * INCH, 'length', school, {
+    origin: 'recalled',
+    source: sheaves.source,
+    note: [
+      'Pitch diameter, classical V-belts.',
+      narrow === undefined ? '' : `Narrow V-belts: ${formatQuantity(narrow * INCH, 'length', school)} outside.`,
+      school === 'IEC' ? 'The figure of MG 1 stands in.' : '',
+      sheaves.doubt(row, column) ?? '',
+    ]
+      .filter((each) => each !== '')
+      .join(' '),
+  });
+}

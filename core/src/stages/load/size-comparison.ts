@@ -1,0 +1,50 @@
+import type { Job } from '../../job/job.ts';
+import { inputOnLine } from '../../motor/part-load.ts';
+import { sizeText, standardPowers } from '../../motor/standard-power.ts';
+import { typicalMotor } from '../../motor/typical.ts';
+
+/** What one standard size would do at this load. */
+export interface SizeChoice {
+  readonly size: string;
+  readonly loadShare: number;
+  readonly efficiency: number;
+  readonly powerFactor: number;
+  readonly chosen: boolean;
+}
+
+/**
+ * The sizes around the chosen one with the efficiency and power factor each would have at this load: what a margin costs.
+ * Current at part load is √((y·I_a)² + I_m²), I_m from the rated power factor (per-phase circuit, leakage left out).
+ */
+export function compareSizes(
+  job: Job,
+  shaftPower: number,
+  chosen: number,
+  poles: number,
+  frequency: number,
+  voltage: number,
+  fixedShare: number,
+): SizeChoice[] {
+  const sizes = standardPowers(job.school);
+  const at = sizes.findIndex((size) => Math.abs(size / chosen - 1) < 1e-6);
+  return sizes.slice(Math.max(0, at - 1), at + 4).flatMap((power): SizeChoice[] => {
+    const motor = typicalMotor(
+      { power, poles, frequency, voltage },
+      job.school === 'NEMA' ? 'premium' : 'IE3',
+      job.school,
+    );
+    if (!motor) return [];
+    const input = inputOnLine({ ...motor, efficiencyMinimum: motor.efficiency }, shaftPower, fixedShare);
+    const active = input / (Math.sqrt(3) * voltage);
+    const magnetising = motor.current * Math.sqrt(1 - motor.powerFactor ** 2);
+    return [
+      {
+        size: sizeText(power, job.school),
+        loadShare: shaftPower / power,
+        efficiency: shaftPower / input,
+        powerFactor: active / Math.hypot(active, magnetising),
+        chosen: power === sizes[at],
+      },
+    ];
+  });
+}

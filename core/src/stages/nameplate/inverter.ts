@@ -1,0 +1,61 @@
+import { windingWithstand } from '../../ground/tables/index.ts';
+
+export interface InverterStatement {
+  readonly verdict: 'made for a drive' | 'takes a drive' | 'not proven' | 'confirm from the data sheet';
+  readonly constantTorqueRatio?: number;
+  readonly variableTorqueRatio?: number;
+  /** Peak the winding must withstand, V, and from which part of MG 1. */
+  readonly withstand?: { readonly peak: number; readonly part: 30 | 31 };
+  readonly text: string;
+}
+
+/** Motors whose plate is silent and that are older than this are not proven (common practice: 5 to 10 years). */
+const OLD = 7;
+
+const ratio = (text: string, kind: 'C' | 'V'): number | undefined => {
+  const found =
+    new RegExp(`${kind}\\.?T\\.?\\s*(\\d+)\\s?:\\s?1|(\\d+)\\s?:\\s?1\\s*${kind}\\.?T`, 'i').exec(text) ??
+    (kind === 'C' && !/V\.?T/i.test(text) ? /(\d+)\s?:\s?1/.exec(text) : null);
+  const number = found?.[1] ?? found?.[2];
+  return number === undefined ? undefined : Number(number);
+};
+
+/** What the plate promises for running on a drive. `voltage` is rated, V; `year` of make decides what silence means. */
+export function inverterStatement(
+  text: string | undefined,
+  voltage: number | undefined,
+  year: number | undefined,
+  thisYear: number,
+): InverterStatement {
+  const said = text?.trim() ?? '';
+  const constantTorqueRatio = ratio(said, 'C');
+  const variableTorqueRatio = ratio(said, 'V');
+  const duty = /inv(erter)?\.?\s+duty|part\s*31/i.test(said);
+  const part: 30 | 31 | undefined = duty ? 31 : said === '' ? undefined : 30;
+  const row = part && voltage !== undefined && voltage <= 600 ? windingWithstand.row(part, '600 or less') : undefined;
+  const multiple = windingWithstand.number(row, 'peak_times_rated');
+  const peak =
+    windingWithstand.number(row, 'peak_volts') ??
+    (multiple === undefined || voltage === undefined ? undefined : multiple * voltage);
+  const age = year === undefined ? undefined : thisYear - year;
+  const verdict = duty
+    ? 'made for a drive'
+    : said !== ''
+      ? 'takes a drive'
+      : age !== undefined && age <= OLD
+        ? 'confirm from the data sheet'
+        : 'not proven';
+  const parts = [
+    verdict,
+    constantTorqueRatio === undefined ? '' : `constant torque ${constantTorqueRatio}:1`,
+    variableTorqueRatio === undefined ? '' : `variable torque ${variableTorqueRatio}:1`,
+    peak === undefined ? '' : `peaks to ${Math.round(peak)} V`,
+  ];
+  return {
+    verdict,
+    ...(constantTorqueRatio === undefined ? {} : { constantTorqueRatio }),
+    ...(variableTorqueRatio === undefined ? {} : { variableTorqueRatio }),
+    ...(peak === undefined || part === undefined ? {} : { withstand: { peak, part } }),
+    text: parts.filter(Boolean).join(', '),
+  };
+}

@@ -1,0 +1,170 @@
+import { classEfficiency, classesOf } from '../../motor/efficiency-class.ts';
+import { estimatedPowerFactor } from '../../motor/typical.ts';
+import { remembered } from '../../ground/remembered.ts';
+import type { Brief, Notebook } from '../stage.ts';
+import { PRACTICE } from '../../ground/value.ts';
+import type { ConnectedRating } from './connected-rating.ts';
+import type { Turning } from './poles.ts';
+import type { Balance } from './power-balance.ts';
+import { readPlate, type PlateReading } from './read/read-plate.ts';
+import { schoolWeight } from './read/school.ts';
+
+const REMEMBERED = 50;
+const readings = new Map<string, PlateReading>();
+
+/** The plate’s text as it reads; remembered, since most keystrokes leave it as it was. */
+const readingOf = (text: string): PlateReading => remembered(readings, REMEMBERED, text, () => readPlate(text));
+
+/** How far a power factor that follows from the other figures may lie below the usual one. Common practice, no published source. */
+const FAR_BELOW = 0.2;
+const HIGHEST_POWER_FACTOR = 0.95;
+/** How far an efficiency that follows from the other figures may lie outside the classes. Common practice, no published source. */
+const BELOW_CLASSES = 0.1;
+const ABOVE_CLASSES = 0.03;
+
+/** What was not believed of the plate’s text, and what the plate as a whole says that this job is not made for. */
+export function checkDoubts(
+  { job, given }: Brief,
+  rating: ConnectedRating,
+  balance: Balance,
+  turning: Turning | undefined,
+  flag: Notebook['flag'],
+): void {
+  const plate = job.nameplate;
+  const { school } = job;
+  if (job.situation.kind === 'new') return;
+  checkUnread();
+  checkPhases();
+  checkSpeeds();
+  checkSchool();
+  checkDerived();
+  checkPoles();
+
+  /** A doubt holds until somebody typed something else into its field. */
+  function checkUnread(): void {
+    if (!plate.asRead?.trim()) return;
+    const { doubts, fields } = readingOf(plate.asRead);
+    for (const { text, field, why } of doubts.slice(0, 8)) {
+      if (field && String(plate[field] ?? '') !== String(fields[field] ?? '')) continue;
+      flag({
+        code: 'nameplate.unread',
+        severity: 'caution',
+        message: `“${text.slice(0, 40)}” on the plate was not taken: ${why.replace(/\.$/, '')}.`,
+        basis: 'Text of the plate',
+        clear: 'Look at the plate again and type the figure into its field, or correct the text.',
+        field: field ? `nameplate.${field}` : 'nameplate.asRead',
+      });
+    }
+  }
+
+  function checkPhases(): void {
+    const said = plate.phases?.trim() ?? '';
+    if (said === '' || /^3|three/i.test(said)) return;
+    flag({
+      code: 'nameplate.single-phase',
+      severity: 'stop',
+      message: `The plate says “${said.slice(0, 20)}” for its phases: this is no three-phase motor, and nothing here holds for it.`,
+      basis: 'P = √3 V I η cos φ holds for three phases',
+      clear: 'Read the plate again; a single-phase motor is selected from its own tables.',
+      field: 'nameplate.phases',
+    });
+  }
+
+  function checkSpeeds(): void {
+    const { speeds } = rating;
+    if (!speeds) return;
+    const list = speeds.all.map(({ text }) => text).join(' and ');
+    const chosen = speeds.all[speeds.chosen]?.text ?? '';
+    const must = job.situation.kind === 'replace' || job.situation.kind === 'drive';
+    if (speeds.settled) {
+      flag({
+        code: 'nameplate.speed-chosen',
+        severity: 'note',
+        message: `A two-speed motor, ${list}; everything here holds for ${chosen}, the other speed is given up.`,
+        basis: 'chosen in this job',
+        clear:
+          'A drive gives both speeds from one winding; a two-speed motor and its starter are bought to specification.',
+        field: 'nameplate.speedInForce',
+      });
+      return;
+    }
+    flag({
+      code: 'nameplate.two-speed',
+      severity: must ? 'stop' : 'caution',
+      message: `The plate is of a two-speed motor, ${list}. ${must ? 'Which speed is to be replaced or driven decides everything that follows.' : `The first, ${chosen}, is taken.`}`,
+      basis: 'Power, current and torque differ with the speed',
+      clear: 'Choose the speed.',
+      field: 'nameplate.speedInForce',
+    });
+  }
+
+  function checkSchool(): void {
+    const weight = schoolWeight(plate, plate.asRead ?? '');
+    const proposed = weight > 0 ? 'IEC' : weight < 0 ? 'NEMA' : school;
+    if (proposed === school || Math.abs(weight) < 1.5) return;
+    flag({
+      code: 'nameplate.other-school',
+      severity: 'caution',
+      message: `The plate was printed for ${proposed === 'IEC' ? 'IEC rules at 50 Hz' : 'NEMA rules at 60 Hz'}; this job works by ${school}.`,
+      basis: 'Units, frequency, class and frame on the plate',
+      clear: `Set “Rules and units” to ${proposed}, unless the new equipment is to follow ${school}.`,
+      field: 'school',
+    });
+  }
+
+  /** A power factor or an efficiency that no motor has says that another figure is misread. */
+  function checkDerived(): void {
+    const { power } = rating;
+    if (!power || !turning) return;
+    const poles = turning.poles.value;
+    const { powerFactor, efficiency } = balance;
+    if (powerFactor && powerFactor.origin !== 'given' && powerFactor.value <= 1) {
+      const usual = estimatedPowerFactor(power.value, poles);
+      if (powerFactor.value < usual - FAR_BELOW || powerFactor.value > HIGHEST_POWER_FACTOR)
+        flagImplausible('power factor', powerFactor.text, `about ${usual.toFixed(2)}`, 'nameplate.currents');
+    }
+    if (efficiency?.origin === 'derived' && efficiency.value <= 1) {
+      const names = classesOf(school);
+      const of = (name: (typeof names)[number] | undefined): number | undefined =>
+        name && classEfficiency(name, power.value, poles, false, school, rating.frequency.value)?.value;
+      const best = of(names[0]);
+      const least = of(names.at(-1));
+      if (best !== undefined && least !== undefined)
+        if (efficiency.value < least - BELOW_CLASSES || efficiency.value > best + ABOVE_CLASSES)
+          flagImplausible(
+            'efficiency',
+            efficiency.text,
+            `${(least * 100).toFixed(0)} to ${(best * 100).toFixed(0)} %`,
+            'nameplate.currents',
+          );
+    }
+  }
+
+  function flagImplausible(what: string, shown: string, usual: string, field: string): void {
+    flag({
+      code: 'nameplate.implausible',
+      severity: 'caution',
+      message: `The plate’s figures come to a ${what} of ${shown}; motors of this size and speed have ${usual}.`,
+      basis: `P = √3 V I η cos φ; usual figures: ${PRACTICE}`,
+      clear: 'One of power, voltage, current or the factors is misread, or belongs to another connection; look again.',
+      field,
+    });
+  }
+
+  function checkPoles(): void {
+    const printed = given.nameplate.poles;
+    if (!printed) return;
+    const odd = printed.value % 2 !== 0;
+    if (!odd && (!turning || turning.poles.value === printed.value)) return;
+    flag({
+      code: 'nameplate.poles-disagree',
+      severity: 'caution',
+      message: odd
+        ? `${printed.text} poles cannot be: poles come in pairs.`
+        : `The plate prints ${printed.text} poles; its speed belongs to ${turning?.poles.text}.`,
+      basis: 'n = 120 f / p',
+      clear: 'Read speed, frequency and poles again.',
+      field: 'nameplate.poles',
+    });
+  }
+}

@@ -1,0 +1,93 @@
+import type { StarterPart } from '../../catalogue/catalogue.ts';
+import type { Method } from '../starting/feeds.ts';
+import { formatQuantity } from '../../ground/quantity/format.ts';
+import type { School } from '../../ground/quantity/units.ts';
+
+export interface StarterNeed {
+  readonly school: School;
+  readonly method: Exclude<Method, 'drive'>;
+  /** The motor’s nameplate current at the connected voltage, A. */
+  readonly current: number;
+  /** What its overload relay is set to, A of line current. */
+  readonly dial: number;
+  /** Of the system, V. */
+  readonly voltage: number;
+  /** It is jogged or plugged: contactors break locked-rotor current. */
+  readonly ac4?: boolean;
+  readonly reversing?: boolean;
+}
+
+export interface ChosenPart {
+  readonly role: string;
+  readonly part: StarterPart;
+  /** Current this part carries, A. */
+  readonly carries: number;
+}
+
+export interface Starter {
+  readonly parts: readonly ChosenPart[];
+  readonly price: number;
+  readonly lacking: readonly string[];
+}
+
+interface Role {
+  readonly role: string;
+  readonly kind: StarterPart['kind'];
+  /** Share of line current. */
+  readonly share: number;
+}
+
+/** Current shares of star-delta: line and delta contactor 1/√3, star contactor 1/3; the relay sits in the phase. */
+const roles: Readonly<Record<StarterNeed['method'], readonly Role[]>> = {
+  direct: [
+    { role: 'Contactor, AC-3', kind: 'contactor', share: 1 },
+    { role: 'Overload relay', kind: 'overload relay', share: 1 },
+  ],
+  'star-delta': [
+    { role: 'Line contactor, AC-3', kind: 'contactor', share: 1 / Math.sqrt(3) },
+    { role: 'Delta contactor, AC-3', kind: 'contactor', share: 1 / Math.sqrt(3) },
+    { role: 'Star contactor, AC-3', kind: 'contactor', share: 1 / 3 },
+    { role: 'Overload relay in the phase', kind: 'overload relay', share: 1 / Math.sqrt(3) },
+  ],
+  autotransformer: [
+    { role: 'Autotransformer with taps', kind: 'autotransformer', share: 1 },
+    { role: 'Line contactor, AC-3', kind: 'contactor', share: 1 },
+    { role: 'Tap contactor, AC-3', kind: 'contactor', share: 1 },
+    { role: 'Star-point contactor, AC-3', kind: 'contactor', share: 0.5 },
+    { role: 'Overload relay', kind: 'overload relay', share: 1 },
+  ],
+  'soft starter': [
+    { role: 'Soft starter', kind: 'soft starter', share: 1 },
+    { role: 'Isolating contactor', kind: 'contactor', share: 1 },
+    { role: 'Bypass contactor for running', kind: 'contactor', share: 1 },
+    { role: 'Overload relay', kind: 'overload relay', share: 1 },
+  ],
+};
+
+const REVERSE: Role = { role: 'Reversing contactor, interlocked', kind: 'contactor', share: 1 };
+
+/** AC-4 asks for about twice the AC-3 current. Common practice, no published source. */
+const AC4 = 2;
+
+const fits = (part: StarterPart, role: Role, carries: number, voltage: number): boolean =>
+  part.kind === role.kind &&
+  part.voltageMax >= voltage &&
+  carries <= part.currentMax &&
+  (part.kind !== 'overload relay' || carries >= part.currentMin);
+
+/** The cheapest part for each role: contactors at or above the current, the relay with its dial inside its range. */
+export function buildStarter(items: readonly StarterPart[], need: StarterNeed): Starter {
+  const parts: ChosenPart[] = [];
+  const lacking: string[] = [];
+  const all = need.reversing ? [...roles[need.method], REVERSE] : roles[need.method];
+  for (const role of all) {
+    const heavy = role.kind === 'contactor' && need.ac4 === true ? AC4 : 1;
+    const carries = (role.kind === 'overload relay' ? need.dial : need.current * heavy) * role.share;
+    const part = items
+      .filter((each) => fits(each, role, carries, need.voltage))
+      .toSorted((a, b) => a.price - b.price)[0];
+    if (part) parts.push({ role: role.role, part, carries });
+    else lacking.push(`${role.role} for ${formatQuantity(carries, 'current', need.school)}`);
+  }
+  return { parts, price: parts.reduce((sum, each) => sum + each.part.price, 0), lacking };
+}

@@ -1,0 +1,116 @@
+import type { DriveItem } from '../../catalogue/catalogue.ts';
+import { notBorne, overloadOf, type DriveEvent } from '../../catalogue/drive-duty.ts';
+import type { HousingCode } from '../place/place.ts';
+import { formatQuantity } from '../../ground/quantity/format.ts';
+import type { School } from '../../ground/quantity/units.ts';
+
+export interface DriveNeed {
+  readonly school: School;
+  /** The motor’s nameplate current at the connected voltage, A. Current decides, never power. */
+  readonly current: number;
+  /** Share of its output a drive keeps on this supply; 1 on three phases. */
+  readonly inputShare: number;
+  readonly systemVoltage: number;
+  readonly duty: 'normal' | 'heavy';
+  readonly ambient: number;
+  readonly altitude: number;
+  readonly housing: HousingCode;
+  readonly motorPower: number;
+  /** What asks for more than the running current, and for how long. */
+  readonly events: readonly DriveEvent[];
+}
+
+export interface RankedDrive {
+  readonly item: DriveItem;
+  /** Continuous current at the duty, after ambient and altitude, A. */
+  readonly current: number;
+  readonly used: number;
+}
+
+export interface RefusedDrive {
+  readonly id: string;
+  readonly name: string;
+  readonly rule: 'voltage' | 'housing' | 'ambient' | 'current' | 'overload' | 'oversized';
+  readonly reason: string;
+}
+
+export interface DriveRanking {
+  readonly fits: readonly RankedDrive[];
+  readonly refused: readonly RefusedDrive[];
+  /** What matching by power would have picked, and how that would have ended. */
+  readonly byPower:
+    { readonly item: DriveItem; readonly current: number; readonly verdict: 'short' | 'same' | 'wasteful' } | undefined;
+}
+
+const housingRank: Readonly<Record<HousingCode, number>> = { IP20: 0, IP55: 1, IP66: 2 };
+const OVERSIZED = 2.5;
+/** The nearest misses first. */
+const NEAR: readonly RefusedDrive['rule'][] = ['overload', 'current', 'housing', 'ambient', 'oversized', 'voltage'];
+
+const dutyCurrent = (item: DriveItem, duty: DriveNeed['duty']): number =>
+  duty === 'heavy' ? item.heavyCurrent : item.normalCurrent;
+
+/** Continuous output after the catalogue’s own derates for ambient and altitude and that of the supply, A; zero above the top ambient. */
+export function deratedCurrent(
+  item: DriveItem,
+  { duty, ambient, altitude, inputShare }: Pick<DriveNeed, 'duty' | 'ambient' | 'altitude' | 'inputShare'>,
+): number {
+  if (ambient > item.maximumAmbient) return 0;
+  const heat = 1 - item.deratePerKelvin * Math.max(0, ambient - item.ratedAmbient);
+  const air = 1 - item.deratePer100m * Math.max(0, (altitude - 1000) / 100);
+  return Math.max(0, dutyCurrent(item, duty) * heat * air * inputShare);
+}
+
+function refusal(item: DriveItem, need: DriveNeed, current: number): Omit<RefusedDrive, 'id' | 'name'> | undefined {
+  const amperes = (value: number) => formatQuantity(value, 'current', need.school);
+  if (need.systemVoltage < item.voltageMin * 0.98 || need.systemVoltage > item.voltageMax * 1.02) {
+    return { rule: 'voltage', reason: `for ${item.voltageMin}–${item.voltageMax} V` };
+  }
+  if (housingRank[item.housing] < housingRank[need.housing])
+    return { rule: 'housing', reason: `${item.housing} is too open for this place` };
+  if (current === 0) return { rule: 'ambient', reason: 'too hot a place for it' };
+  if (current < need.current * 0.9999)
+    return { rule: 'current', reason: `${amperes(current)} after derates, ${amperes(need.current)} needed` };
+  const overload = overloadOf(item, need.duty);
+  for (const event of need.events) {
+    const reason = notBorne(event, current, need.current, overload);
+    if (reason !== undefined) return { rule: 'overload', reason };
+  }
+  // An overload may ask for far more than the running current.
+  const most = Math.max(need.current, ...need.events.map((event) => event.current / overload.multiple));
+  if (current > most * OVERSIZED)
+    return { rule: 'oversized', reason: `${amperes(current)}: far larger than needed, only dearer` };
+  return undefined;
+}
+
+/** Drives whose continuous current at the duty class, after derates, covers the motor’s; the cheapest first. */
+export function rankDrives(items: readonly DriveItem[], need: DriveNeed): DriveRanking {
+  const fits: RankedDrive[] = [];
+  const refused: { readonly drive: RefusedDrive; readonly current: number }[] = [];
+  for (const item of items) {
+    const current = deratedCurrent(item, need);
+    const reason = refusal(item, need, current);
+    if (reason) refused.push({ drive: { id: item.id, name: item.name, ...reason }, current });
+    else fits.push({ item, current, used: need.current / current });
+  }
+  const off = (current: number): number => Math.abs(Math.log(Math.max(1e-3, current) / need.current));
+  return {
+    fits: fits.toSorted((a, b) => a.item.price - b.item.price),
+    refused: refused
+      .toSorted((a, b) => NEAR.indexOf(a.drive.rule) - NEAR.indexOf(b.drive.rule) || off(a.current) - off(b.current))
+      .map(({ drive }) => drive),
+    byPower: matchedByPower(items, need),
+  };
+}
+
+function matchedByPower(items: readonly DriveItem[], need: DriveNeed): DriveRanking['byPower'] {
+  const power = (item: DriveItem) => (need.duty === 'heavy' ? item.heavyPower : item.normalPower);
+  const item = items
+    .filter((each) => need.systemVoltage >= each.voltageMin * 0.98 && need.systemVoltage <= each.voltageMax * 1.02)
+    .filter((each) => housingRank[each.housing] >= housingRank[need.housing] && power(each) >= need.motorPower * 0.98)
+    .toSorted((a, b) => power(a) - power(b) || a.price - b.price)[0];
+  if (!item) return undefined;
+  const current = deratedCurrent(item, need);
+  const verdict = current < need.current ? 'short' : current > need.current * 1.4 ? 'wasteful' : 'same';
+  return { item, current, verdict };
+}

@@ -1,0 +1,27 @@
+import type { StarterPart } from '../../catalogue/catalogue.ts';
+
+/** Magnetic trip of a thermal-magnetic breaker as a multiple of its rating, and its tolerance. Common practice, no published source. */
+const MAGNETIC = 10;
+const TOLERANCE = 0.8;
+/** First half-wave of a standing motor at power factor 0.3 over its steady peak: κ = 1.02 + 0.98 e^(−3R/X) (IEC 60909-0, from memory). */
+export const INRUSH = 1.02 + 0.98 * Math.exp(-3 * (0.3 / Math.sqrt(1 - 0.3 ** 2)));
+/** A breaker carries its motor for good with this in hand. Common practice, no published source. */
+const RUNNING = 1.15;
+
+/** Least rating of a breaker, A, that carries the motor for good and does not trip at once on the current of its start. */
+export const leastBreaker = (running: number, starting: number): number =>
+  Math.max(RUNNING * running, (INRUSH * starting) / (MAGNETIC * TOLERANCE));
+
+/** The largest breaker of the catalogue for a system voltage between two ratings, A. */
+export const chooseBreaker = (
+  parts: readonly StarterPart[],
+  voltage: number,
+  least: number,
+  most: number,
+): StarterPart | undefined =>
+  parts
+    .filter(
+      (part) =>
+        part.kind === 'breaker' && part.voltageMax >= voltage && part.currentMax <= most && part.currentMax >= least,
+    )
+    .toSorted((a, b) => b.currentMax - a.currentMax || a.price - b.price)[0];

@@ -1,0 +1,102 @@
+import type { Brief } from '../stage.ts';
+import { ambientFactor } from '../supply/feeder.ts';
+import { ampacity, bundling } from '../../ground/tables/index.ts';
+import { cellValue } from '../../ground/tables/table.ts';
+import { quantity, wording, type Value } from '../../ground/value.ts';
+
+type Column = '60' | '75' | '90';
+const KELVIN = 273.15;
+
+/** A wire size as it is spoken: AWG below 250, kcmil from 250. */
+export const conductorName = (size: string): string => (Number(size) >= 250 ? `${size} kcmil` : `${size} AWG`);
+
+/** Smallest size for power wiring (NEC 310.3). */
+const SMALLEST = ampacity.rows.findIndex((row) => row['size'] === '14');
+const sizes = ampacity.rows.slice(SMALLEST);
+
+/** Which of two sizes is the larger; 0 where they are the same. */
+export const compareSizes = (a: string, b: string): number =>
+  sizes.findIndex((row) => row['size'] === a) - sizes.findIndex((row) => row['size'] === b);
+
+export interface Conductor {
+  readonly size: string;
+  readonly name: Value<string>;
+  /** What it carries here, after ambient and bundling. */
+  readonly carries: Value;
+}
+
+/** Share left of an ampacity with more than three current-carrying conductors together: NEC Table 310.15(C)(1). */
+function bundlingFactor(conductors: number): Value | undefined {
+  if (conductors <= 3) return undefined;
+  const row = bundling.rows.find(
+    (each) => each['conductors_to'] === null || conductors <= Number(each['conductors_to']),
+  );
+  return cellValue(bundling, row, 'percent', 'fraction', 'NEMA', 0.01);
+}
+
+/**
+ * Temperature the terminals are good for (NEC 110.14(C)): as chosen, else 75 °C for motors of Design B, C and D, else 60 °C
+ * up to 100 A and 75 °C above.
+ */
+function terminalColumn(chosen: 'auto' | '60' | '75', designLetter: string | undefined, needed: number): Column {
+  if (chosen !== 'auto') return chosen;
+  if (/^[BCD]/i.test(designLetter?.trim() ?? '')) return '75';
+  return needed <= 100 ? '60' : '75';
+}
+
+/**
+ * The smallest wire whose ampacity covers `needed` A twice: at the temperature of its terminals, and by its insulation after
+ * the correction for ambient and bundling (NEC 110.14(C), 310.15, Table 310.16). Undefined where none is large enough.
+ */
+export function smallestConductor(
+  { job, given }: Brief,
+  needed: Value,
+  designLetter: string | undefined,
+): Conductor | undefined {
+  const { conductor, terminals, insulation } = job.protection;
+  const metal = conductor === 'copper' ? 'cu' : 'al';
+  const terminal = terminalColumn(terminals, designLetter, needed.value);
+  const own: Column = insulation < terminal ? terminal : insulation;
+  const ambient = given.protection.ambient ?? given.place.ambient;
+  const heat = ambientFactor(ambient?.value ?? KELVIN + 30, own);
+  const bundled = bundlingFactor(given.protection.conductors?.value ?? 3);
+  const left = (heat?.value ?? 0) * (bundled?.value ?? 1);
+  const row = sizes.find(
+    (each) =>
+      (ampacity.number(each, `${metal}_${terminal}`) ?? 0) >= needed.value - 1e-9 &&
+      (ampacity.number(each, `${metal}_${own}`) ?? 0) * left >= needed.value - 1e-9,
+  );
+  const cell = row && cellValue(ampacity, row, `${metal}_${own}`, 'current', 'NEMA');
+  const limit = row && cellValue(ampacity, row, `${metal}_${terminal}`, 'current', 'NEMA');
+  if (!row || !cell || !limit) return undefined;
+  const size = String(row['size']);
+  const carries = quantity(Math.min(limit.value, cell.value * left), 'current', 'NEMA', {
+    origin: 'recalled',
+    formula: `I = \\min(I_{${terminal}},\\ C_a\\,C_g\\,I_{${own}})`,
+    from: {
+      [`I_{${terminal}}`]: limit,
+      [`I_{${own}}`]: cell,
+      C_a: heat,
+      C_g: bundled,
+      '\\vartheta': ambient,
+    },
+    source: 'NEC 110.14(C), 310.15(B) and (C), Table 310.16 (recalled from memory)',
+    note: [
+      `${terminal} °C terminals${terminals === 'auto' ? '' : ' as chosen'}, ${own} °C insulation.`,
+      cell.working.note ?? '',
+    ]
+      .filter(Boolean)
+      .join(' '),
+  });
+  return {
+    size,
+    carries,
+    name: wording(`${conductorName(size)} ${conductor}`, {
+      origin: 'recalled',
+      formula: 'I \\ge I_z',
+      from: { I: carries, I_z: needed },
+      source: ampacity.source,
+      note: carries.working.note,
+    }),
+  };
+}

@@ -1,0 +1,150 @@
+import type { NameplateResult } from '../nameplate/nameplate.ts';
+import { rowReaching } from '../../motor/standard-power.ts';
+import { formatNumber } from '../../ground/quantity/format.ts';
+import { startsAllowed } from '../../ground/tables/index.ts';
+import type { Brief } from '../stage.ts';
+import { unbalanceOf } from '../../motor/unbalance.ts';
+import type { Value } from '../../ground/value.ts';
+import { mixing, mixingWords } from '../nameplate/bearing.ts';
+import { causes, type Cause, type CauseId, type Remedy } from './causes.ts';
+
+export type Verdict = 'open' | 'found' | 'cleared';
+
+/** One cause to check: what the readings say of it, what the engineer decided, and what it would change. */
+export interface Suspicion {
+  readonly id: CauseId;
+  readonly name: string;
+  readonly verdict: Verdict;
+  /** What the readings say; `nothing` until the reading is there. */
+  readonly reading: 'speaks for it' | 'speaks against it' | 'nothing';
+  readonly evidence: string;
+  readonly proof: string;
+  readonly field: string;
+  readonly order: readonly string[];
+}
+
+export interface Inquiry {
+  readonly suspicions: readonly Suspicion[];
+  /** What the causes found change in the selection. */
+  readonly remedy: Remedy;
+}
+
+type Says = readonly ['speaks for it' | 'speaks against it', string] | undefined;
+
+const KELVIN = 273.15;
+/** Random windings below 1 kV should show at least this, Ω (IEEE 43, from memory). */
+const LEAST_INSULATION = 5e6;
+
+/** Causes to check after an early failure, each tied to the reading that proves or clears it. */
+export function inquire(brief: Brief, nameplate: NameplateResult): Inquiry {
+  const { job, given } = brief;
+  const unbalance = unbalanceOf(given.supply.phaseVoltages?.flat() ?? [], job.school)?.unbalance;
+  const mode = job.situation.failureMode ?? 'unknown';
+  const decided = job.situation.causes ?? {};
+  const suspicions = causes
+    .filter((cause) => cause.modes.includes(mode) || decided[cause.id] !== undefined)
+    .map((cause): Suspicion => {
+      const says = reading(cause, brief, nameplate, unbalance);
+      return {
+        id: cause.id,
+        name: cause.name,
+        verdict: decided[cause.id] ?? 'open',
+        reading: says?.[0] ?? 'nothing',
+        evidence: says?.[1] ?? '',
+        proof: cause.proof,
+        field: cause.field,
+        order: cause.remedy.order,
+      };
+    });
+  const found = causes.filter((cause) => decided[cause.id] === 'found');
+  return { suspicions, remedy: together(found) };
+}
+
+function together(found: readonly Cause[]): Remedy {
+  const any = (of: (remedy: Remedy) => true | undefined): boolean => found.some((cause) => of(cause.remedy));
+  return {
+    order: [...new Set(found.flatMap((cause) => cause.remedy.order))],
+    ...(any((remedy) => remedy.closed) ? { closed: true } : {}),
+    ...(any((remedy) => remedy.inverterDuty) ? { inverterDuty: true } : {}),
+    ...(any((remedy) => remedy.larger) ? { larger: true } : {}),
+  };
+}
+
+function reading(cause: Cause, { job, given }: Brief, nameplate: NameplateResult, unbalance: Value | undefined): Says {
+  const { situation } = given;
+  switch (cause.id) {
+    case 'heat': {
+      const { ambient } = given.place;
+      if (!ambient) return undefined;
+      return ambient.value > 40 + KELVIN + 0.1
+        ? ['speaks for it', `${ambient.text} at the motor, made for 40 °C`]
+        : ['speaks against it', `${ambient.text} is within 40 °C`];
+    }
+    case 'overload': {
+      const rated = nameplate.values.ratedCurrent;
+      const running = situation.runningCurrent ?? given.load.runningCurrent;
+      if (!rated || !running || !nameplate.voltageKnown) return undefined;
+      const share = running.value / rated.value;
+      return share > 1.02
+        ? ['speaks for it', `${running.text} is ${formatNumber(share * 100)} % of the plate’s ${rated.text}`]
+        : ['speaks against it', `${running.text} of ${rated.text}`];
+    }
+    case 'single-phasing':
+      return job.situation.failureMode === 'winding single-phased'
+        ? ['speaks for it', 'the winding burnt in the pattern of a lost phase']
+        : undefined;
+    case 'unbalance':
+      if (!unbalance) return undefined;
+      return unbalance.value > 0.01
+        ? ['speaks for it', `${unbalance.text} unbalance`]
+        : ['speaks against it', `${unbalance.text} unbalance`];
+    case 'belt-tension':
+      if (!job.situation.coupledBy) return undefined;
+      return job.situation.coupledBy === 'belt'
+        ? ['speaks for it', 'it drives by belt']
+        : ['speaks against it', 'there is no belt'];
+    case 'misalignment':
+      return job.situation.coupledBy === 'coupling' ? ['speaks for it', 'it drives through a coupling'] : undefined;
+    case 'drive-currents':
+    case 'voltage-peaks':
+      if (job.situation.onDrive === undefined) return undefined;
+      return job.situation.onDrive
+        ? ['speaks for it', 'it ran on a drive']
+        : ['speaks against it', 'it did not run on a drive'];
+    case 'moisture': {
+      const ohms = situation.insulationResistance;
+      if (ohms)
+        return ohms.value < LEAST_INSULATION
+          ? ['speaks for it', `${ohms.text} is below the 5 MΩ a random winding should show`]
+          : ['speaks against it', `${ohms.text} insulation resistance`];
+      return ['hose', 'washdown', 'submerged'].includes(job.place.water)
+        ? ['speaks for it', `water at the place: ${job.place.water}`]
+        : undefined;
+    }
+    case 'dirt':
+      return job.place.dust === 'clean'
+        ? ['speaks against it', 'the place is clean']
+        : ['speaks for it', `dust at the place: ${job.place.dust}`];
+    case 'grease': {
+      const used = job.situation.greasedWith?.trim();
+      const asked = job.nameplate.grease?.trim();
+      if (!used || !asked) return undefined;
+      const mix = mixing(asked, used);
+      return [mix === 'same' ? 'speaks against it' : 'speaks for it', mixingWords[mix](asked, used)];
+    }
+    case 'starts':
+      return startsReading(situation.startsPerHour ?? given.supply.startsPerHour, nameplate);
+  }
+}
+
+/** Starts an hour against MG 10; its limit by load inertia comes on top. */
+function startsReading(starts: Value | undefined, nameplate: NameplateResult): Says {
+  const { power, poles } = nameplate.values;
+  if (!starts || !power || !poles) return undefined;
+  const row = rowReaching(startsAllowed, power.value);
+  const most = startsAllowed.number(row, `a_${poles.value}pole`);
+  if (most === undefined) return undefined;
+  return starts.value > most
+    ? ['speaks for it', `${starts.text} an hour; the table allows ${formatNumber(most)} (${startsAllowed.source})`]
+    : ['speaks against it', `${starts.text} an hour of ${formatNumber(most)}, before the load’s inertia is counted`];
+}

@@ -1,0 +1,303 @@
+import type { Motor } from '../../motor/typical.ts';
+import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
+import type { Brief } from '../stage.ts';
+import { flickerOf, LONG_TERM_LIMIT, SHORT_TERM_LIMIT } from '../supply/flicker.ts';
+import type { SupplyResult } from '../supply/supply.ts';
+import type { Value } from '../../ground/value.ts';
+import type { Method } from './feeds.ts';
+import type { Start } from './run-start.ts';
+import type { Trace } from './run-up.ts';
+import type { StartsBorne } from './starts-per-hour.ts';
+import type { DriveLimits } from './feeds.ts';
+import { classTimes, tripTime, type TripClass } from './trip-curve.ts';
+
+/** One way to start, against every limit that is known. */
+export interface Comparison {
+  readonly method: Method;
+  /** Line current while starting at rated voltage, A. */
+  readonly current: number;
+  /** Torque at standstill as a multiple of rated torque, on this supply. */
+  readonly torque: number;
+  /** Share of the bus voltage lost, where the source is known. */
+  readonly dip: number | undefined;
+  readonly passes: boolean;
+  /** Why it fails, empty where it passes, and what would have to change for each. */
+  readonly failures: readonly string[];
+  readonly remedies: readonly string[];
+  /** Setting that was needed, where one was looked for. */
+  readonly needs: string;
+  readonly time: number | undefined;
+  readonly rotorUse: number;
+  /** The hotter of rotor and winding, of what it bears. */
+  readonly heat: number;
+  readonly tripUse: number;
+  readonly relayClass: TripClass;
+  readonly text: {
+    readonly current: string;
+    readonly torque: string;
+    readonly dip: string;
+    readonly terminalDip: string;
+    readonly time: string;
+    readonly margin: string;
+    readonly heat: string;
+    readonly tripClass: string;
+    readonly changeover: string;
+  };
+  /** How it goes, for charts; left out of stored results. */
+  readonly trace?: Trace;
+}
+
+/** What a start is measured against. */
+export interface Limits {
+  readonly brief: Brief;
+  readonly motor: Motor;
+  readonly supply: SupplyResult;
+  /** Time the motor bears standing at full voltage. */
+  readonly stall: Value;
+  /** The same hot and cold, s. */
+  readonly stalls: { readonly hot: number; readonly cold: number };
+  /** What the relay is set to, A of the motor’s line. */
+  readonly dial: number;
+  readonly drive: DriveLimits;
+  /** Load of the running motor, of rated; undefined where it is not known. */
+  readonly load: number | undefined;
+  readonly starts: {
+    /** An hour. */
+    readonly wanted: Value | undefined;
+    /** Shortest standstill before a start, s. */
+    readonly rest: number | undefined;
+    readonly borne: StartsBorne;
+  };
+}
+
+/** What fails, and what would have to change for it. */
+type Fail = (failure: string, remedy: string) => void;
+
+const percent = (share: number): string => `${formatNumber(Math.abs(share) < 5e-4 ? 0 : share * 100, 2)} %`;
+
+/** A start against every limit of supply, winding, load, motor and relay, in words. `softLimit` is the soft starter’s, of rated current. */
+export function compareStart(start: Start, limits: Limits, softLimit: number): Comparison {
+  const { school } = limits.brief.job;
+  const { run } = start;
+  const dips = dipsOf(start);
+  const failures: string[] = [];
+  const remedies: string[] = [];
+  const fail: Fail = (failure, remedy) => {
+    failures.push(failure);
+    remedies.push(remedy);
+  };
+  checkSupply(start, limits, fail);
+  checkRun(start, limits, fail);
+  if (start.method === 'drive') checkDrive(start, limits, fail);
+  else {
+    checkHowOften(limits, fail);
+    if (run.reached) checkStall(start, limits, fail);
+  }
+  const known = limits.supply.source !== undefined;
+  const current = start.standstillCurrent;
+  const shown = (share: number): string => formatQuantity(share, 'fraction', school);
+  return {
+    method: start.method,
+    current,
+    torque: start.standstillTorque,
+    dip: known ? dips.bus : undefined,
+    passes: failures.length === 0,
+    failures,
+    remedies,
+    needs: start.method === 'soft starter' ? `limit ${formatNumber(softLimit, 2)} × rated` : '',
+    time: run.reached ? run.time : undefined,
+    rotorUse: start.rotorUse,
+    heat: heatOf(start, limits),
+    tripUse: start.tripUse,
+    relayClass: start.relayClass,
+    text: {
+      current: formatQuantity(current, 'current', school),
+      torque: shown(start.standstillTorque),
+      dip: known ? shown(dips.bus) : '–',
+      terminalDip: known ? shown(dips.terminals) : '–',
+      time: run.reached ? formatQuantity(run.time, 'duration', school) : '–',
+      margin: run.reached ? shown(run.leastMargin) : '–',
+      heat: run.reached ? shown(heatOf(start, limits)) : '–',
+      tripClass: start.method === 'drive' || !run.reached ? '–' : (start.leastClass ?? 'none'),
+      changeover: run.changeover ? formatQuantity(run.changeover.current, 'current', school) : '–',
+    },
+    trace: run.trace,
+  };
+}
+
+/**
+ * Dips of bus and terminals with the most current that plate or catalogue allow: a divider of source and motor, of which
+ * the motor’s part is smaller by the factor.
+ */
+function dipsOf({ run, currentFactor: k }: Start): { readonly bus: number; readonly terminals: number } {
+  const more = (dip: number): number => (k * dip) / (1 - dip + k * dip);
+  return { bus: more(run.busDip), terminals: more(run.terminalDip) };
+}
+
+/** Phases, winding and what the supply allows. */
+function checkSupply(start: Start, { brief, motor, supply, starts }: Limits, fail: Fail): void {
+  const { job, given, practice } = brief;
+  const { school } = job;
+  const dips = dipsOf(start);
+  const { startCurrentLimit, startPowerLimit, directPowerLimit, busDipLimit } = given.supply;
+  const dipLimit = busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
+  const printed = motor.kind === 'plate' ? (/\d+/.exec(job.nameplate.leads ?? '')?.[0] ?? 'unknown') : 'unknown';
+  const leads = job.starting.leads === 'unknown' ? printed : job.starting.leads;
+  const known = supply.source !== undefined;
+  const current = start.standstillCurrent;
+  const apparent = Math.sqrt(3) * motor.voltage * current;
+
+  if (job.supply.phases === '1' && start.method !== 'drive')
+    fail('a single-phase supply starts no three-phase motor', 'three phases, or a drive');
+  if (start.method === 'star-delta' && (leads === '3' || leads === '9'))
+    fail(
+      `needs six leads and a delta made for the line voltage; this motor has ${leads}`,
+      'a motor with six or twelve leads',
+    );
+  else if (start.method === 'star-delta' && motor.noStarDelta)
+    fail(motor.noStarDelta, 'a delta winding for the line voltage with six leads');
+  else if (start.method === 'star-delta' && !motor.starDeltaProven && leads !== '6' && leads !== '12')
+    fail(
+      'the leads are not known: star-delta needs six and a delta made for the line voltage',
+      'six or twelve leads, looked up in the terminal box',
+    );
+  if (startCurrentLimit && current > startCurrentLimit.value)
+    fail(
+      `${formatQuantity(current, 'current', school)} is above the limit of ${startCurrentLimit.text}`,
+      `a limit of ${formatQuantity(current, 'current', school)}`,
+    );
+  if (startPowerLimit && apparent > startPowerLimit.value)
+    fail(
+      `${formatQuantity(apparent, 'apparentPower', school)} is above the limit of ${startPowerLimit.text}`,
+      `a limit of ${formatQuantity(apparent, 'apparentPower', school)}`,
+    );
+  if (start.method === 'direct' && directPowerLimit && motor.power > directPowerLimit.value * 1.001)
+    fail(`motors above ${directPowerLimit.text} may not start direct here`, 'leave of the utility');
+  if (known && dips.bus > dipLimit.value)
+    fail(
+      `dips the bus ${formatQuantity(dips.bus, 'fraction', school)}, limit ${dipLimit.text}`,
+      `a source of about ${formatQuantity(apparent * (1 / dipLimit.value - 1), 'apparentPower', school)} short-circuit power`,
+    );
+  if (known && start.method === 'direct' && dips.terminals > practice.terminalDip.value)
+    fail(
+      `dips the motor’s terminals ${formatQuantity(dips.terminals, 'fraction', school)}, limit ${practice.terminalDip.text}`,
+      'a larger feeder or a stronger source',
+    );
+  if (known && starts.wanted) {
+    const { shortTerm, longTerm } = flickerOf(dips.bus, starts.wanted.value);
+    if (shortTerm > SHORT_TERM_LIMIT || longTerm > LONG_TERM_LIMIT)
+      fail(
+        `flicker of ${starts.wanted.text} starts an hour: ${formatNumber(shortTerm, 2)} and ${formatNumber(longTerm, 2)}, limits 1 and 0.65`,
+        'fewer starts an hour',
+      );
+  }
+}
+
+/** Energy that plugging turns to heat in the rotor, of the kinetic energy it takes away. */
+const PLUGGING = 3;
+
+/** The hotter of rotor and winding over what it bears; plugging comes on top of the start. */
+function heatOf({ method, run, rotorUse, statorUse }: Start, { brief }: Limits): number {
+  const plugged = brief.job.starting.plugging === 'yes' && method !== 'drive' && run.rotorHeat > 0;
+  return Math.max(rotorUse * (plugged ? 1 + (PLUGGING * run.energy.kinetic) / run.rotorHeat : 1), statorUse);
+}
+
+/** Whether it comes up, in time, with torque to spare, and what motor and relay bear of it. */
+function checkRun(start: Start, limits: Limits, fail: Fail): void {
+  const { brief, motor, stall } = limits;
+  const { job, given, practice } = brief;
+  const { school } = job;
+  const { run } = start;
+  const rpm = (speed: number): string => formatQuantity(speed, 'speed', school);
+
+  if (!run.reached)
+    fail(
+      run.finalSpeed < 1
+        ? `its torque does not break the load away (${percent(start.standstillTorque)} of rated at standstill)`
+        : `sticks at ${rpm(run.finalSpeed)}: no torque is left over the load`,
+      'an unloaded start or a motor with more torque',
+    );
+  else {
+    const unmoved = run.changeover !== undefined && run.changeover.speed < 1 ? run.changeover : undefined;
+    if (unmoved)
+      fail(
+        `does not break the load away before the change-over, which is then a direct start of ${formatQuantity(unmoved.current, 'current', school)}`,
+        'an unloaded start or a motor with more torque',
+      );
+    else if (run.leastMargin < (limits.load === undefined ? 0 : practice.torqueMargin.value))
+      fail(
+        `only ${percent(Math.max(0, run.leastMargin))} torque is left over the load at ${rpm(run.leastMarginSpeed)}, ${practice.torqueMargin.text} wanted`,
+        'less load while starting',
+      );
+    const limit = given.starting.startTimeLimit;
+    if (limit && run.time > limit.value)
+      fail(
+        `takes ${formatQuantity(run.time, 'duration', school)}, must be up in ${limit.text}`,
+        'less inertia or more torque',
+      );
+    const heat = heatOf(start, limits);
+    if (heat > practice.heatUse.value)
+      fail(
+        `heats the ${start.rotorUse >= start.statorUse ? 'rotor' : 'winding'} to ${percent(heat)} of what it bears, ${practice.heatUse.text} allowed`,
+        `a motor that bears ${formatQuantity((stall.value * heat) / practice.heatUse.value, 'duration', school)} standing`,
+      );
+    if (start.tripUse >= 1 && start.method !== 'drive')
+      fail(
+        `trips a class ${start.relayClass} relay`,
+        start.leastClass ? `a class ${start.leastClass} relay` : 'a shorter start; no class holds',
+      );
+    if (!unmoved && start.method === 'star-delta' && run.changeover && run.changeover.speed < 0.8 * motor.speed)
+      fail(
+        `changes over at ${rpm(run.changeover.speed)}: the spike of ${formatQuantity(run.changeover.current, 'current', school)} is nearly a direct start`,
+        'a load light enough for star to bring past 80 % speed',
+      );
+  }
+}
+
+/** The relay must cut off a stalled motor before it is too hot: both hot from running, or both cold. */
+function checkStall(start: Start, { brief, motor, load, stalls, dial }: Limits, fail: Fail): void {
+  const { school } = brief.job;
+  const multiple = motor.lockedRotorCurrent / dial;
+  const { slowest } = classTimes(start.relayClass);
+  const warm = Math.min(1, ((load ?? 1) * motor.current) / dial) ** 2;
+  const cases = [
+    { state: 'cold', trips: tripTime(slowest, multiple), bears: stalls.cold },
+    { state: 'hot', trips: tripTime(slowest, multiple, warm), bears: stalls.hot },
+  ];
+  const late = cases.find(({ trips, bears }) => trips > bears);
+  if (!late) return;
+  const seconds = (value: number): string => formatQuantity(value, 'duration', school);
+  fail(
+    `a class ${start.relayClass} relay may wait ${Number.isFinite(late.trips) ? seconds(late.trips) : 'for ever'} before it cuts off a stalled ${late.state} motor, which bears ${seconds(late.bears)}`,
+    'a faster class, or a relay with start inhibit or speed switch',
+  );
+}
+
+/** Whether the drive bears what it gives while it runs up. */
+function checkDrive({ run }: Start, { brief, motor, drive }: Limits, fail: Fail): void {
+  const { time, motorCurrent } = run.trace;
+  let over = 0;
+  for (let at = 1; at < time.length; at++)
+    if ((motorCurrent[at] ?? 0) > drive.continuous * motor.current * 1.02)
+      over += (time[at] ?? 0) - (time[at - 1] ?? 0);
+  if (over <= drive.seconds) return;
+  fail(
+    `holds the drive above its continuous current for ${formatQuantity(over, 'duration', brief.job.school)}; it bears ${formatQuantity(drive.seconds, 'duration', brief.job.school)}`,
+    'a longer ramp, less inertia, or a larger drive',
+  );
+}
+
+/** Whether the motor bears so many starts; a drive starts it within its rated current, at small slip. */
+function checkHowOften({ brief, starts: { wanted, rest, borne } }: Limits, fail: Fail): void {
+  const { startsPerHour, restTime } = borne;
+  if (wanted && startsPerHour && wanted.value > startsPerHour.value * 1.001)
+    fail(
+      `${wanted.text} starts an hour wanted; with this inertia the motor bears ${startsPerHour.text}`,
+      'fewer starts, less inertia, or a larger motor',
+    );
+  if (rest !== undefined && restTime && rest < restTime.value * 0.999)
+    fail(
+      `stands only ${formatQuantity(rest, 'duration', brief.job.school)} before a start, ${restTime.text} wanted`,
+      'a longer rest',
+    );
+}

@@ -1,0 +1,296 @@
+import { add, complex, divide, inverse, magnitude, multiply, type Complex } from '../../ground/complex.ts';
+import { interpolate } from '../load/torque-curve.ts';
+import { circuitState, leakageAt, windageAt, type Circuit } from '../../motor/circuit.ts';
+import { synchronousSpeed } from '../../motor/typical.ts';
+import type { Source } from '../supply/source.ts';
+import { DRIVE_INPUT, type Feed } from './feeds.ts';
+import type { TorqueCeiling } from './guarantee.ts';
+
+/** The load on the motor shaft and everything that turns, rotor included; SI. */
+export interface Turning {
+  readonly speeds: readonly number[];
+  readonly torques: readonly number[];
+  /** kg·m² */
+  readonly inertia: number;
+}
+
+/** A motor on its load, fed in one way from one source; SI. */
+export interface FedMotor {
+  readonly circuit: Circuit;
+  readonly turning: Turning;
+  readonly source: Source | undefined;
+  readonly feed: Feed;
+  readonly ratedTorque: number;
+  readonly ratedCurrent: number;
+  /** The most torque that may be counted on at rated voltage; the circuit’s own where left out. */
+  readonly ceiling?: TorqueCeiling | undefined;
+}
+
+/**
+ * What holds at one instant, by place in a buffer that is written over: an object for each of thousands of instants would
+ * keep the collector busy. `available` is what the motor could give; more than its torque only on a drive.
+ */
+export const of = {
+  torque: 0,
+  available: 1,
+  lineCurrent: 2,
+  motorCurrent: 3,
+  voltage: 4,
+  busVoltage: 5,
+  rotorLoss: 6,
+  statorLoss: 7,
+  input: 8,
+} as const;
+export type Instant = Float64Array;
+
+/** The supply seen from the motor’s feeder: open voltage of the bus with its other load, and impedances. */
+export interface Thevenin {
+  readonly phase: number;
+  readonly bus: Complex;
+  readonly total: Complex;
+}
+
+export function thevenin(circuit: Circuit, source: Source | undefined): Thevenin {
+  if (!source) return { phase: circuit.volts / Math.sqrt(3), bus: complex(0), total: complex(0) };
+  const open = complex(source.voltage / Math.sqrt(3));
+  if (!source.other) return { phase: open.re, bus: source.internal, total: add(source.internal, source.feeder) };
+  const bus = inverse(add(inverse(source.internal), inverse(source.other)));
+  const phase = magnitude(multiply(open, divide(source.other, add(source.internal, source.other))));
+  return { phase, bus, total: add(bus, source.feeder) };
+}
+
+/** Slip that stands in for exact synchronism, where the circuit has no current in the rotor. */
+export const TINY = 1e-6;
+
+/** Motor current, torque and losses at one instant. */
+export function instant(
+  into: Instant,
+  setting: FedMotor,
+  supply: Thevenin,
+  synchronous: number,
+  time: number,
+  speed: number,
+  changedAt: number | undefined,
+): void {
+  const { feed } = setting;
+  if (feed.kind === 'drive') return void onDrive(into, setting, supply, synchronous, time, speed, feed);
+  const { circuit } = setting;
+  const slip = Math.max(TINY, 1 - speed / synchronous);
+  fed(into, setting, supply, circuitState(circuit, slip, circuit.hz), slip, time, speed, changedAt);
+  if (!circuit.saturation) return;
+  // In star a winding carries √3 of what the line current stands for in delta.
+  const winding = feed.kind === 'star-delta' && changedAt === undefined ? Math.sqrt(3) : 1;
+  let leakage = 1;
+  for (let round = 0; round < SATURATION_ROUNDS; round++) {
+    const next = leakageAt(circuit, winding * (into[of.motorCurrent] ?? 0));
+    if (Math.abs(next - leakage) < 1e-8) break;
+    leakage = (leakage + next) / 2;
+    fed(into, setting, supply, circuitState(circuit, slip, circuit.hz, leakage), slip, time, speed, changedAt);
+  }
+}
+
+const SATURATION_ROUNDS = 30;
+
+/** The motor in a state of its circuit, as the feed connects it. */
+function fed(
+  into: Instant,
+  setting: FedMotor,
+  supply: Thevenin,
+  state: State,
+  slip: number,
+  time: number,
+  speed: number,
+  changedAt: number | undefined,
+): void {
+  const { feed } = setting;
+  if (feed.kind === 'star-delta') {
+    // In star every phase of the delta winding stands for three of its star equivalent.
+    return changedAt === undefined
+      ? void through(into, setting, supply, state, slip, speed, 3, 1)
+      : void through(into, setting, supply, state, slip, speed, 1, 1);
+  }
+  if (feed.kind === 'autotransformer' && changedAt === undefined)
+    return void through(into, setting, supply, state, slip, speed, 1 / feed.tap ** 2, 1 / feed.tap);
+  if (feed.kind === 'soft starter') return void softly(into, setting, supply, state, slip, speed, time, feed);
+  return void through(into, setting, supply, state, slip, speed, 1, 1);
+}
+
+type State = ReturnType<typeof circuitState>;
+
+/** As magnitude, of two numbers. */
+const size = (re: number, im: number): number => Math.sqrt(re * re + im * im);
+
+/** Behind source and feeder, with the motor’s impedance multiplied by `scale` and its current by `gain` of the line’s. */
+export function through(
+  into: Instant,
+  setting: FedMotor,
+  { phase, bus, total }: Thevenin,
+  { re, im, airGap, core }: State,
+  slip: number,
+  speed: number,
+  scale: number,
+  gain: number,
+): void {
+  const seenRe = re * scale;
+  const seenIm = im * scale;
+  const line = phase / size(seenRe + total.re, seenIm + total.im);
+  const current = line * gain;
+  // In star the winding’s star equivalent is three times as large: 3·I²·R of what it is in delta.
+  const square = scale === 3 ? 3 * line * line : current * current;
+  const voltage = (Math.sqrt(3) * line * size(seenRe, seenIm)) / gain;
+  const busVoltage = Math.sqrt(3) * busOf(phase, bus, line, seenRe + total.re, seenIm + total.im);
+  const size2 = re * re + im * im;
+  instantOf(into, setting, square, airGap, core, slip, speed, line, current, voltage, busVoltage, size2);
+}
+
+/** Voltage of the bus with a line current whose branch has the impedance re + j im. */
+function busOf(phase: number, bus: Complex, line: number, re: number, im: number): number {
+  if (bus.re === 0 && bus.im === 0) return phase;
+  // V_bus = I·(Z − Z_bus)
+  return line * size(re - bus.re, im - bus.im);
+}
+
+function instantOf(
+  into: Instant,
+  { circuit, ceiling }: FedMotor,
+  square: number,
+  airGap: number,
+  core: number,
+  slip: number,
+  speed: number,
+  lineCurrent: number,
+  motorCurrent: number,
+  voltage: number,
+  busVoltage: number,
+  size2: number,
+): void {
+  let gap = square * airGap;
+  const synchronous = synchronousSpeed(circuit.hz, circuit.poles);
+  if (ceiling) {
+    // Torque goes with the square of the voltage at the winding, 3 I² |Z|² of rated.
+    const most = interpolate(ceiling.speeds, ceiling.torques, speed) * ((3 * square * size2) / circuit.volts ** 2);
+    gap = Math.min(gap, Math.max(0, most) * synchronous);
+  }
+  const shaftLoss = speed > 0 ? windageAt(circuit, speed) / speed : 0;
+  const rotational = speed > 0 && circuit.rotationalLoss > 0 ? circuit.rotationalLoss / synchronous : 0;
+  const statorLoss = 3 * square * (circuit.r1 + (circuit.rs ?? 0)) + square * core;
+  into[of.torque] = gap / synchronous - shaftLoss - rotational;
+  into[of.available] = into[of.torque] ?? 0;
+  into[of.lineCurrent] = lineCurrent;
+  into[of.motorCurrent] = motorCurrent;
+  into[of.voltage] = voltage;
+  into[of.busVoltage] = busVoltage;
+  into[of.rotorLoss] = slip * gap;
+  into[of.statorLoss] = statorLoss;
+  into[of.input] = gap + statorLoss;
+}
+
+type SoftFeed = Extract<Feed, { kind: 'soft starter' }>;
+
+/**
+ * Behind thyristors: the fundamental of the voltage is a share u of the bus, the line current is the motor’s. With the
+ * current held at a limit, u follows from |z + u Z_t|·I = u V.
+ */
+function softly(
+  into: Instant,
+  setting: FedMotor,
+  { phase, bus, total }: Thevenin,
+  state: State,
+  slip: number,
+  speed: number,
+  time: number,
+  feed: SoftFeed,
+): void {
+  const { re, im, airGap, core } = state;
+  const square = re * re + im * im;
+  const full = phase / size(re + total.re, im + total.im);
+  let share = rampShare(feed, time);
+  if (feed.mode === 'torque ramp') {
+    // Torque, not voltage, rises evenly: u² T(ω) = T wanted.
+    const available = (full * full * airGap) / synchronousSpeed(setting.circuit.hz, setting.circuit.poles);
+    share = Math.min(1, Math.sqrt((share * setting.ratedTorque * TORQUE_RAMP_TOP) / Math.max(1e-9, available)));
+  }
+  if (time < feed.kickTime) share = feed.kickVoltage;
+  const limit = feed.currentLimit * setting.ratedCurrent;
+  const currentAt = (u: number): number => (u * phase) / size(re + u * total.re, im + u * total.im);
+  if (time >= feed.kickTime && currentAt(share) > limit) share = shareAtCurrent(limit, phase, re, im, square, total);
+  const line = currentAt(share);
+  const voltage = Math.sqrt(3) * line * Math.sqrt(square);
+  // The branch seen by the bus is the motor’s impedance over u; the feeder lies before the starter.
+  const busVoltage = Math.sqrt(3) * busOf(phase, bus, line, re / share + total.re, im / share + total.im);
+  instantOf(into, setting, line * line, airGap, core, slip, speed, line, line, voltage, busVoltage, square);
+}
+
+/** Torque a torque ramp ends at, of rated. Common practice, no published source. */
+const TORQUE_RAMP_TOP = 2.5;
+
+function rampShare(feed: SoftFeed, time: number): number {
+  const since = Math.max(0, time - feed.kickTime);
+  if (feed.mode === 'current limit') return 1;
+  const part = feed.ramp <= 0 ? 1 : Math.min(1, since / feed.ramp);
+  if (feed.mode === 'torque ramp') return Math.max(feed.startVoltage ** 2 / TORQUE_RAMP_TOP, part);
+  return feed.startVoltage + (1 - feed.startVoltage) * part;
+}
+
+function shareAtCurrent(limit: number, phase: number, re: number, im: number, square: number, total: Complex): number {
+  // (V²/I² − |Z|²) u² − 2 Re(z Z*) u − |z|² = 0
+  const a = (phase / limit) ** 2 - (total.re ** 2 + total.im ** 2);
+  const b = -2 * (re * total.re + im * total.im);
+  const root = Math.sqrt(Math.max(0, b * b + 4 * a * square));
+  return a > 0 ? Math.min(1, (-b + root) / (2 * a)) : 1;
+}
+
+type DriveFeed = Extract<Feed, { kind: 'drive' }>;
+
+const DRIVE_SINE = Math.sqrt(1 - DRIVE_INPUT.powerFactor ** 2);
+
+/**
+ * On a drive the flux is held and torque follows the active current: I² = I_m² + (I_a T/T_n)². The ramp sets the
+ * acceleration and the current limit caps it; boost sets what is there at standstill.
+ */
+function onDrive(
+  into: Instant,
+  setting: FedMotor,
+  { phase, bus }: Thevenin,
+  synchronous: number,
+  time: number,
+  speed: number,
+  feed: DriveFeed,
+): void {
+  const { circuit, turning, ratedCurrent, ratedTorque } = setting;
+  const magnetising = circuit.volts / Math.sqrt(3) / (circuit.x1 + circuit.xm);
+  const active = Math.sqrt(Math.max(1e-9, ratedCurrent ** 2 - magnetising ** 2));
+  const torqueAt = (limit: number): number =>
+    (ratedTorque * Math.sqrt(Math.max(0, (limit * ratedCurrent) ** 2 - magnetising ** 2))) / active;
+  const most = torqueAt(feed.currentLimit);
+  // The first seconds may have more than the minute that follows.
+  const breakaway = feed.peakLimit === undefined ? most : Math.max(most, torqueAt(feed.peakLimit));
+  const resisting = interpolate(turning.speeds, turning.torques, speed);
+  const bearable = Math.min(most, setting.ceiling?.torques.at(-1) ?? most);
+  const allowed = speed < 0.05 * synchronous ? Math.min(breakaway, feed.boost * ratedTorque) : bearable;
+  const wanted = resisting + (turning.inertia * synchronous) / Math.max(0.01, feed.ramp);
+  const ramped = time <= feed.ramp + 1e-9 || speed < 0.99 * synchronous;
+  const torque = Math.min(allowed, ramped ? wanted : resisting);
+  const current = size(magnetising, (active * torque) / ratedTorque);
+  const slipLoss = torque * synchronous * slipPart(setting, torque);
+  const statorLoss = 3 * current ** 2 * (circuit.r1 + (circuit.rs ?? 0));
+  const input = torque * speed + windageAt(circuit, speed) + slipLoss + statorLoss;
+  const line = input / (Math.sqrt(3) * phase * Math.sqrt(3) * DRIVE_INPUT.powerFactor * DRIVE_INPUT.efficiency);
+  into[of.torque] = torque;
+  into[of.available] = allowed;
+  into[of.lineCurrent] = line;
+  into[of.motorCurrent] = current;
+  into[of.voltage] = circuit.volts * Math.max(0.04, speed / synchronous);
+  into[of.busVoltage] = Math.sqrt(3) * (phase - line * (bus.re * DRIVE_INPUT.powerFactor + bus.im * DRIVE_SINE));
+  into[of.rotorLoss] = slipLoss;
+  into[of.statorLoss] = statorLoss;
+  into[of.input] = input;
+}
+
+/** Slip at a torque with rated flux, small and in proportion. */
+function slipPart({ circuit, ratedTorque }: FedMotor, torque: number): number {
+  const parallel = circuit.r3 === undefined ? circuit.r2 : 1 / (1 / circuit.r2 + 1 / circuit.r3);
+  const synchronous = synchronousSpeed(circuit.hz, circuit.poles);
+  const rated = (ratedTorque * synchronous * parallel) / circuit.volts ** 2;
+  return (rated * torque) / ratedTorque;
+}

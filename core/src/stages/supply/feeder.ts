@@ -1,0 +1,79 @@
+import type { Complex } from '../../ground/complex.ts';
+import { formatQuantity } from '../../ground/quantity/format.ts';
+import type { Brief } from '../stage.ts';
+import { ambientCorrection, ampacity, pvcCable } from '../../ground/tables/index.ts';
+import { cellValue } from '../../ground/tables/table.ts';
+import { quantity, type Value } from '../../ground/value.ts';
+
+const KELVIN = 273.15;
+/** Air that the ampacity tables hold for, °C. */
+const BASE = 30;
+
+/** Correction of an ampacity for the air around it: NEC Table 310.15(B)(1). Undefined where the insulation is not permitted. */
+export function ambientFactor(ambient: number, insulation: '60' | '75' | '90'): Value | undefined {
+  const celsius = Math.ceil(ambient - KELVIN - 1e-6);
+  const row = ambientCorrection.rows.find((each) => Number(each['ambient_to_c']) >= celsius);
+  return cellValue(ambientCorrection, row, `f${insulation}`, 'fraction', 'NEMA');
+}
+
+/**
+ * What the typed feeder carries for good, A: NEC Table 310.16 at 75 °C corrected for the air, or IEC 60364-5-52 Table
+ * B.52.4 (PVC, multicore in conduit on a wall, method B2) with √((70 − T)/40). Undefined until a size is typed.
+ */
+export function feederAmpacity({ job, given }: Brief): Value | undefined {
+  const { feederSize, feederMaterial } = job.supply;
+  if (!feederSize) return undefined;
+  const { school } = job;
+  const runs = given.supply.feederRuns?.value ?? 1;
+  const ambient = given.place.ambient?.value ?? KELVIN + BASE;
+  const metal = feederMaterial === 'aluminium' ? 'al' : 'cu';
+  const metric = /^([\d.]+) mm²$/.exec(feederSize)?.[1];
+  const base =
+    metric === undefined
+      ? cellValue(ampacity, ampacity.row(feederSize), `${metal}_75`, 'current', school)
+      : cellValue(pvcCable, pvcCable.row(Number(metric)), `${metal}_b2`, 'current', school);
+  const warmth =
+    metric === undefined
+      ? ambientFactor(ambient, '75')?.value
+      : Math.sqrt(Math.max(0, 70 - (ambient - KELVIN)) / (70 - BASE));
+  if (!base || warmth === undefined) return undefined;
+  return quantity(base.value * warmth * runs, 'current', school, {
+    origin: 'recalled',
+    formula: 'I_z = m\\,C_a\\,I_0',
+    from: {
+      I_0: base,
+      C_a: quantity(warmth, 'fraction', school, { origin: 'recalled', source: base.working.source }),
+      m: given.supply.feederRuns,
+      '\\vartheta': given.place.ambient,
+    },
+    source: base.working.source,
+    note:
+      metric === undefined
+        ? 'Copper or aluminium at 75 °C, three conductors in a raceway; bundling is not counted.'
+        : 'PVC cable in conduit on a wall (method B2), the cautious way to lay it; grouping is not counted.',
+  });
+}
+
+/** Share of the voltage lost in the feeder at a running current, A, and power factor; √3 I (R cos φ + X sin φ) / V. */
+export function runningDrop(
+  feeder: Complex,
+  current: number,
+  powerFactor: number,
+  voltage: number,
+  { job, given }: Brief,
+): Value {
+  const { school } = job;
+  const sine = Math.sqrt(1 - powerFactor ** 2);
+  const amperes = quantity(current, 'current', school, {
+    origin: 'estimated',
+    source: 'full-load current of the motor',
+  });
+  const drop = (Math.sqrt(3) * current * (feeder.re * powerFactor + feeder.im * sine)) / voltage;
+  return quantity(drop, 'fraction', school, {
+    origin: 'estimated',
+    formula: '\\Delta = \\dfrac{\\sqrt3\\,I\\,(R\\cos\\varphi + X\\sin\\varphi)}{V}',
+    from: { I: amperes, V: given.supply.voltage, '\\ell': given.supply.feederLength },
+    source: 'voltage drop of a three-phase feeder',
+    note: `At the full-load current of ${formatQuantity(current, 'current', school)}.`,
+  });
+}
