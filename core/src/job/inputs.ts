@@ -1,4 +1,4 @@
-import { quantityFields, rowFields } from './fields.ts';
+import { quantityFields, rowFields, type RowFields } from './fields.ts';
 import { readFigures, type FieldSpec } from '../ground/field.ts';
 import type { Finding } from '../ground/finding.ts';
 import type { Job } from './job.ts';
@@ -14,7 +14,6 @@ type Given<Fields extends Record<string, FieldSpec>> = {
   readonly [Name in keyof Fields]?: Fields[Name] extends { readonly list: true } ? Groups : Value;
 };
 type Quantities = typeof quantityFields;
-type RowFields = typeof rowFields;
 
 /** The readable cells of one row, with its place in the document. */
 export type RowOf<Path extends keyof RowFields> = { readonly at: number } & {

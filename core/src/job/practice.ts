@@ -1,4 +1,4 @@
-import type { FieldSpec } from '../ground/field.ts';
+import type { QuantityField } from '../ground/field.ts';
 import { practiceNames, ruleOf, type PracticeName } from './practice-rules.ts';
 import { formatQuantity } from '../ground/quantity/format.ts';
 import { PRACTICE, quantity, type Value } from '../ground/value.ts';
@@ -7,10 +7,18 @@ import type { School } from '../ground/quantity/units.ts';
 /** Every rule of thumb as a typed field. */
 export const practiceFields = Object.fromEntries(
   practiceNames.map((name) => {
-    const { dimension, range, value } = ruleOf(name);
-    return [name, { dimension, min: range[0], max: range[1], example: formatQuantity(value, dimension, 'IEC') }];
+    const { dimension, range, value, title } = ruleOf(name);
+    const field: QuantityField = {
+      kind: 'quantity',
+      label: title,
+      dimension,
+      min: range[0],
+      max: range[1],
+      example: formatQuantity(value, dimension, 'IEC'),
+    };
+    return [name, field];
   }),
-) as unknown as Readonly<Record<PracticeName, FieldSpec & { readonly list?: never }>>;
+) as unknown as Readonly<Record<PracticeName, QuantityField>>;
 
 export type Practice = Readonly<Record<PracticeName, Value>>;
 type Settings = Readonly<Partial<Record<PracticeName, Value>>>;

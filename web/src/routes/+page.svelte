@@ -2,7 +2,7 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount } from 'svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
-  import { situationOptions } from '$lib/job/sheets';
+  import { fields } from '@pilgrim/core/stages/situation/fields';
   import type { PageProps } from './$types';
 
   let { data, form }: PageProps = $props();
@@ -96,10 +96,8 @@
       <div>
         <label for="kind" class="mb-1 block text-sm text-quiet">What is asked</label>
         <select id="kind" name="kind" class="entry">
-          {#each situationOptions as option (option.value)}
-            <option value={option.value} selected={option.value === (form?.form?.['kind'] ?? 'replace')}
-              >{option.name}</option
-            >
+          {#each fields.kind.options as [value, name] (value)}
+            <option {value} selected={value === (form?.form?.['kind'] ?? 'replace')}>{name}</option>
           {/each}
         </select>
       </div>

@@ -1,6 +1,6 @@
-import type { failureModes } from '../../job/job.ts';
+import type { Job } from '../../job/job.ts';
 
-type Mode = (typeof failureModes)[number];
+type Mode = NonNullable<Job['situation']['failureMode']>;
 
 /** What a cause, once proved, changes in the selection. */
 export interface Remedy {

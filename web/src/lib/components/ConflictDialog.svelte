@@ -2,10 +2,16 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import Modal from 'flowbite-svelte/Modal.svelte';
   import { differences, merge, type Side } from '$lib/job/conflict';
-  import { fieldName } from '$lib/job/sheets';
+  import { stageTitles } from '@pilgrim/core/solve/value-labels';
+  import { fieldNames } from '$lib/job/sheets';
   import type { JobStore } from '$lib/job/job-store.svelte';
 
   let { store }: { store: JobStore } = $props();
+
+  let names = $state.raw<ReadonlyMap<string, string>>(new Map());
+  $effect(() => {
+    if (store.rival) void fieldNames(stageTitles).then((all) => (names = all));
+  });
 
   let sides = $state<Record<string, Side>>({});
 
@@ -42,7 +48,7 @@
       <tbody>
         {#each rows as row (row.path)}
           <tr class="border-t" data-conflict={row.path}>
-            <th scope="row" class="py-1 pe-3 text-left font-normal">{fieldName(row.path)}</th>
+            <th scope="row" class="py-1 pe-3 text-left font-normal">{names.get(row.path) ?? row.path}</th>
             {#each ['mine', 'theirs'] as const as side (side)}
               <td class="pe-3">
                 <label class="flex min-h-11 items-center gap-2">

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Job } from '@pilgrim/core';
+  import { read } from '$lib/job/dotted';
   import type { FieldHost } from '$lib/job/field-host';
   import type { FieldDefinition } from '$lib/job/sheets';
   import Field from './Field.svelte';
@@ -12,7 +13,7 @@
   }
   let { fields, document, store, hydrated }: Props = $props();
 
-  const shown = $derived(fields.filter((field) => field.show?.(document) ?? true));
+  const shown = $derived(fields.filter((field) => field.asked?.((path) => read(document, path)) ?? true));
   const main = $derived(shown.filter((field) => field.group === undefined));
   const groups = $derived([...new Set(shown.flatMap((field) => field.group ?? []))]);
   const of = (group: string): FieldDefinition[] => shown.filter((field) => field.group === group);

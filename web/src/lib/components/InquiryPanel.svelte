@@ -1,11 +1,16 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { fieldId } from '$lib/job/reach';
-  import { fieldName } from '$lib/job/sheets';
+  import { stageTitles } from '@pilgrim/core/solve/value-labels';
+  import { fieldNames } from '$lib/job/sheets';
   import type { PanelProps } from '$lib/job/stage-panels';
 
   let { store, hydrated, base }: PanelProps = $props();
 
   const suspicions = $derived(store.solution.details.suspicions);
+
+  let names = $state.raw<ReadonlyMap<string, string>>(new Map());
+  onMount(async () => (names = await fieldNames(stageTitles)));
 
   const href = (field: string): string => `${base}/${field.split('.')[0] ?? ''}#${fieldId(field)}`;
   const marks = { 'speaks for it': '△', 'speaks against it': '✓', nothing: '·' } as const;
@@ -33,7 +38,7 @@
                 ? `To check: ${each.proof.toLowerCase()}.`
                 : `${each.evidence} (${each.reading}).`}
               {#if each.reading === 'nothing'}
-                <a class="text-sea underline" href={href(each.field)}>{fieldName(each.field)}</a>
+                <a class="text-sea underline" href={href(each.field)}>{names.get(each.field) ?? each.field}</a>
               {/if}
             </p>
             <p class="text-sm text-quiet">

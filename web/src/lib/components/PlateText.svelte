@@ -2,24 +2,28 @@
   import type { PlateReading, PlateToken } from '@pilgrim/core/stages/nameplate/read/read-plate';
   import Button from 'flowbite-svelte/Button.svelte';
   import type { FieldHost } from '$lib/job/field-host';
-  import { plateFields } from '$lib/job/sheets';
+  import type { FieldDefinition } from '$lib/job/sheets';
 
   interface Props {
     store: FieldHost;
     hydrated: boolean;
+    /** Of the plate. */
+    fields: readonly FieldDefinition[];
     reader: (text: string) => Promise<PlateReading>;
   }
-  let { store, hydrated, reader }: Props = $props();
+  let { store, hydrated, fields: plateFields, reader }: Props = $props();
 
   let outcome = $state('');
   let tokens = $state.raw<readonly PlateToken[]>([]);
   let picked = $state<PlateToken>();
 
-  const names = new Map<string, string>(
-    plateFields.map(({ path, label, group }) => [
-      path.replace('nameplate.', ''),
-      group?.startsWith('Second') ? `${label}, second set` : label,
-    ]),
+  const names = $derived(
+    new Map<string, string>(
+      plateFields.map(({ path, label, group }) => [
+        path.replace('nameplate.', ''),
+        group?.startsWith('Second') ? `${label}, second set` : label,
+      ]),
+    ),
   );
   const looks = {
     understood: 'border-line bg-card',

@@ -1,12 +1,14 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
   import type { JobStore } from '$lib/job/job-store.svelte';
-  import { transmissionOptions } from '$lib/job/sheets';
+  import { fields } from '@pilgrim/core/stages/load/fields';
+  import { optionsOf } from '$lib/job/sheets';
   import Field from './Field.svelte';
   import Figure from './Figure.svelte';
 
   let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
 
+  const transmissionOptions = optionsOf(fields.stages.cells.kind.options);
   const shafts = $derived(store.solution.details.shafts);
   const listed = $derived(store.rowCount('load.stages'));
   // The solution follows a keystroke later than the document.

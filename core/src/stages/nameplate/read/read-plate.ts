@@ -1,5 +1,5 @@
-import { checkField, type FieldSpec } from '../../../ground/field.ts';
-import { quantityFields } from '../../../job/fields.ts';
+import { checkField, type Field, type Fields, type FieldSpec } from '../../../ground/field.ts';
+import { fields as declared } from '../fields.ts';
 import { parseGroups } from '../../../ground/quantity/parse.ts';
 import type { School } from '../../../ground/quantity/units.ts';
 import { linesOf, ratingSets, type Line, type RatingRow } from './rating-rows.ts';
@@ -276,7 +276,7 @@ class Reader {
 
   #refuseUnbelievable(school: School): void {
     for (const field of Object.keys(this.fields) as PlateField[]) {
-      const spec = specs[field];
+      const spec = specOf(field);
       const value = this.fields[field];
       const wrong = spec && value !== undefined ? checkField(value, spec, school) : undefined;
       if (wrong !== undefined) this.#refuse(field, wrong);
@@ -445,7 +445,7 @@ class Reader {
   }
 
   #believed(unit: Unit, value: string): boolean {
-    const spec = specs[unitFields[unit]];
+    const spec = specOf(unitFields[unit]);
     return !spec || checkField(written(unit, value), spec, 'NEMA') === undefined;
   }
 
@@ -512,7 +512,11 @@ class Reader {
   }
 }
 
-const specs: Readonly<Record<string, FieldSpec | undefined>> = quantityFields.nameplate;
+/** How a field’s figure is read; undefined for one that holds words. */
+function specOf(name: string | undefined): FieldSpec | undefined {
+  const field: Field | undefined = (declared as Fields)[name ?? ''];
+  return field?.kind === 'quantity' ? field : undefined;
+}
 
 /** A figure with its unit as a field keeps it. */
 function written(unit: Unit, value: string): string {

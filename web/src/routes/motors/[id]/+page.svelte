@@ -9,7 +9,6 @@
   import PlateText from '$lib/components/PlateText.svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import WorkingCard from '$lib/components/WorkingCard.svelte';
-  import { plateFields } from '$lib/job/sheets';
   import { MotorStore } from '$lib/register/motor-store.svelte';
   import type { PageProps } from './$types';
 
@@ -110,8 +109,8 @@
           </select>
         </div>
       </div>
-      <PlateText {store} {hydrated} reader={(text: string) => store.readPlate(text)} />
-      <FieldGrid fields={plateFields} document={store.document} {store} {hydrated} />
+      <PlateText {store} {hydrated} fields={data.plate} reader={(text: string) => store.readPlate(text)} />
+      <FieldGrid fields={data.plate} document={store.document} {store} {hydrated} />
     </section>
 
     <div class="min-w-0 space-y-4">

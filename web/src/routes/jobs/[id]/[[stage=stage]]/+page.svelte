@@ -19,7 +19,6 @@
   import TrainStrip from '$lib/components/TrainStrip.svelte';
   import WorkingCard from '$lib/components/WorkingCard.svelte';
   import { useJobStore } from '$lib/job/context';
-  import { sheets } from '$lib/job/sheets';
   import { reach } from '$lib/job/reach';
   import type { PageProps } from './$types';
 
@@ -31,7 +30,7 @@
 
   const base = $derived(`/jobs/${store.id}`);
   const stage = $derived((params.stage ?? 'situation') as StageName);
-  const sheet = $derived(sheets[stage]);
+  const sheet = $derived(data.sheet);
   const asked = $derived(store.solution.stages[stage].state !== 'not asked');
   const outlines = $derived(store.solution.details.outlines);
   const next = $derived(stageNames[stageNames.indexOf(stage) + 1]);
@@ -112,6 +111,7 @@
           {#if stage === 'nameplate'}<PlateText
               {store}
               {hydrated}
+              fields={sheet.fields}
               reader={(text: string) => store.readPlate(text)}
             />{/if}
           {#if stage === 'supply'}<SupplyRecords {store} {hydrated} />{/if}

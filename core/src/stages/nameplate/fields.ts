@@ -1,0 +1,236 @@
+import { type Asked, quantity, list, choice, words, flag, is, not, never } from '../../ground/field.ts';
+
+const TURN = (2 * Math.PI) / 60;
+const KELVIN = 273.15;
+const buying = is('situation.kind', 'replace', 'new');
+const starting = not(is('situation.kind', 'energy'));
+const unreadable = is('nameplate.unreadable', true);
+/** More than one speed on the plate. */
+const twoSpeed: Asked = (look) => {
+  const speed = look('nameplate.speed');
+  return look('nameplate.speedInForce') !== 'ask' || (typeof speed === 'string' && /\d\s*[-–/]\s*\d/.test(speed));
+};
+
+export const lead = 'Type it as it stands on the plate, or paste the whole plate.';
+
+/** What this stage asks, in the order a person reads it off plate, machine or drawing. */
+export const fields = {
+  power: list('power', { label: 'Power', min: 50, max: 1e6, example: '15 hp or 11 kW' }),
+  voltages: list('voltage', { label: 'Volts', min: 90, max: 15_000, example: '230/460 or 400/690 V', hint: '230/460' }),
+  currents: list('current', { label: 'Amps, same order', min: 0.1, max: 3000, example: '38/19 A', hint: '38/19' }),
+  frequency: list('frequency', { label: 'Frequency', min: 40, max: 70, example: '60 Hz' }),
+  speed: list('speed', { label: 'Full-load speed', min: 100 * TURN, max: 4300 * TURN, example: '1770 rpm' }),
+  efficiency: list('fraction', { label: 'Efficiency', min: 0.3, max: 0.995, example: '92.4 %' }),
+  powerFactor: list('powerFactor', { label: 'Power factor', min: 0.2, max: 1, example: '0.83' }),
+  speedInForce: choice(
+    [
+      ['ask', 'Not chosen'],
+      ['first', 'The first on the plate'],
+      ['second', 'The second'],
+    ],
+    {
+      label: 'Speed in question',
+      usual: 'ask',
+      asked: twoSpeed,
+      note: 'Which speed of a two-speed plate is replaced or driven',
+    },
+  ),
+  serviceFactor: quantity('count', { label: 'Service factor', min: 1, max: 1.5, example: '1.15', asked: starting }),
+  codeLetter: words(20, { label: 'Code letter', hint: 'G', asked: starting }),
+  designLetter: words(20, { label: 'Design letter', hint: 'B', asked: starting }),
+  startingCurrentRatio: quantity('count', {
+    label: 'Ist/In',
+    min: 2,
+    max: 15,
+    example: '7.2 (Ist/In)',
+    hint: '7.2',
+    asked: starting,
+  }),
+  frame: words(40, { label: 'Frame', hint: '254T or 132M', asked: buying }),
+  enclosure: words(60, { label: 'Enclosure', hint: 'TEFC or IP55', asked: buying }),
+  thermalClass: words(20, { label: 'Insulation class', hint: 'F' }),
+  ambient: quantity('temperature', {
+    label: 'Ambient on plate',
+    min: KELVIN - 50,
+    max: KELVIN + 100,
+    example: '40 °C',
+  }),
+  duty: words(60, { label: 'Duty', hint: 'CONT or S1' }),
+  connection: words(60, { label: 'Connection', hint: 'Δ/Y or YY/Y', group: 'More from the plate' }),
+  leads: words(10, {
+    label: 'Leads brought out',
+    hint: '9',
+    group: 'More from the plate',
+    note: 'Leads brought out: 3, 6, 9 or 12',
+  }),
+  lockedRotorCurrent: quantity('current', {
+    label: 'Locked-rotor current',
+    min: 0.5,
+    max: 20_000,
+    example: '116 A',
+    group: 'More from the plate',
+  }),
+  phases: words(20, {
+    label: 'Phases',
+    hint: '3',
+    group: 'More from the plate',
+    note: 'Phases on the plate; anything but 3 stops',
+  }),
+  poles: quantity('count', { label: 'Poles', min: 2, max: 48, example: '4', group: 'More from the plate' }),
+  usableAt: words(60, {
+    label: 'Usable at',
+    hint: '208 V 41 A',
+    group: 'More from the plate',
+    note: 'A further voltage the plate allows, with its current',
+  }),
+  serviceFactorAmps: words(40, { label: 'Service-factor amps', hint: '43.7/21.9', group: 'More from the plate' }),
+  inverter: words(120, {
+    label: 'On a drive',
+    hint: 'Inverter duty CT 10:1',
+    group: 'More from the plate',
+    note: 'What the plate says about running on a drive',
+  }),
+  efficiencyClass: words(40, { label: 'Efficiency class', hint: 'IE3 or premium', group: 'More from the plate' }),
+  rise: words(40, {
+    label: 'Temperature rise',
+    hint: '80 K',
+    group: 'More from the plate',
+    note: 'Temperature rise, K',
+  }),
+  thermalProtection: words(80, { label: 'Thermal protection', hint: 'PTC', group: 'More from the plate' }),
+  cooling: words(40, { label: 'Cooling', hint: 'IC411', group: 'More from the plate', note: 'IC code' }),
+  mounting: words(40, { label: 'Mounting', hint: 'IM B3', group: 'More from the plate', note: 'IM code' }),
+  bearingDriveEnd: words(60, { label: 'Bearing, drive end', hint: '6309-2Z/C3', group: 'More from the plate' }),
+  bearingOppositeEnd: words(60, { label: 'Bearing, opposite end', hint: '6207-2Z/C3', group: 'More from the plate' }),
+  grease: words(80, { label: 'Grease', hint: 'Polyurea', group: 'More from the plate' }),
+  mass: quantity('mass', {
+    label: 'Mass',
+    min: 1,
+    max: 20_000,
+    example: '92 kg or 203 lb',
+    hint: '203 lb',
+    group: 'More from the plate',
+  }),
+  year: words(20, { label: 'Year of make', hint: '2014', group: 'More from the plate' }),
+  serial: words(80, { label: 'Serial number', group: 'More from the plate' }),
+  model: words(80, { label: 'Model', group: 'More from the plate' }),
+  altFrequency: quantity('frequency', {
+    label: 'Frequency',
+    min: 40,
+    max: 70,
+    example: '50 Hz',
+    group: 'Second rating set, 50 Hz beside 60 Hz',
+  }),
+  altPower: quantity('power', {
+    label: 'Power',
+    min: 50,
+    max: 1e6,
+    example: '12.5 hp or 9.2 kW',
+    hint: '12.5 hp',
+    group: 'Second rating set, 50 Hz beside 60 Hz',
+  }),
+  altVoltages: list('voltage', {
+    label: 'Volts',
+    min: 90,
+    max: 15_000,
+    example: '380 V',
+    hint: '190/380',
+    group: 'Second rating set, 50 Hz beside 60 Hz',
+  }),
+  altCurrents: list('current', {
+    label: 'Amps',
+    min: 0.1,
+    max: 3000,
+    example: '19.5 A',
+    hint: '39/19.5',
+    group: 'Second rating set, 50 Hz beside 60 Hz',
+  }),
+  altSpeed: quantity('speed', {
+    label: 'Full-load speed',
+    min: 100 * TURN,
+    max: 4300 * TURN,
+    example: '1465 rpm',
+    group: 'Second rating set, 50 Hz beside 60 Hz',
+  }),
+  altEfficiency: quantity('fraction', {
+    label: 'Efficiency',
+    min: 0.3,
+    max: 0.995,
+    example: '91 %',
+    group: 'Second rating set, 50 Hz beside 60 Hz',
+  }),
+  altPowerFactor: quantity('powerFactor', {
+    label: 'Power factor',
+    min: 0.2,
+    max: 1,
+    example: '0.84',
+    group: 'Second rating set, 50 Hz beside 60 Hz',
+  }),
+  altServiceFactor: quantity('count', {
+    label: 'Service factor',
+    min: 1,
+    max: 1.5,
+    example: '1.0',
+    group: 'Second rating set, 50 Hz beside 60 Hz',
+  }),
+  altFrame: words(40, { label: 'Second frame', group: 'Second rating set, 50 Hz beside 60 Hz' }),
+  unreadable: flag({
+    label: 'Recover what can be recovered by measuring',
+    group: 'The plate is missing or cannot be read',
+    note: 'The plate is missing or cannot be read; recover it from measurements',
+  }),
+  measuredShaftHeight: quantity('length', {
+    label: 'Floor to shaft centre',
+    min: 0.03,
+    max: 0.8,
+    example: '6.25 in or 160 mm',
+    group: 'The plate is missing or cannot be read',
+    asked: unreadable,
+  }),
+  measuredShaftDiameter: quantity('length', {
+    label: 'Shaft diameter',
+    min: 0.005,
+    max: 0.2,
+    example: '1.625 in or 42 mm',
+    group: 'The plate is missing or cannot be read',
+    asked: unreadable,
+  }),
+  measuredNoLoadSpeed: quantity('speed', {
+    label: 'Speed without load',
+    min: 100 * TURN,
+    max: 4300 * TURN,
+    example: '1798 rpm',
+    group: 'The plate is missing or cannot be read',
+    asked: unreadable,
+  }),
+  measuredNoLoadCurrent: quantity('current', {
+    label: 'Current without load',
+    min: 0.05,
+    max: 2000,
+    example: '8.2 A',
+    group: 'The plate is missing or cannot be read',
+    asked: unreadable,
+  }),
+  measuredResistance: quantity('resistance', {
+    label: 'Resistance between two leads',
+    min: 1e-4,
+    max: 1000,
+    example: '0.85 Ω between two leads',
+    hint: '0.85 Ω',
+    group: 'The plate is missing or cannot be read',
+    asked: unreadable,
+  }),
+  measuredSlots: quantity('count', {
+    label: 'Stator slots',
+    min: 12,
+    max: 144,
+    example: '36',
+    group: 'The plate is missing or cannot be read',
+    asked: unreadable,
+  }),
+  asRead: words(5000, {
+    label: 'asRead',
+    asked: never,
+    note: 'The plate as pasted or typed, kept beside the parsed fields',
+  }),
+};

@@ -1,0 +1,66 @@
+import { quantity, choice, flag, named, is } from '../../ground/field.ts';
+
+const KELVIN = 273.15;
+const cabinet = is('place.cabinet', true);
+
+export const lead = 'Where it has to live decides its skin and what heat takes away.';
+
+/** What this stage asks, in the order a person reads it off plate, machine or drawing. */
+export const fields = {
+  ambient: quantity('temperature', { label: 'Hottest ambient', min: KELVIN - 50, max: KELVIN + 80, example: '40 °C' }),
+  altitude: quantity('altitude', { label: 'Altitude', min: -400, max: 6000, example: '300 m or 1000 ft' }),
+  setting: choice(named('indoor', 'outdoor'), { label: 'Indoors or out', usual: 'indoor' }),
+  water: choice(named('dry', 'drip', 'hose', 'washdown', 'submerged'), { label: 'Water', usual: 'dry' }),
+  dust: choice(named('clean', 'dirty', 'fibrous', 'conductive', 'combustible'), { label: 'Dust', usual: 'dirty' }),
+  corrosion: choice(
+    [
+      ['none', 'Harmless'],
+      ['humid', 'Humid'],
+      ['salt', 'Salt'],
+      ['chemical', 'Chemicals'],
+    ],
+    { label: 'Air', usual: 'none' },
+  ),
+  hazardous: choice(named('no', 'yes', 'unknown'), { label: 'Hazardous area', usual: 'no' }),
+  attitude: choice(named('horizontal', 'shaft up', 'shaft down'), { label: 'Shaft', usual: 'horizontal' }),
+  noiseLimit: quantity('sound', {
+    label: 'Noise at most',
+    min: 30,
+    max: 130,
+    example: '80 dB(A) at 1 m',
+    hint: '80 dB(A)',
+  }),
+  food: flag({ label: 'Food or drink is handled here' }),
+  dampStandby: flag({ label: 'Stands still for days in damp air', note: 'It stands still for days in damp air' }),
+  airStream: flag({
+    label: 'Stands in the air stream of its fan',
+    asked: is('load.machine', 'fan'),
+    note: 'The motor stands in the air stream of the fan it drives',
+  }),
+  cabinet: flag({
+    label: 'Drive or starter stands in a cabinet or clean room',
+    note: 'The drive or starter stands in a cabinet or a clean room',
+  }),
+  cabinetHeight: quantity('length', {
+    label: 'Cabinet height',
+    min: 0.1,
+    max: 4,
+    example: '72 in or 1800 mm',
+    asked: cabinet,
+  }),
+  cabinetWidth: quantity('length', {
+    label: 'Cabinet width',
+    min: 0.1,
+    max: 10,
+    example: '32 in or 800 mm',
+    asked: cabinet,
+  }),
+  cabinetDepth: quantity('length', {
+    label: 'Cabinet depth',
+    min: 0.05,
+    max: 4,
+    example: '16 in or 400 mm',
+    asked: cabinet,
+  }),
+  otherHeat: quantity('power', { label: 'Other heat in it', min: 0, max: 1e5, example: '120 W', asked: cabinet }),
+};

@@ -1,0 +1,34 @@
+import { quantity, choice, rows } from '../../ground/field.ts';
+
+const HOUR = 3600;
+
+export const lead = 'Hours a year at each flow, and how flow is controlled today.';
+
+/** What this stage asks, in the order a person reads it off plate, machine or drawing. */
+export const fields = {
+  control: choice(
+    [
+      ['unknown', 'Not known'],
+      ['none', 'None: runs at full flow'],
+      ['on/off', 'Switched on and off'],
+      ['damper', 'Outlet damper'],
+      ['inlet vane', 'Inlet vanes'],
+      ['throttle', 'Throttle valve'],
+      ['bypass', 'Bypass'],
+    ],
+    {
+      label: 'Flow control today',
+      usual: 'unknown',
+      note: 'How flow is controlled today, or would be without a drive',
+    },
+  ),
+  staticHeadShare: quantity('fraction', { label: 'Static share of the head', min: 0, max: 0.98, example: '30 %' }),
+  points: rows(
+    200,
+    {
+      flow: quantity('fraction', { label: 'Flow', min: 0, max: 1.2, example: '70 %' }),
+      hours: quantity('time', { label: 'Hours a year', min: 0, max: 8784 * HOUR, example: '2000 h' }),
+    },
+    { label: 'Speed profile' },
+  ),
+};

@@ -1,0 +1,170 @@
+import { quantity, list, choice, open, line, rows, named, is, not } from '../../ground/field.ts';
+import { feederSizes } from './feeder-sizes.ts';
+
+const transformer = is('supply.source', 'transformer');
+const faultLevel = is('supply.source', 'fault level');
+const generator = is('supply.source', 'generator');
+
+const sized = (size: string): string =>
+  size.endsWith('mm²') ? size : Number(size) >= 250 ? `${size} kcmil` : `${size} AWG`;
+
+export const lead = 'What the motor is fed from, and how much a start may pull it down.';
+
+/** What this stage asks, in the order a person reads it off plate, machine or drawing. */
+export const fields = {
+  voltage: quantity('voltage', { label: 'System voltage', min: 90, max: 15_000, example: '480 V' }),
+  frequency: quantity('frequency', { label: 'Frequency', min: 40, max: 70, example: '60 Hz' }),
+  phases: choice(
+    [
+      ['3', 'Three'],
+      ['1', 'Single'],
+    ],
+    { label: 'Phases', usual: '3' },
+  ),
+  source: choice(named('transformer', 'fault level', 'generator'), { label: 'Source', usual: 'transformer' }),
+  sourcePower: quantity('apparentPower', {
+    label: 'Its size',
+    min: 1000,
+    max: 1e9,
+    example: '750 kVA',
+    asked: not(faultLevel),
+  }),
+  sourceImpedance: quantity('fraction', {
+    label: 'Impedance, %Z',
+    min: 0.005,
+    max: 0.5,
+    example: '5.75 %',
+    asked: transformer,
+    also: [{ label: 'Transient reactance X′d', hint: '20 %', asked: generator }],
+  }),
+  subtransientReactance: quantity('fraction', {
+    label: 'First-instant reactance X″d',
+    min: 0.005,
+    max: 0.5,
+    example: '12 % (X″d)',
+    hint: '12 %',
+    asked: generator,
+  }),
+  faultCurrent: quantity('current', {
+    label: 'Fault current',
+    min: 100,
+    max: 300_000,
+    example: '18 kA',
+    asked: faultLevel,
+  }),
+  phaseVoltages: list('voltage', { label: 'Three line voltages', min: 90, max: 15_000, example: '478/462/481 V' }),
+  lowestVoltage: quantity('voltage', { label: 'Lowest voltage at a start', min: 60, max: 15_000, example: '440 V' }),
+  feederLength: quantity('altitude', {
+    label: 'Feeder length',
+    min: 0.5,
+    max: 5000,
+    example: '210 ft or 64 m',
+    group: 'Feeder, other load, network',
+  }),
+  feederSize: open(
+    feederSizes.map((size) => [size, sized(size)] as const),
+    { label: 'Feeder size', group: 'Feeder, other load, network', note: 'AWG or kcmil, or mm² with its unit' },
+  ),
+  feederMaterial: choice(named('copper', 'aluminium'), {
+    label: 'Feeder of',
+    usual: 'copper',
+    group: 'Feeder, other load, network',
+  }),
+  feederRuns: quantity('count', {
+    label: 'Cables a phase',
+    min: 1,
+    max: 12,
+    example: '1 cable a phase',
+    hint: '1',
+    group: 'Feeder, other load, network',
+  }),
+  otherLoad: quantity('apparentPower', {
+    label: 'Other load on the bus',
+    min: 0,
+    max: 1e9,
+    example: '320 kVA',
+    group: 'Feeder, other load, network',
+  }),
+  otherPowerFactor: quantity('powerFactor', {
+    label: 'Its power factor',
+    min: 0.1,
+    max: 1,
+    example: '0.85',
+    group: 'Feeder, other load, network',
+  }),
+  reactanceRatio: quantity('count', {
+    label: 'X/R of the source',
+    min: 0.1,
+    max: 60,
+    example: '6 (X/R)',
+    hint: '5; generators 20',
+    group: 'Feeder, other load, network',
+  }),
+  networkPower: quantity('apparentPower', {
+    label: 'Network behind',
+    min: 1e5,
+    max: 1e11,
+    example: '250 MVA',
+    group: 'Feeder, other load, network',
+    asked: transformer,
+  }),
+  busDipLimit: quantity('fraction', {
+    label: 'Dip at the bus',
+    min: 0.001,
+    max: 0.5,
+    example: '4 %',
+    hint: '5 %',
+    group: 'Limits on starting',
+  }),
+  startCurrentLimit: quantity('current', {
+    label: 'Starting current',
+    min: 1,
+    max: 20_000,
+    example: '250 A',
+    group: 'Limits on starting',
+  }),
+  startPowerLimit: quantity('apparentPower', {
+    label: 'Starting power',
+    min: 1000,
+    max: 1e8,
+    example: '150 kVA',
+    group: 'Limits on starting',
+  }),
+  directPowerLimit: quantity('power', {
+    label: 'Direct start up to',
+    min: 100,
+    max: 1e7,
+    example: '7.5 kW',
+    group: 'Limits on starting',
+  }),
+  startsPerHour: quantity('count', {
+    label: 'Starts an hour',
+    min: 0.001,
+    max: 600,
+    example: '4',
+    group: 'Limits on starting',
+  }),
+  demandPrice: quantity('demandPrice', {
+    label: 'Price of demand',
+    min: 0,
+    max: 1,
+    example: '14 per kW a month',
+    group: 'Demand charge',
+  }),
+  demandBy: choice(
+    [
+      ['kW', 'kW'],
+      ['kVA', 'kVA'],
+    ],
+    { label: 'Counted by', usual: 'kW', group: 'Demand charge', note: 'What the demand charge is counted by' },
+  ),
+  bands: rows(
+    12,
+    {
+      name: line(60, { label: 'Band', usual: '' }),
+      price: quantity('energyPrice', { label: 'Price', min: 0, max: 100 / 3.6e6, example: '0.11 per kWh' }),
+      share: quantity('fraction', { label: 'Share of the running hours', min: 0, max: 1, example: '40 %' }),
+    },
+    { label: 'Tariff', note: 'Time bands of the tariff' },
+  ),
+};
