@@ -28,6 +28,8 @@ export interface Shown {
   readonly asked?: Asked;
   /** The same place asked in other words. */
   readonly also?: readonly { readonly label: string; readonly hint?: string; readonly asked: Asked }[];
+  /** What its column is called in a list of motors, the label by default, and other headings people give it. */
+  readonly headings?: readonly [string, ...string[]];
   /** What it means, for the JSON Schema. */
   readonly note?: string;
 }

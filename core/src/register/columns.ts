@@ -1,5 +1,5 @@
-import { checkField, type FieldSpec } from '../ground/field.ts';
-import { quantityFields } from '../job/fields.ts';
+import { checkField, type Field, type Fields } from '../ground/field.ts';
+import { fields as plateFields } from '../stages/nameplate/fields.ts';
 import { issuesOf } from '../job/job.ts';
 import { readPlate } from '../stages/nameplate/read/read-plate.ts';
 import type { School } from '../ground/quantity/units.ts';
@@ -29,67 +29,9 @@ export const columns: readonly Column[] = [
   column('location', 'Location', 'place', 'area', 'building', 'where'),
   column('state', 'State', 'status'),
   column('school', 'Rules', 'school', 'standard'),
-  column('plate.unreadable', 'Plate unreadable'),
-  column('plate.asRead', 'Plate as read', 'plate', 'nameplate', 'plate text', 'nameplate text', 'text'),
-  column('plate.power', 'Power', 'hp', 'kw', 'horsepower', 'rating', 'output'),
-  column('plate.voltages', 'Volts', 'voltage', 'v', 'voltages'),
-  column('plate.currents', 'Amps', 'current', 'fla', 'a', 'full load amps', 'currents'),
-  column('plate.frequency', 'Frequency', 'hz', 'hertz'),
-  column('plate.speed', 'Speed', 'rpm', 'r/min', 'full load speed'),
-  column('plate.poles', 'Poles', 'pole', 'p'),
-  column('plate.phases', 'Phases', 'ph'),
-  column('plate.speedInForce', 'Speed in question'),
-  column('plate.efficiency', 'Efficiency', 'eff', 'nominal efficiency'),
-  column('plate.powerFactor', 'Power factor', 'pf', 'cos phi', 'cosphi', 'cos φ'),
-  column('plate.serviceFactor', 'Service factor', 'sf'),
-  column('plate.serviceFactorAmps', 'Service-factor amps', 'sfa'),
-  column('plate.usableAt', 'Usable at'),
-  column('plate.codeLetter', 'Code letter', 'code', 'kva code'),
-  column('plate.designLetter', 'Design letter', 'design', 'des'),
-  column('plate.startingCurrentRatio', 'Ist/In', 'ia/in'),
-  column('plate.lockedRotorCurrent', 'Locked-rotor amps', 'lra'),
-  column('plate.frame', 'Frame', 'frame size', 'fr'),
-  column('plate.enclosure', 'Enclosure', 'encl', 'ip'),
-  column('plate.cooling', 'Cooling', 'ic'),
-  column('plate.mounting', 'Mounting', 'im'),
-  column('plate.thermalClass', 'Insulation class', 'ins', 'insulation', 'ins class', 'thermal class'),
-  column('plate.ambient', 'Ambient', 'amb'),
-  column('plate.rise', 'Temperature rise', 'rise'),
-  column('plate.thermalProtection', 'Thermal protection', 'ptc'),
-  column('plate.duty', 'Duty', 'duty type'),
-  column('plate.efficiencyClass', 'Efficiency class', 'ie', 'ie class'),
-  column('plate.connection', 'Connection', 'conn'),
-  column('plate.leads', 'Leads'),
-  column('plate.bearingDriveEnd', 'Bearing, drive end', 'de bearing', 'bearing de'),
-  column(
-    'plate.bearingOppositeEnd',
-    'Bearing, opposite end',
-    'ode bearing',
-    'nde bearing',
-    'bearing nde',
-    'bearing ode',
+  ...Object.entries<Field>(plateFields).map(([name, { label, headings: [title = label, ...also] = [] }]) =>
+    column(`plate.${name}`, title, ...also),
   ),
-  column('plate.grease', 'Grease'),
-  column('plate.mass', 'Mass', 'weight', 'wt'),
-  column('plate.inverter', 'On a drive', 'inverter', 'inverter duty', 'vfd'),
-  column('plate.year', 'Year', 'year made', 'built'),
-  column('plate.serial', 'Serial number', 'serial', 's/n', 'sn'),
-  column('plate.model', 'Model', 'type', 'catalog no'),
-  column('plate.altPower', 'Second power'),
-  column('plate.altVoltages', 'Second volts'),
-  column('plate.altCurrents', 'Second amps'),
-  column('plate.altFrequency', 'Second frequency'),
-  column('plate.altSpeed', 'Second speed'),
-  column('plate.altEfficiency', 'Second efficiency'),
-  column('plate.altPowerFactor', 'Second power factor'),
-  column('plate.altServiceFactor', 'Second service factor'),
-  column('plate.altFrame', 'Second frame'),
-  column('plate.measuredShaftHeight', 'Measured shaft height'),
-  column('plate.measuredShaftDiameter', 'Measured shaft diameter'),
-  column('plate.measuredNoLoadSpeed', 'Measured speed without load'),
-  column('plate.measuredNoLoadCurrent', 'Measured current without load'),
-  column('plate.measuredResistance', 'Measured resistance'),
-  column('plate.measuredSlots', 'Stator slots'),
   column('note', 'Note', 'notes', 'remark', 'comment'),
 ];
 
@@ -135,8 +77,8 @@ export interface RowDefaults {
 const verdicts = new Map<string, string | undefined>();
 const MOST_VERDICTS = 10_000;
 function wrongWith(name: string, typed: string | number, school: School): string | undefined {
-  const spec = specs[name];
-  if (!spec) return undefined;
+  const spec = (plateFields as Fields)[name];
+  if (spec?.kind !== 'quantity') return undefined;
   const key = `${school}|${name}|${typed}`;
   if (!verdicts.has(key)) {
     if (verdicts.size >= MOST_VERDICTS) verdicts.clear();
@@ -145,7 +87,6 @@ function wrongWith(name: string, typed: string | number, school: School): string
   return verdicts.get(key);
 }
 
-const specs = quantityFields.nameplate as Readonly<Record<string, FieldSpec | undefined>>;
 const titles = new Map([WHOLE_MOTOR, ...columns].map(({ id, title }) => [id, title]));
 
 /** Units that a heading names, put behind bare figures: `Power (kW)`, `Speed rpm`. */
