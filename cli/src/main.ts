@@ -14,6 +14,7 @@ import {
   type Issue,
   type Solution,
 } from '@pilgrim/core';
+import { valueList } from '@pilgrim/core/commands/value-list';
 import { readMachine, runMachine } from '@pilgrim/core/commands/machine';
 import { checkField, type FieldSpec } from '@pilgrim/core/ground/field';
 import { quantityFields } from '@pilgrim/core/job/fields';
@@ -24,9 +25,11 @@ const USAGE = `usage: pilgrim solve job.json|-  [--catalogue catalogue.json]
        pilgrim decode plate.txt|- [--volts 460] [--hz 60] [--strict]
        pilgrim machine machine.json|-
        pilgrim schema job|solution|machine
+       pilgrim values
 
 solve prints the solution of a job, decode that of a nameplate with every word of it and what was not believed, machine the steady points and extremes
-of a per-phase circuit or of a plate and, with an inertia, its run-up, schema a JSON Schema.
+of a per-phase circuit or of a plate and, with an inertia, its run-up, schema a JSON Schema, values
+what every published value is called and counted in.
 Exit code 0, or 2 with a list of issues as JSON on standard error. decode lists there what it did not believe and exits
 with 0 all the same; with --strict it exits with 2.`;
 
@@ -179,6 +182,7 @@ function run(): unknown {
   if (command === 'decode') return decodeCommand(file, values);
   if (command === 'machine') return machineCommand(file);
   if (command === 'schema') return schemaCommand(file);
+  if (command === 'values') return valueList();
   throw bad('', USAGE);
 }
 

@@ -1,4 +1,5 @@
 import { spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { MachineResult } from '@pilgrim/core/commands/machine';
@@ -140,5 +141,20 @@ describe('pilgrim', () => {
 
   it('publishes its schemas', () => {
     expect(pilgrim(['schema', 'job'], '').output().title).toBe('Pilgrim job');
+  });
+
+  it('lists every published value with its unit; docs/values.md shows the same', () => {
+    const listed = readFileSync(new URL('../../docs/values.md', import.meta.url), 'utf8')
+      .split('\n')
+      .filter((line) => line.startsWith('| `'))
+      .map((line) => line.split('|').map((cell) => cell.trim().replaceAll('`', '')))
+      .map(([, id, label, unit, sheet]) => ({ id, label, unit, sheet }));
+    expect(listed).toContainEqual({
+      id: 'protection.overloadDial',
+      label: 'Relay set to',
+      unit: 'A',
+      sheet: 'Settings and wiring',
+    });
+    expect(pilgrim(['values'], '').output()).toEqual(listed);
   });
 });

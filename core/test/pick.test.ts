@@ -9,7 +9,8 @@ import { standardPowers } from '../src/motor/standard-power.ts';
 import type { MotorNeed } from '../src/stages/pick/motor-rules.ts';
 import { rankDrives, type DriveNeed } from '../src/stages/pick/rank-drives.ts';
 import { rankMotors } from '../src/stages/pick/rank-motors.ts';
-import { valueLabels } from '../src/solve/value-labels.ts';
+import { siUnit } from '../src/ground/quantity/format.ts';
+import { publishedValues } from '../src/solve/published.ts';
 
 const catalogue = demoCatalogue();
 const run = (job: JobInput, from: Catalogue = catalogue): Solution => solve(emptyJob(job), from);
@@ -255,7 +256,13 @@ describe('the selection sheet', () => {
 
   it('shows each figure as the solution has it, under its name, and every finding and gap', () => {
     for (const { job, solution, sheet } of sheets) {
-      const known = new Map(Object.entries(solution.values).map(([id, value]) => [valueLabels[id], value]));
+      for (const [id, { unit }] of Object.entries(solution.values)) {
+        const declared = publishedValues.get(id);
+        expect(unit, id).toBe(declared?.kind === 'figure' ? siUnit(declared.dimension) : '');
+      }
+      const known = new Map(
+        Object.entries(solution.values).map(([id, value]) => [publishedValues.get(id)?.label, value]),
+      );
       for (const { title, rows } of sheet.sections) {
         expect(rows.length, title).toBeGreaterThan(0);
         for (const { label, text, origin } of rows) {

@@ -13,3 +13,17 @@ export const stageNames = [
   'handover',
 ] as const;
 export type StageName = (typeof stageNames)[number];
+
+export const stageTitles: Readonly<Record<StageName, string>> = {
+  situation: 'Situation',
+  nameplate: 'Nameplate',
+  load: 'Load',
+  supply: 'Supply',
+  place: 'Place',
+  profile: 'Speed profile',
+  starting: 'Starting',
+  pick: 'Pick',
+  protection: 'Protection & wiring',
+  money: 'Money',
+  handover: 'Hand-over',
+};

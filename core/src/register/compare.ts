@@ -1,13 +1,13 @@
 import type { Plate } from '../job/job.ts';
 import { emptyJob } from '../job/job.ts';
-import { nameplate, type NameplateValues } from '../stages/nameplate/nameplate.ts';
+import { nameplate } from '../stages/nameplate/nameplate.ts';
+import { values as declared, type NameplateValues } from '../stages/nameplate/values.ts';
 import { readInputs } from '../job/inputs.ts';
 import { readPractice } from '../job/practice.ts';
 import type { School } from '../ground/quantity/units.ts';
 import type { AnyValue } from '../stages/stage.ts';
 import { formatNumber } from '../ground/quantity/format.ts';
 import { misfitsOf, type Outlines } from '../stages/nameplate/outline.ts';
-import { valueLabels } from '../solve/value-labels.ts';
 import { isExplosionProtected } from '../stages/nameplate/enclosure.ts';
 
 export interface Difference {
@@ -58,7 +58,7 @@ export function comparePlates(first: Side, second: Side): Comparison {
   ): void => void differences.push({ what, old, fresh, entails, weight });
   const number = (name: Name, entails: (ratio: number) => readonly [string, Difference['weight']]): void => {
     const [x, y] = [a.values[name], b.values[name]];
-    const label = valueLabels[`nameplate.${name}`] ?? name;
+    const label = declared[name].label;
     if (!x && !y) return;
     if (!x || !y) return void add(label, text(x), text(y), 'Known on one plate only; find it out for the other.');
     const ratio = Number(y.value) / Number(x.value);

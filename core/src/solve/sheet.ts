@@ -2,7 +2,8 @@ import type { Finding } from '../ground/finding.ts';
 import type { Job } from '../job/job.ts';
 import type { Solution } from './solve.ts';
 import type { AnyValue } from '../stages/stage.ts';
-import { valueLabels } from './value-labels.ts';
+import { sheetSections } from '../stages/declared-value.ts';
+import { publishedValues } from './published.ts';
 
 export interface SheetRow {
   readonly label: string;
@@ -37,108 +38,18 @@ export interface SelectionSheet {
   readonly note: string;
 }
 
-const contents: readonly (readonly [string, readonly string[]])[] = [
-  [
-    'Selection',
-    [
-      'pick.motor',
-      'situation.remedies',
-      'pick.drive',
-      'pick.starter',
-      'starting.method',
-      'place.motorEnclosure',
-      'place.frameMaterial',
-      'place.heater',
-      'place.driveHousing',
-    ],
-  ],
-  [
-    'Load and size',
-    [
-      'load.motorTorque',
-      'load.motorSpeed',
-      'load.motorPower',
-      'load.dutyType',
-      'load.startsPerHour',
-      'load.standardPower',
-      'pick.requiredPower',
-      'pick.motorLoad',
-      'place.motorDerate',
-      'load.driveEndBearing',
-      'load.leastSheave',
-      'load.sideLoad',
-    ],
-  ],
-  [
-    'Old or kept motor, by its plate',
-    [
-      'nameplate.power',
-      'nameplate.voltage',
-      'nameplate.ratedCurrent',
-      'nameplate.speed',
-      'nameplate.poles',
-      'nameplate.efficiency',
-      'nameplate.lockedRotorCurrentMax',
-      'nameplate.shaftHeight',
-      'nameplate.bearingDriveEnd',
-      'nameplate.bearingOppositeEnd',
-      'nameplate.recoveredFrame',
-      'nameplate.recoveredPoles',
-      'nameplate.recoveredPowerLeast',
-      'nameplate.recoveredPowerMost',
-    ],
-  ],
-  [
-    'Supply and start',
-    [
-      'supply.voltage',
-      'supply.frequency',
-      'supply.lowestVoltage',
-      'starting.startingCurrent',
-      'starting.startingDip',
-      'starting.accelerationTime',
-      'starting.rotorHeat',
-      'starting.tripClass',
-      'starting.coastTime',
-      'starting.softStopTime',
-    ],
-  ],
-  [
-    'Settings and wiring',
-    [
-      'pick.motorCurrent',
-      'protection.overloadDial',
-      'protection.overloadCurrent',
-      'protection.driveOverloadCurrent',
-      'pick.driveCurrent',
-      'protection.tableCurrent',
-      'protection.codeCurrent',
-      'protection.conductorMinAmpacity',
-      'protection.conductorSize',
-      'protection.conductorCarries',
-      'protection.branchDeviceMax',
-      'protection.branchDevice',
-      'protection.groundingConductor',
-      'protection.driveInputAmpacity',
-      'protection.driveInputConductor',
-    ],
-  ],
-  [
-    'Energy and money',
-    [
-      'profile.hours',
-      'profile.energyThrottled',
-      'profile.energySpeedControlled',
-      'money.yearlyCostThrottled',
-      'money.yearlyCostSpeedControlled',
-      'money.extraCapital',
-      'money.payback',
-    ],
-  ],
-];
+/** What stands in a chapter: its values in the order of the stages, and what was picked before all others. */
+function rowsOf(section: string, { values }: Solution, currency: string): SheetRow[] {
+  const rows = [...publishedValues].flatMap(([id, { label, sheet }]) => {
+    const value = values[id];
+    return sheet === section && value ? [{ id, row: row(label, value, currency) }] : [];
+  });
+  const picked = (id: string): number => (section === 'Selection' && id.startsWith('pick.') ? 0 : 1);
+  return rows.toSorted((a, b) => picked(a.id) - picked(b.id)).map((each) => each.row);
+}
 
-const row = (id: string, value: AnyValue, currency: string): SheetRow => ({
-  label: valueLabels[id] ?? id,
+const row = (label: string, value: AnyValue, currency: string): SheetRow => ({
+  label,
   text: value.unit === 'currency' ? `${value.text} ${currency}` : value.text,
   other: value.other ?? '',
   origin: value.origin,
@@ -169,14 +80,8 @@ export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
     site: job.site,
     decision: values['handover.decision']?.text ?? '',
     ready: solution.stages.handover.state !== 'stop' && solution.stages.handover.summary !== '',
-    sections: contents
-      .map(([title, ids]) => ({
-        title,
-        rows: ids.flatMap((id) => {
-          const value = values[id];
-          return value ? [row(id, value, job.currency)] : [];
-        }),
-      }))
+    sections: sheetSections
+      .map((title) => ({ title, rows: rowsOf(title, solution, job.currency) }))
       .filter((section) => section.rows.length > 0),
     reasons: reasonsOf(solution),
     findings,

@@ -1,12 +1,9 @@
+import type { HandoverValues } from './values.ts';
 import type { Finding } from '../../ground/finding.ts';
 import type { PickResult } from '../pick/pick.ts';
 import { keepsMotor } from '../load/reference-motor.ts';
 import { notebook, type Brief, type Missing, type StageResult } from '../stage.ts';
-import { wording, type Value } from '../../ground/value.ts';
-
-export interface HandoverValues {
-  readonly decision: Value<string>;
-}
+import { wording } from '../../ground/value.ts';
 
 export type HandoverResult = StageResult<HandoverValues>;
 

@@ -7,7 +7,7 @@ import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
 import type { Brief, Notebook } from '../stage.ts';
 import { PRACTICE } from '../../ground/value.ts';
 import { sheaves } from '../../ground/tables/index.ts';
-import type { LoadValues } from './load.ts';
+import type { LoadValues } from './values.ts';
 import { hangsOnShaft, speedTyped, type Transmission } from './transmission.ts';
 import { checkReadings } from './reading-checks.ts';
 import { loadField, torqueKindOf } from './ways.ts';

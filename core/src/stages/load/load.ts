@@ -1,3 +1,4 @@
+import type { LoadValues } from './values.ts';
 import { nextStandardPower, standardPowers, standardPowerSource, sizeText } from '../../motor/standard-power.ts';
 import { motorInForce, typicalFor } from './reference-motor.ts';
 import { minimumBreakdownTorque, synchronousSpeed, type Motor } from '../../motor/typical.ts';
@@ -23,45 +24,6 @@ import {
   type Shaft,
 } from './transmission.ts';
 import { loadField, onMotor, usualBreakaway, ways } from './ways.ts';
-
-export interface LoadValues {
-  /** At the driven shaft. */
-  readonly torque?: Value;
-  readonly drivenSpeed?: Value;
-  readonly ratio?: Value;
-  readonly transmissionEfficiency: Value;
-  /** Torque the transmission must be rated for, at the driven shaft. */
-  readonly transmissionRating?: Value;
-  readonly sideLoad?: Value;
-  /** Least pitch diameter of a V-belt sheave on the motor. */
-  readonly leastSheave?: Value;
-  readonly driveEndBearing?: Value<string>;
-  readonly motorTorque?: Value;
-  readonly motorSpeed?: Value;
-  readonly motorPower?: Value;
-  /** Seen from the motor shaft, without its rotor. */
-  readonly inertia?: Value;
-  readonly dutyCycle?: Value;
-  /** Duty type of the cycle. */
-  readonly dutyType?: Value<string>;
-  /** Of the cycle, at the driven shaft; `torque` is the one of equal heat. */
-  readonly rmsTorque?: Value;
-  /** Typed, or those of the duty cycle. */
-  readonly startsPerHour?: Value;
-  /** Of a hoist that lowers, at the motor shaft; below zero. */
-  readonly loweringTorque?: Value;
-  /** Highest torque of cycle or overload, at the motor shaft. */
-  readonly peakTorque?: Value;
-  /** What the motor can give before it stalls, at the dip it must ride through. */
-  readonly peakAllowed?: Value;
-  readonly poles?: Value;
-  readonly standardPower?: Value;
-  readonly loadFraction?: Value;
-  /** Driven shaft, from the full-load speed at this load. */
-  readonly outputSpeed?: Value;
-  /** Breakaway torque as a share of running torque. */
-  readonly breakaway: Value;
-}
 
 export interface LoadResult extends StageResult<LoadValues> {
   readonly shafts: readonly Shaft[];

@@ -2,7 +2,7 @@ import { synchronousSpeed, type Motor } from '../../motor/typical.ts';
 import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
 import type { Brief, Notebook } from '../stage.ts';
 import { PRACTICE } from '../../ground/value.ts';
-import type { LoadValues } from './load.ts';
+import type { LoadValues } from './values.ts';
 import { onMotor } from './ways.ts';
 
 type Flag = Notebook['flag'];

@@ -1,3 +1,4 @@
+import type { MoneyValues } from './values.ts';
 import type { Catalogue } from '../../catalogue/catalogue.ts';
 import { buildStarter } from '../pick/build-starter.ts';
 import { exchangeRate } from '../pick/exchange.ts';
@@ -10,18 +11,6 @@ import type { StartingResult } from '../starting/starting.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
-
-export interface MoneyValues {
-  readonly yearlyCostThrottled?: Value;
-  readonly yearlyCostSpeedControlled?: Value;
-  readonly yearlySaving?: Value;
-  /** Part of the yearly cost. */
-  readonly demandThrottled?: Value;
-  readonly demandSpeedControlled?: Value;
-  readonly extraCapital?: Value;
-  /** s */
-  readonly payback?: Value;
-}
 
 export type MoneyResult = StageResult<MoneyValues>;
 

@@ -1,3 +1,4 @@
+import type { NameplateValues } from './values.ts';
 import type { Brief, Notebook } from '../stage.ts';
 import type { EfficiencyClass } from '../../motor/efficiency-class.ts';
 import { classEfficiency, classesOf } from '../../motor/efficiency-class.ts';
@@ -29,24 +30,26 @@ export interface PlateFacts {
   readonly open: boolean;
 }
 
-export interface DecodedValues extends DesignValues {
-  readonly standardFrame?: Value<string>;
-  readonly voltageZone?: Value<string>;
-  readonly enclosureMeaning?: Value<string>;
-  readonly dutyMeaning?: Value<string>;
-  readonly thermalLimit?: Value;
-  readonly hotSpot?: Value;
-  readonly insulationLife?: Value;
-  readonly bearingDriveEnd?: Value<string>;
-  readonly bearingOppositeEnd?: Value<string>;
-  readonly connection?: Value<string>;
-  readonly starDelta?: Value<string>;
-  readonly inverter?: Value<string>;
-  readonly classInItsYear?: Value<string>;
-  readonly classToday?: Value<string>;
-  readonly otherFrequency?: Value<string>;
-  readonly torqueOnSupply?: Value;
-}
+export type DecodedValues = DesignValues &
+  Pick<
+    NameplateValues,
+    | 'standardFrame'
+    | 'voltageZone'
+    | 'enclosureMeaning'
+    | 'dutyMeaning'
+    | 'thermalLimit'
+    | 'hotSpot'
+    | 'insulationLife'
+    | 'bearingDriveEnd'
+    | 'bearingOppositeEnd'
+    | 'connection'
+    | 'starDelta'
+    | 'inverter'
+    | 'classInItsYear'
+    | 'classToday'
+    | 'otherFrequency'
+    | 'torqueOnSupply'
+  >;
 
 const yearOf = (text: string | undefined): number | undefined => {
   const found = /(?:19[4-9]|20[0-4])\d/.exec(text ?? '')?.[0];

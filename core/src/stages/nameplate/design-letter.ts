@@ -1,3 +1,4 @@
+import type { NameplateValues } from './values.ts';
 import { standardHorsepower } from '../../motor/standard-power.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import {
@@ -13,13 +14,10 @@ import {
 import { cellValue, type Table } from '../../ground/tables/table.ts';
 import { quantity, wording, type Value } from '../../ground/value.ts';
 
-export interface DesignValues {
-  readonly designMeaning?: Value<string>;
-  /** Least torques the design guarantees, of rated. */
-  readonly lockedRotorTorqueMin?: Value;
-  readonly pullUpTorqueMin?: Value;
-  readonly breakdownTorqueMin?: Value;
-}
+export type DesignValues = Pick<
+  NameplateValues,
+  'designMeaning' | 'lockedRotorTorqueMin' | 'pullUpTorqueMin' | 'breakdownTorqueMin'
+>;
 
 const nema: Readonly<Record<string, string>> = {
   A: 'normal torque, locked-rotor current not limited',

@@ -1,3 +1,4 @@
+import type { NameplateValues } from './values.ts';
 import { classEfficiency, classesOf, classMet, guaranteedMinimum } from '../../motor/efficiency-class.ts';
 import { minimumBreakdownTorque, minimumLockedRotorTorque, type Motor } from '../../motor/typical.ts';
 import type { School } from '../../ground/quantity/units.ts';
@@ -6,10 +7,10 @@ import { quantity, wording, type Value } from '../../ground/value.ts';
 import { connectedRating, type ConnectedRating } from './connected-rating.ts';
 import { checkPlate } from './plate-checks.ts';
 import { checkDoubts } from './plate-doubts.ts';
-import { decodePlate, type DecodedValues } from './decode-plate.ts';
+import { decodePlate } from './decode-plate.ts';
 import { decodeFrame, type Frame } from './frame.ts';
 import { outlineOf, type Outline } from './outline.ts';
-import { recover, type Clue, type RecoveryValues } from './recovery.ts';
+import { recover, type Clue } from './recovery.ts';
 import {
   lockedRotorFromCode,
   lockedRotorFromRatio,
@@ -18,31 +19,6 @@ import {
 } from './locked-rotor-current.ts';
 import { poles, turningOf } from './poles.ts';
 import { solveMissing, type Balance } from './power-balance.ts';
-
-export interface NameplateValues extends DecodedValues, RecoveryValues {
-  readonly power?: Value;
-  readonly voltage?: Value;
-  readonly frequency?: Value;
-  readonly speed?: Value;
-  readonly poles?: Value;
-  readonly synchronousSpeed?: Value;
-  readonly slip?: Value;
-  readonly ratedTorque?: Value;
-  readonly ratedCurrent?: Value;
-  readonly powerFactor?: Value;
-  readonly efficiency?: Value;
-  readonly efficiencyMinimum?: Value;
-  readonly efficiencyClass?: Value<string>;
-  readonly lockedRotorCurrentMin?: Value;
-  readonly lockedRotorCurrentMax?: Value;
-  readonly shaftHeight?: Value;
-  readonly frameSuffix?: Value<string>;
-  readonly feetAcross?: Value;
-  readonly feetAlong?: Value;
-  readonly shaftDiameter?: Value;
-  readonly shaftLength?: Value;
-  readonly serviceFactor?: Value;
-}
 
 export interface NameplateResult extends StageResult<NameplateValues> {
   /** The plate’s motor, once enough is known to calculate with it. */

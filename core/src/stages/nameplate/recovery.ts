@@ -1,3 +1,4 @@
+import type { NameplateValues } from './values.ts';
 import type { Brief, Notebook } from '../stage.ts';
 import { utilizationVoltage } from './connected-rating.ts';
 import { standardHorsepower } from '../../motor/standard-power.ts';
@@ -11,12 +12,10 @@ import {
 } from '../../ground/tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 
-export interface RecoveryValues {
-  readonly recoveredFrame?: Value<string>;
-  readonly recoveredPoles?: Value;
-  readonly recoveredPowerLeast?: Value;
-  readonly recoveredPowerMost?: Value;
-}
+export type RecoveryValues = Pick<
+  NameplateValues,
+  'recoveredFrame' | 'recoveredPoles' | 'recoveredPowerLeast' | 'recoveredPowerMost'
+>;
 
 /** One way of guessing the power of a motor without a plate. */
 export interface Clue {

@@ -1,3 +1,4 @@
+import type { PickValues } from './values.ts';
 import type { Catalogue, MotorItem } from '../../catalogue/catalogue.ts';
 import type { LoadResult } from '../load/load.ts';
 import { hangsOnShaft } from '../load/transmission.ts';
@@ -28,17 +29,6 @@ import type { MotorNeed } from './motor-rules.ts';
 import { rankDrives, type DriveRanking, type RankedDrive } from './rank-drives.ts';
 import { rankMotors, type MotorRanking, type RankedMotor, type Running } from './rank-motors.ts';
 import { requiredPower } from './required-power.ts';
-
-export interface PickValues {
-  readonly requiredPower?: Value;
-  readonly motor?: Value<string>;
-  readonly motorCurrent?: Value;
-  readonly motorLoad?: Value;
-  readonly drive?: Value<string>;
-  readonly driveCurrent?: Value;
-  readonly driveUsed?: Value;
-  readonly starter?: Value<string>;
-}
 
 export interface PickResult extends StageResult<PickValues> {
   /** What the motor to buy must be, once that is known. */

@@ -1,3 +1,4 @@
+import type { PlaceValues } from './values.ts';
 import type { LoadResult } from '../load/load.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { keepsMotor, sizeInForce } from '../load/reference-motor.ts';
@@ -15,25 +16,6 @@ import {
   type EnclosureCode,
   type EnclosureVerdict,
 } from './motor-enclosures.ts';
-
-export interface PlaceValues {
-  readonly ambient: Value;
-  readonly altitude: Value;
-  readonly motorEnclosure: Value<string>;
-  readonly driveHousing: Value<string>;
-  readonly frameMaterial: Value<string>;
-  readonly heater?: Value<string>;
-  /** Share of rated power the motor may give here. */
-  readonly motorDerate: Value;
-  /** Share of its current a usual drive may give here. */
-  readonly driveDerate: Value;
-  readonly cabinetLosses?: Value;
-  readonly cabinetWalls?: Value;
-  readonly cabinetInside?: Value;
-  readonly cabinetAir?: Value;
-  /** Months between filter changes. */
-  readonly filterInterval?: Value;
-}
 
 export type { EnclosureCode } from './motor-enclosures.ts';
 export type HousingCode = 'IP20' | 'IP55' | 'IP66';

@@ -1,3 +1,4 @@
+import type { ProfileValues } from './values.ts';
 import { loadField } from '../load/ways.ts';
 import type { LoadResult } from '../load/load.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
@@ -9,15 +10,6 @@ import { formatQuantity } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import { driveInput, throttledInput } from './input-power.ts';
 import { FULL, shaftPowerShare } from './shaft-power.ts';
-
-export interface ProfileValues {
-  readonly hours?: Value;
-  /** Electrical energy of a year, J. */
-  readonly energyThrottled?: Value;
-  readonly energySpeedControlled?: Value;
-  readonly energySaved?: Value;
-  readonly savingShare?: Value;
-}
 
 /** One step of the profile as drawn and tabled. Powers are electrical input, W. */
 export interface ProfilePoint {

@@ -1,3 +1,4 @@
+import type { ProtectionValues } from './values.ts';
 import type { Catalogue } from '../../catalogue/catalogue.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { PickResult } from '../pick/pick.ts';
@@ -19,29 +20,6 @@ import { formatQuantity } from '../../ground/quantity/format.ts';
 import { chooseBreaker, INRUSH, leastBreaker } from './breaker.ts';
 import { compareSizes, conductorName, smallestConductor, type Conductor } from './nec-conductor.ts';
 import { dialShare, hasReserve } from '../starting/overload-dial.ts';
-
-export interface ProtectionValues {
-  /** What the overload relay is set to. */
-  readonly overloadDial?: Value;
-  /** Where it must have tripped by the code, from the nameplate current; no value for the dial. */
-  readonly overloadCurrent?: Value;
-  /** What the drive’s own motor protection is set to. */
-  readonly driveOverloadCurrent?: Value;
-  /** Table full-load current of the size and voltage. */
-  readonly tableCurrent?: Value;
-  /** What sizes conductors and short-circuit device: the table’s, or the nameplate’s where the code wants it. */
-  readonly codeCurrent?: Value;
-  readonly conductorMinAmpacity?: Value;
-  readonly conductorSize?: Value<string>;
-  /** What that conductor carries here. */
-  readonly conductorCarries?: Value;
-  readonly branchDeviceMax?: Value;
-  /** The largest breaker of the catalogue that is allowed. */
-  readonly branchDevice?: Value<string>;
-  readonly groundingConductor?: Value<string>;
-  readonly driveInputAmpacity?: Value;
-  readonly driveInputConductor?: Value<string>;
-}
 
 export type ProtectionResult = StageResult<ProtectionValues>;
 

@@ -1,14 +1,8 @@
+import type { SituationValues } from './values.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
-import { PRACTICE, wording, type Value } from '../../ground/value.ts';
+import { PRACTICE, wording } from '../../ground/value.ts';
 import { inquire, type Inquiry } from './inquiry.ts';
-
-export interface SituationValues {
-  readonly kind: Value<string>;
-  readonly life?: Value;
-  /** What the causes found ask of the new motor, for the order. */
-  readonly remedies?: Value<string>;
-}
 
 export interface SituationResult extends StageResult<SituationValues> {
   readonly inquiry: Inquiry | undefined;

@@ -1,3 +1,4 @@
+import type { StartingValues } from './values.ts';
 import { loadField } from '../load/ways.ts';
 import type { LoadResult } from '../load/load.ts';
 import { torqueCurve } from '../load/torque-curve.ts';
@@ -25,33 +26,6 @@ import { feedsOf, methods, USUAL, type DriveLimits, type Method } from './feeds.
 import { guaranteedTorques, guaranteeSource, torqueCeiling, type Guaranteed } from './guarantee.ts';
 import { runDown } from './run-down.ts';
 import { settledMargin } from './run-up.ts';
-
-export interface StartingValues {
-  readonly method?: Value<string>;
-  readonly startingCurrent?: Value;
-  readonly startingTorque?: Value;
-  readonly startingDip?: Value;
-  readonly accelerationTime?: Value;
-  /** Least torque over the load on the way up, of rated torque. */
-  readonly torqueMargin?: Value;
-  /** Load and rotor, at the motor shaft. */
-  readonly totalInertia?: Value;
-  readonly stallTime?: Value;
-  /** What design letter or data sheet guarantee, of rated torque at rated voltage. */
-  readonly guaranteedLockedRotor?: Value;
-  readonly guaranteedPullUp?: Value;
-  readonly guaranteedBreakdown?: Value;
-  /** Rotor heat of the start over what the rotor bears. */
-  readonly rotorHeat?: Value;
-  readonly tripClass?: Value<string>;
-  /** That the motor bears, and the rest before each. */
-  readonly startsPerHour?: Value;
-  readonly restTime?: Value;
-  readonly changeoverCurrent?: Value;
-  /** To rest with the supply cut off, and by a soft stop; where a sudden stop matters. */
-  readonly coastTime?: Value;
-  readonly softStopTime?: Value;
-}
 
 export interface StartingResult extends StageResult<StartingValues> {
   readonly comparisons: readonly Comparison[];

@@ -1,3 +1,4 @@
+import type { SupplyValues } from './values.ts';
 import { unbalanceOf } from '../../motor/unbalance.ts';
 import { utilizationVoltage } from '../nameplate/connected-rating.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
@@ -13,32 +14,6 @@ import { feederAmpacity, runningDrop } from './feeder.ts';
 import { flickerOf } from './flicker.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
-
-export interface SupplyValues {
-  readonly unbalance?: Value;
-  readonly unbalanceDerate?: Value;
-  readonly voltage?: Value;
-  readonly frequency?: Value;
-  /** The motor voltage that belongs to the system voltage: 480 → 460. */
-  readonly motorVoltage?: Value;
-  /** Short-circuit power of the source at the bus. */
-  readonly shortCircuitPower?: Value;
-  readonly sourceImpedance?: Value;
-  readonly feederImpedance?: Value;
-  /** What the feeder carries for good, and what the running motor loses in it. */
-  readonly feederAmpacity?: Value;
-  readonly runningDrop?: Value;
-  /** At the motor’s bus when it is asked to start; every start is judged at it. */
-  readonly lowestVoltage?: Value;
-  /** Dip of a direct start of the motor, at the bus and at its terminals. */
-  readonly directBusDip?: Value;
-  readonly directTerminalDip?: Value;
-  /** On a generator, at the bus in the first instant, before its field has yielded. */
-  readonly directFirstDip?: Value;
-  readonly directFlicker?: Value;
-  /** Mean price of energy over the tariff’s time bands. */
-  readonly energyPrice?: Value;
-}
 
 export interface SupplyResult extends StageResult<SupplyValues> {
   /** The supply as impedances, once its strength is known. */

@@ -2,7 +2,7 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import Modal from 'flowbite-svelte/Modal.svelte';
   import { differences, merge, type Side } from '$lib/job/conflict';
-  import { stageTitles } from '@pilgrim/core/solve/value-labels';
+  import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import { fieldNames } from '$lib/job/sheets';
   import type { JobStore } from '$lib/job/job-store.svelte';
 

@@ -1,9 +1,16 @@
 <script lang="ts">
   import type { AnyValue, Solution } from '@pilgrim/core';
-  import { valueGroups, valueLabels } from '@pilgrim/core/solve/value-labels';
+  import type { DeclaredValue } from '@pilgrim/core/stages/declared-value';
   import Figure from './Figure.svelte';
 
-  let { values, stage, currency }: { values: Solution['values']; stage: string; currency: string } = $props();
+  interface Props {
+    values: Solution['values'];
+    stage: string;
+    /** What the stage works out, by name, in the order it is shown. */
+    declared: Readonly<Record<string, DeclaredValue>>;
+    currency: string;
+  }
+  let { values, stage, declared, currency }: Props = $props();
 
   const LONG = 28;
   interface Row {
@@ -13,10 +20,9 @@
   }
   const groups = $derived.by(() => {
     const out: { title: string; rows: Row[] }[] = [{ title: 'What follows', rows: [] }];
-    for (const [id, label] of Object.entries(valueLabels)) {
-      if (!id.startsWith(`${stage}.`)) continue;
-      const title = valueGroups[id];
-      if (title !== undefined) out.push({ title, rows: [] });
+    for (const [name, { label, heading }] of Object.entries(declared)) {
+      const id = `${stage}.${name}`;
+      if (heading !== undefined) out.push({ title: heading, rows: [] });
       const value = values[id];
       if (value) out.at(-1)?.rows.push({ id, label, value });
     }

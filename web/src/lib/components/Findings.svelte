@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Finding, Missing } from '@pilgrim/core';
-  import { stageTitles } from '@pilgrim/core/solve/value-labels';
+  import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import type { StageName } from '@pilgrim/core/ground/stage-names';
   import { fieldId, reach } from '$lib/job/reach';
 

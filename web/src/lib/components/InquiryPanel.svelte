@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { fieldId } from '$lib/job/reach';
-  import { stageTitles } from '@pilgrim/core/solve/value-labels';
+  import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import { fieldNames } from '$lib/job/sheets';
   import type { PanelProps } from '$lib/job/stage-panels';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Solution } from '@pilgrim/core';
   import { stageNames, type StageName } from '@pilgrim/core/ground/stage-names';
-  import { stageTitles } from '@pilgrim/core/solve/value-labels';
+  import { stageTitles } from '@pilgrim/core/ground/stage-names';
 
   let { stages, current, base }: { stages: Solution['stages']; current: StageName; base: string } = $props();
 

@@ -1,5 +1,6 @@
 import type { Asked, Field, Fields, Shown } from '@pilgrim/core/ground/field';
 import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
+import type { DeclaredValue } from '@pilgrim/core/stages/declared-value';
 import type { StageName } from '@pilgrim/core/ground/stage-names';
 
 interface Option {
@@ -24,6 +25,7 @@ export interface FieldDefinition {
 export interface Sheet {
   readonly lead: string;
   readonly fields: readonly FieldDefinition[];
+  readonly values: Readonly<Record<string, DeclaredValue>>;
 }
 
 const LONG_OPTION = 13;
@@ -88,35 +90,39 @@ async function rulesOf(stage: StageName): Promise<FieldDefinition[]> {
     }));
 }
 
-interface Declared {
-  readonly lead: string;
-  readonly fields: Fields;
-}
+type Declared = Promise<[{ lead: string; fields: Fields }, { values: Sheet['values'] }]>;
 
 /** What each stage declares, fetched with it, so that a first visit loads only one. */
-const declared: Readonly<Record<StageName, () => Promise<Declared>>> = {
-  situation: () => import('@pilgrim/core/stages/situation/fields'),
-  nameplate: () => import('@pilgrim/core/stages/nameplate/fields'),
-  load: () => import('@pilgrim/core/stages/load/fields'),
-  supply: () => import('@pilgrim/core/stages/supply/fields'),
-  place: () => import('@pilgrim/core/stages/place/fields'),
-  profile: () => import('@pilgrim/core/stages/profile/fields'),
-  starting: () => import('@pilgrim/core/stages/starting/fields'),
-  pick: () => import('@pilgrim/core/stages/pick/fields'),
-  protection: () => import('@pilgrim/core/stages/protection/fields'),
-  money: () => import('@pilgrim/core/stages/money/fields'),
-  handover: () => import('@pilgrim/core/stages/handover/fields'),
+const declared: Readonly<Record<StageName, () => Declared>> = {
+  situation: () =>
+    Promise.all([import('@pilgrim/core/stages/situation/fields'), import('@pilgrim/core/stages/situation/values')]),
+  nameplate: () =>
+    Promise.all([import('@pilgrim/core/stages/nameplate/fields'), import('@pilgrim/core/stages/nameplate/values')]),
+  load: () => Promise.all([import('@pilgrim/core/stages/load/fields'), import('@pilgrim/core/stages/load/values')]),
+  supply: () =>
+    Promise.all([import('@pilgrim/core/stages/supply/fields'), import('@pilgrim/core/stages/supply/values')]),
+  place: () => Promise.all([import('@pilgrim/core/stages/place/fields'), import('@pilgrim/core/stages/place/values')]),
+  profile: () =>
+    Promise.all([import('@pilgrim/core/stages/profile/fields'), import('@pilgrim/core/stages/profile/values')]),
+  starting: () =>
+    Promise.all([import('@pilgrim/core/stages/starting/fields'), import('@pilgrim/core/stages/starting/values')]),
+  pick: () => Promise.all([import('@pilgrim/core/stages/pick/fields'), import('@pilgrim/core/stages/pick/values')]),
+  protection: () =>
+    Promise.all([import('@pilgrim/core/stages/protection/fields'), import('@pilgrim/core/stages/protection/values')]),
+  money: () => Promise.all([import('@pilgrim/core/stages/money/fields'), import('@pilgrim/core/stages/money/values')]),
+  handover: () =>
+    Promise.all([import('@pilgrim/core/stages/handover/fields'), import('@pilgrim/core/stages/handover/values')]),
 };
 
 /** What a stage asks, in the order a person reads it off plate, machine or drawing. */
 export async function sheetOf(stage: StageName): Promise<Sheet> {
-  const [{ lead, fields }, rules] = await Promise.all([declared[stage](), rulesOf(stage)]);
+  const [[{ lead, fields }, { values }], rules] = await Promise.all([declared[stage](), rulesOf(stage)]);
   const own = definitionsOf(`${stage}.`, fields);
-  if (stage !== 'situation') return { lead, fields: [...own, ...rules] };
+  if (stage !== 'situation') return { lead, fields: [...own, ...rules], values };
   const [kind, ...rest] = own;
   const [tag, title, ...office] = definitionsOf('', (await import('@pilgrim/core/stages/situation/fields')).head);
   const first = [kind, tag, title && { ...title, wide: true }].filter((each) => each !== undefined);
-  return { lead, fields: [...first, ...rest, ...rules, ...office] };
+  return { lead, fields: [...first, ...rest, ...rules, ...office], values };
 }
 
 /** What every place in the document is called on screen, by its path. */

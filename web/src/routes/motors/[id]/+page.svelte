@@ -109,12 +109,12 @@
           </select>
         </div>
       </div>
-      <PlateText {store} {hydrated} fields={data.plate} reader={(text: string) => store.readPlate(text)} />
-      <FieldGrid fields={data.plate} document={store.document} {store} {hydrated} />
+      <PlateText {store} {hydrated} fields={data.sheet.fields} reader={(text: string) => store.readPlate(text)} />
+      <FieldGrid fields={data.sheet.fields} document={store.document} {store} {hydrated} />
     </section>
 
     <div class="min-w-0 space-y-4">
-      <Figures {values} stage="nameplate" currency="" />
+      <Figures {values} stage="nameplate" declared={data.sheet.values} currency="" />
       <MotorOutline old={store.decoded.outline} school={store.motor.school} />
     </div>
 

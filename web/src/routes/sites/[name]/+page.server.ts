@@ -3,7 +3,7 @@ import { practiceFields } from '@pilgrim/core/job/practice';
 import { practiceNames, ruleOf } from '@pilgrim/core/job/practice-rules';
 import { checkField } from '@pilgrim/core/ground/field';
 import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
-import { stageTitles } from '@pilgrim/core/solve/value-labels';
+import { stageTitles } from '@pilgrim/core/ground/stage-names';
 import { error, fail } from '@sveltejs/kit';
 import { findSite, keepPractice, type Site } from '$lib/server/sites';
 import type { Actions, PageServerLoad } from './$types';

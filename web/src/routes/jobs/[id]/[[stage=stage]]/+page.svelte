@@ -1,7 +1,7 @@
 <script lang="ts">
   import { afterNavigate, goto } from '$app/navigation';
   import { stageNames, type StageName } from '@pilgrim/core/ground/stage-names';
-  import { stageTitles } from '@pilgrim/core/solve/value-labels';
+  import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import { onMount } from 'svelte';
   import Cautions from '$lib/components/Cautions.svelte';
   import ConflictDialog from '$lib/components/ConflictDialog.svelte';
@@ -149,12 +149,12 @@
       </div>
       {#if stage === 'nameplate' && (outlines.old || store.solution.details.clues.length > 0)}
         <div class="space-y-4">
-          <Figures values={store.solution.values} {stage} currency={store.document.currency} />
+          <Figures values={store.solution.values} {stage} declared={sheet.values} currency={store.document.currency} />
           <CluesPanel clues={store.solution.details.clues} />
           <MotorOutline {...outlines} school={store.document.school} />
         </div>
       {:else}
-        <Figures values={store.solution.values} {stage} currency={store.document.currency} />
+        <Figures values={store.solution.values} {stage} declared={sheet.values} currency={store.document.currency} />
       {/if}
       {#if stage === 'protection' || stage === 'handover'}<Cautions />{/if}
       {#if data.Panel}<data.Panel {store} {hydrated} {base} />{/if}

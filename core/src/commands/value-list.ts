@@ -1,0 +1,20 @@
+import { siUnit } from '../ground/quantity/format.ts';
+import { publishedValues } from '../solve/published.ts';
+
+export interface ListedValue {
+  readonly id: string;
+  readonly label: string;
+  /** SI; empty for codes and names. */
+  readonly unit: string;
+  /** Chapter of the selection sheet, empty where it is not on it. */
+  readonly sheet: string;
+}
+
+/** Every published value, for scripts and for the documentation. */
+export const valueList = (): ListedValue[] =>
+  [...publishedValues].map(([id, value]) => ({
+    id,
+    label: value.label,
+    unit: value.kind === 'figure' ? siUnit(value.dimension) : '',
+    sheet: value.sheet ?? '',
+  }));

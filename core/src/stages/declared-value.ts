@@ -1,0 +1,51 @@
+import type { Dimension } from '../ground/quantity/units.ts';
+import type { Value } from '../ground/value.ts';
+
+/** Chapters of the selection sheet, in their order. */
+export const sheetSections = [
+  'Selection',
+  'Load and size',
+  'Old or kept motor, by its plate',
+  'Supply and start',
+  'Settings and wiring',
+  'Energy and money',
+] as const;
+type SheetSection = (typeof sheetSections)[number];
+
+interface Declared {
+  /** What it is called on screen and paper. */
+  readonly label: string;
+  /** Known whatever is missing. */
+  readonly always?: true;
+  /** Where it stands on the selection sheet; not on it where nothing is said. */
+  readonly sheet?: SheetSection;
+  /** A heading that begins at this value, where a stage has many. */
+  readonly heading?: string;
+}
+type More = Omit<Declared, 'label'>;
+export interface DeclaredFigure extends Declared {
+  readonly kind: 'figure';
+  readonly dimension: Dimension;
+}
+/** A code, name or verdict. */
+export interface DeclaredPhrase extends Declared {
+  readonly kind: 'phrase';
+}
+export type DeclaredValue = DeclaredFigure | DeclaredPhrase;
+
+export const figure = <const Said extends More = object>(
+  dimension: Dimension,
+  label: string,
+  more?: Said,
+): DeclaredFigure & Said => ({ kind: 'figure', dimension, label, ...(more as Said) });
+export const phrase = <const Said extends More = object>(label: string, more?: Said): DeclaredPhrase & Said => ({
+  kind: 'phrase',
+  label,
+  ...(more as Said),
+});
+
+type ValueOf<Each> = Each extends DeclaredPhrase ? Value<string> : Value;
+type Known<Values> = { readonly [Name in keyof Values]: ValueOf<Values[Name]> };
+type Always<Values> = { [Name in keyof Values]: Values[Name] extends { always: true } ? Name : never }[keyof Values];
+/** The values of a stage as it returns them. */
+export type ValuesOf<Values> = Pick<Known<Values>, Always<Values>> & Partial<Omit<Known<Values>, Always<Values>>>;

@@ -1,0 +1,16 @@
+import { figure, type ValuesOf } from '../declared-value.ts';
+
+/** What this stage works out, in the order it is shown. */
+export const values = {
+  yearlyCostThrottled: figure('money', 'Yearly cost as controlled today', { sheet: 'Energy and money' }),
+  yearlyCostSpeedControlled: figure('money', 'Yearly cost with speed control', { sheet: 'Energy and money' }),
+  yearlySaving: figure('money', 'Yearly saving'),
+  /** Part of the yearly cost. */
+  demandThrottled: figure('money', 'Of it demand, as controlled today'),
+  demandSpeedControlled: figure('money', 'Of it demand, speed controlled'),
+  extraCapital: figure('money', 'Extra capital for the drive', { sheet: 'Energy and money' }),
+  /** s */
+  payback: figure('span', 'Simple payback', { sheet: 'Energy and money' }),
+};
+
+export type MoneyValues = ValuesOf<typeof values>;

@@ -1,0 +1,13 @@
+import { figure, type ValuesOf } from '../declared-value.ts';
+
+/** What this stage works out, in the order it is shown. */
+export const values = {
+  hours: figure('time', 'Hours a year', { sheet: 'Energy and money' }),
+  /** Electrical energy of a year, J. */
+  energyThrottled: figure('energy', 'Energy as controlled today', { sheet: 'Energy and money' }),
+  energySpeedControlled: figure('energy', 'Energy with speed control', { sheet: 'Energy and money' }),
+  energySaved: figure('energy', 'Energy saved'),
+  savingShare: figure('fraction', 'Share saved'),
+};
+
+export type ProfileValues = ValuesOf<typeof values>;

@@ -1,0 +1,27 @@
+import { figure, phrase, type ValuesOf } from '../declared-value.ts';
+
+/** What this stage works out, in the order it is shown. */
+export const values = {
+  /** What the overload relay is set to. */
+  overloadDial: figure('current', 'Relay set to', { sheet: 'Settings and wiring' }),
+  /** Where it must have tripped by the code, from the nameplate current; no value for the dial. */
+  overloadCurrent: figure('current', 'Overload trip, at most by the code', { sheet: 'Settings and wiring' }),
+  /** What the drive’s own motor protection is set to. */
+  driveOverloadCurrent: figure('current', 'Overload setting in the drive', { sheet: 'Settings and wiring' }),
+  /** Table full-load current of the size and voltage. */
+  tableCurrent: figure('current', 'Table full-load current', { sheet: 'Settings and wiring' }),
+  /** What sizes conductors and short-circuit device: the table’s, or the nameplate’s where the code wants it. */
+  codeCurrent: figure('current', 'Current for wires and device', { sheet: 'Settings and wiring' }),
+  conductorMinAmpacity: figure('current', 'Conductor ampacity, at least', { sheet: 'Settings and wiring' }),
+  conductorSize: phrase('Smallest conductor', { sheet: 'Settings and wiring' }),
+  /** What that conductor carries here. */
+  conductorCarries: figure('current', 'It carries here', { sheet: 'Settings and wiring' }),
+  branchDeviceMax: figure('current', 'Branch device, at most', { sheet: 'Settings and wiring' }),
+  /** The largest breaker of the catalogue that is allowed. */
+  branchDevice: phrase('Breaker', { sheet: 'Settings and wiring' }),
+  groundingConductor: phrase('Grounding conductor', { sheet: 'Settings and wiring' }),
+  driveInputAmpacity: figure('current', 'Drive input conductors, at least', { sheet: 'Settings and wiring' }),
+  driveInputConductor: phrase('Smallest drive input conductor', { sheet: 'Settings and wiring' }),
+};
+
+export type ProtectionValues = ValuesOf<typeof values>;
