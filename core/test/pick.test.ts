@@ -87,11 +87,18 @@ describe('the motor', () => {
     let fitted = 0;
     fc.assert(
       fc.property(need, (wanted) => {
-        const { fits, refused } = rankMotors(catalogue.motors, wanted, undefined, 'life cost');
-        expect(new Set([...fits.map(({ item }) => item.id), ...refused.map(({ id }) => id)]).size).toBe(
-          catalogue.motors.length,
+        const { fits, refused, others } = rankMotors(catalogue.motors, wanted, undefined, 'life cost');
+        const named = [...fits.map(({ item }) => item.id), ...refused.map(({ id }) => id)];
+        expect(new Set(named).size).toBe(named.length);
+        expect(others.reduce((sum, { count }) => sum + count, named.length)).toBe(catalogue.motors.length);
+        // What is only counted is of another frequency or size, and nothing else is.
+        const ofSize = catalogue.motors.filter(
+          ({ school, frequency, power }) =>
+            school === wanted.school &&
+            Math.abs(frequency / wanted.frequency - 1) < 0.05 &&
+            Math.abs(power / wanted.power - 1) < 0.02,
         );
-        expect(fits.length + refused.length).toBe(catalogue.motors.length);
+        expect(named.toSorted()).toEqual(ofSize.map(({ id }) => id).toSorted());
         for (const { reason } of refused) expect(reason).not.toBe('');
         for (const { item, voltage } of fits) {
           expect(Math.abs(item.power / wanted.power - 1)).toBeLessThan(0.02);

@@ -43,27 +43,22 @@ function frameOf(item: MotorItem): Frame | undefined {
   return frames.get(key);
 }
 
-const sizes = new Map<number, string>();
-function sizeOf(item: MotorItem): string {
-  const known = sizes.get(item.power);
-  if (known !== undefined) return known;
-  const text = sizeText(item.power, item.school);
-  sizes.set(item.power, text);
-  return text;
-}
-
 type Check = (item: MotorItem, need: MotorNeed) => string | undefined;
 
-/** The hard rules in the order the trade checks them; each gives a reason where it refuses. */
+/** Why a whole shelf of motors is no near miss, whatever else they break; undefined for the right frequency and size. */
+export function farOff(
+  item: Pick<MotorItem, 'school' | 'frequency' | 'power'>,
+  need: Pick<MotorNeed, 'school' | 'frequency' | 'power'>,
+): Refusal | undefined {
+  if (item.school !== need.school || Math.abs(item.frequency / need.frequency - 1) > 0.05)
+    return { rule: 'frequency', reason: `made for ${item.frequency} Hz, ${item.school}` };
+  if (!sameRating(item.power, need.power))
+    return { rule: 'power', reason: `${sizeText(item.power, item.school)} is another size` };
+  return undefined;
+}
+
+/** The other hard rules in the order the trade checks them; each gives a reason where it refuses. */
 const rules: readonly (readonly [MotorRule, Check])[] = [
-  [
-    'frequency',
-    (item, need) =>
-      item.school !== need.school || Math.abs(item.frequency / need.frequency - 1) > 0.05
-        ? `made for ${item.frequency} Hz, ${item.school}`
-        : undefined,
-  ],
-  ['power', (item, need) => (sameRating(item.power, need.power) ? undefined : `${sizeOf(item)} is another size`)],
   ['poles', (item, need) => (item.poles === need.poles ? undefined : `${item.poles} poles, not ${need.poles}`)],
   [
     'voltage',
@@ -107,17 +102,12 @@ export function mountingMisfit(frame: Frame | undefined, name: string, old: Fram
 export const shaftMisfit = (frame: Frame | undefined, name: string): string | undefined =>
   frame && shortShaft(frame) ? `frame ${name}: its short shaft must not take a belt or chain` : undefined;
 
-/** Every hard rule a motor breaks; the first is the reason given. Motors of another frequency or size are not looked at further. */
+/** Every hard rule a motor breaks; the first is the reason given. One of another frequency or size is not looked at further. */
 export function refusals(item: MotorItem, need: MotorNeed): Refusal[] {
-  const out: Refusal[] = [];
-  for (const [rule, check] of rules) {
+  const far = farOff(item, need);
+  if (far) return [far];
+  return rules.flatMap(([rule, check]) => {
     const reason = check(item, need);
-    if (reason === undefined) continue;
-    out.push({ rule, reason });
-    if (FAR_OFF.has(rule)) break;
-  }
-  return out;
+    return reason === undefined ? [] : [{ rule, reason }];
+  });
 }
-
-/** A motor that breaks one of these is no near miss, whatever else it breaks. */
-const FAR_OFF: ReadonlySet<MotorRule> = new Set(['frequency', 'power']);

@@ -25,7 +25,7 @@ import { reducedSpeedTorque } from '../../ground/tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 import { buildStarter, type Starter } from './build-starter.ts';
 import { exchangeRate } from './exchange.ts';
-import type { MotorNeed } from './motor-rules.ts';
+import { refusals, type MotorNeed } from './motor-rules.ts';
 import { rankDrives, type DriveRanking, type RankedDrive } from './rank-drives.ts';
 import { rankMotors, type MotorRanking, type RankedMotor, type Running } from './rank-motors.ts';
 import { requiredPower } from './required-power.ts';
@@ -94,7 +94,7 @@ export function pick(
   if (!keeps && !size && load.values.standardPower) flagTooLarge(load.values.standardPower);
   const wanted = size && needFor(size);
   const motors = size && wanted && rankSized(size, wanted);
-  const chosenMotor = motors && chooseMotor(motors);
+  const chosenMotor = motors && chooseMotor(motors, wanted);
   const motor = keeps ? nameplate.motor : chosenMotor && motorOf(chosenMotor);
   const drives = motor && method === 'drive' ? rankForMotor(motor) : undefined;
   const chosenDrive = drives && chooseDrive(drives);
@@ -203,7 +203,7 @@ export function pick(
       flag({
         code: 'pick.no-motor',
         severity: 'stop',
-        message: `No motor in the catalogue fits ${sizeText(required.value, school)}, ${wantedMotor.poles} poles.${nearest ? ` Nearest: ${nearest.name}, ${nearest.reason}.` : ''}`,
+        message: `No motor in the catalogue fits ${sizeText(required.value, school)}, ${wantedMotor.poles} poles.${nearest ? ` Nearest: ${nearest.name}, ${nearest.reason}.` : ` It has ${ranking.others.map(({ count, reason }) => `${count} ${reason.startsWith('made') ? '' : 'of '}${reason}`).join(' and ')}.`}`,
         basis: 'Hard rules of the pick',
         clear:
           'Loosen what can be loosened (frame by a transition base, enclosure by a better place) or add a catalogue.',
@@ -258,17 +258,17 @@ export function pick(
     };
   }
 
-  function chooseMotor(ranking: MotorRanking): RankedMotor | undefined {
+  function chooseMotor(ranking: MotorRanking, needed: MotorNeed): RankedMotor | undefined {
     const wanted = job.pick.motor;
     if (!wanted) return ranking.fits[0];
     const own = ranking.fits.find((each) => each.item.id === wanted);
     if (own) return own;
-    const refused = ranking.refused.find((each) => each.id === wanted);
+    const refused = catalogue.motors.find((each) => each.id === wanted);
     flag({
       code: 'pick.motor-refused',
       severity: 'stop',
       message: refused
-        ? `${refused.name} does not fit: ${refused.reason}.`
+        ? `${refused.name} does not fit: ${refusals(refused, needed)[0]?.reason ?? ''}.`
         : `Motor “${wanted}” is not in the catalogue.`,
       basis: 'Hard rules of the pick',
       clear: 'Choose one of the motors that fit.',

@@ -2,7 +2,8 @@ import type { MotorItem } from '../../catalogue/catalogue.ts';
 import type { Job } from '../../job/job.ts';
 import { inputOnDrive, inputOnLine } from '../../motor/part-load.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
-import { connectableVoltage, refusals, type MotorNeed, type MotorRule, type Refusal } from './motor-rules.ts';
+import { sizeText } from '../../motor/standard-power.ts';
+import { connectableVoltage, farOff, refusals, type MotorNeed, type MotorRule } from './motor-rules.ts';
 
 export interface RankedMotor {
   readonly item: MotorItem;
@@ -22,8 +23,10 @@ export interface RefusedMotor {
 
 export interface MotorRanking {
   readonly fits: readonly RankedMotor[];
-  /** Every motor of the catalogue that does not fit, each with its first reason; the nearest misses first. */
+  /** Motors of the size that do not fit, each with its first reason; the nearest misses first. */
   readonly refused: readonly RefusedMotor[];
+  /** How many more the catalogue has, of another frequency or size. */
+  readonly others: readonly { readonly reason: string; readonly count: number }[];
 }
 
 export interface Running {
@@ -55,16 +58,27 @@ function lossCostOf(
   return lost * energyPrice;
 }
 
-const judged = new WeakMap<readonly MotorItem[], { readonly need: string; readonly refused: readonly Refusal[][] }>();
+/** Motors of one school, frequency and power. */
+interface Shelf extends Pick<MotorItem, 'school' | 'frequency' | 'power'> {
+  readonly items: readonly MotorItem[];
+}
+const shelved = new WeakMap<readonly MotorItem[], readonly Shelf[]>();
 
-/** What each item breaks; remembered, since most keystrokes leave what is needed as it was. */
-function refusalsOf(items: readonly MotorItem[], need: MotorNeed): readonly Refusal[][] {
-  const key = JSON.stringify(need);
-  const before = judged.get(items);
-  if (before?.need === key) return before.refused;
-  const refused = items.map((item) => refusals(item, need));
-  judged.set(items, { need: key, refused });
-  return refused;
+/** A catalogue by school, frequency and power, so that of thousands only those of the size are looked at. */
+function shelvesOf(items: readonly MotorItem[]): readonly Shelf[] {
+  const known = shelved.get(items);
+  if (known) return known;
+  const byKey = new Map<string, Omit<Shelf, 'items'> & { readonly items: MotorItem[] }>();
+  for (const item of items) {
+    const { school, frequency, power } = item;
+    const key = `${school}|${frequency}|${power}`;
+    const shelf = byKey.get(key);
+    if (shelf) shelf.items.push(item);
+    else byKey.set(key, { school, frequency, power, items: [item] });
+  }
+  const shelves = [...byKey.values()];
+  shelved.set(items, shelves);
+  return shelves;
 }
 
 /** Hard rules refuse with a reason; the rest are ranked by what the user cares about. */
@@ -76,15 +90,22 @@ export function rankMotors(
 ): MotorRanking {
   const fits: RankedMotor[] = [];
   const near: { readonly motor: RefusedMotor; readonly misses: number }[] = [];
-  const far: RefusedMotor[] = [];
-  const refused = refusalsOf(items, need);
-  for (const [at, item] of items.entries()) {
-    const broken = refused[at] ?? [];
+  const others = new Map<string, number>();
+  const candidates = shelvesOf(items).flatMap((shelf) => {
+    const far = farOff(shelf, need);
+    if (!far) return shelf.items;
+    const reason = far.rule === 'power' ? `another size than ${sizeText(need.power, need.school)}` : far.reason;
+    others.set(reason, (others.get(reason) ?? 0) + shelf.items.length);
+    return [];
+  });
+  for (const item of candidates) {
+    const broken = refusals(item, need);
     const first = broken[0];
     if (first) {
-      const motor = { id: item.id, name: item.name, rule: first.rule, reason: first.reason };
-      if (first.rule === 'power' || first.rule === 'frequency') far.push(motor);
-      else near.push({ motor, misses: broken.length });
+      near.push({
+        motor: { id: item.id, name: item.name, rule: first.rule, reason: first.reason },
+        misses: broken.length,
+      });
       continue;
     }
     const winding = connectableVoltage(item, need);
@@ -104,26 +125,29 @@ export function rankMotors(
     availability: (each: RankedMotor) => each.item.leadDays * 1e7 + each.item.price,
   }[prefer];
   const sorted = fits.toSorted((a, b) => order(a) - order(b));
+  const reasons = reasonsFor(sorted, running !== undefined);
   return {
-    fits: sorted.map((each) => ({ ...each, reasons: reasonsFor(each, sorted, running !== undefined) })),
-    refused: [...near.toSorted((a, b) => a.misses - b.misses).map(({ motor }) => motor), ...far],
+    fits: sorted.map((each) => ({ ...each, reasons: reasons(each) })),
+    refused: near.toSorted((a, b) => a.misses - b.misses).map(({ motor }) => motor),
+    others: [...others].map(([reason, count]) => ({ reason, count })),
   };
 }
 
-/** What speaks for and against a motor beside the others that fit. */
-function reasonsFor(motor: RankedMotor, all: readonly RankedMotor[], withLife: boolean): string[] {
-  const least = (of: (each: RankedMotor) => number) => of(motor) <= Math.min(...all.map(of)) + 1e-9;
-  const reasons: string[] = [];
-  if (withLife && least((each) => each.lifeCost)) reasons.push('least life cost');
-  if (least((each) => each.item.price)) reasons.push('least first cost');
-  if (least((each) => each.item.leadDays)) reasons.push('soonest here');
-  if (least((each) => -each.item.efficiencyMinimum)) reasons.push('least loss');
-  if (motor.item.inverterDuty) reasons.push('inverter duty');
-  if (reasons.length === 0) {
-    const best = all[0];
-    if (best && withLife)
-      reasons.push(`${formatNumber(motor.lifeCost - best.lifeCost, 3)} dearer over its life than the first`);
-    else reasons.push('fits every rule');
-  }
-  return reasons;
+/** What speaks for and against each motor beside the others that fit, the first of them the best. */
+function reasonsFor(all: readonly RankedMotor[], withLife: boolean): (motor: RankedMotor) => string[] {
+  const merits = [
+    ...(withLife ? [['least life cost', (each: RankedMotor) => each.lifeCost] as const] : []),
+    ['least first cost', (each: RankedMotor) => each.item.price] as const,
+    ['soonest here', (each: RankedMotor) => each.item.leadDays] as const,
+    ['least loss', (each: RankedMotor) => -each.item.efficiencyMinimum] as const,
+  ].map(([name, of]) => ({ name, of, least: Math.min(...all.map(of)) + 1e-9 }));
+  const [best] = all;
+  return (motor) => {
+    const reasons: string[] = merits.flatMap(({ name, of, least }) => (of(motor) <= least ? [name] : []));
+    if (motor.item.inverterDuty) reasons.push('inverter duty');
+    if (reasons.length > 0) return reasons;
+    return best && withLife
+      ? [`${formatNumber(motor.lifeCost - best.lifeCost, 3)} dearer over its life than the first`]
+      : ['fits every rule'];
+  };
 }

@@ -57,11 +57,7 @@
           </td>
         </tr>
       {:else}
-        <tr
-          ><td colspan="7" class="px-4 py-3"
-            >No motor in the catalogue fits. The list below says why each was refused.</td
-          ></tr
-        >
+        <tr><td colspan="7" class="px-4 py-3">No motor in the catalogue fits. The list below says why.</td></tr>
       {/each}
     </tbody>
   </TableCard>
@@ -154,6 +150,7 @@
 {#if details.motors}<RefusedList
     title="Motors refused, nearest misses first"
     refused={details.motors.refused}
+    others={details.motors.others}
     {hydrated}
   />{/if}
 {#if details.drives}<RefusedList
