@@ -20,7 +20,7 @@ export function snapshot(solution: Solution): JSONValue {
     details: {
       ...solution.details,
       starting: solution.details.starting.map((start) => ({ ...start, trace: undefined })),
-      motors: motors && { fits: motors.fits.slice(0, KEPT), refused: motors.refused.slice(0, KEPT) },
+      motors: motors && { ...motors, fits: motors.fits.slice(0, KEPT), refused: motors.refused.slice(0, KEPT) },
       drives: drives && { ...drives, fits: drives.fits.slice(0, KEPT), refused: drives.refused.slice(0, KEPT) },
     },
   };

@@ -1,17 +1,13 @@
 import type { Handle, HandleServerError } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
-import { heldPage } from '$lib/server/held-pages';
 import { log } from '$lib/server/log';
 
 export const handle: Handle = async ({ event, resolve }) => {
-  const render = async (): Promise<Response> =>
-    resolve(event, {
-      // The Latin face is on every page; others load when a character needs them.
-      preload: ({ type, path }) =>
-        type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght-normal')),
-    });
-  const whole = event.request.method === 'GET' && !event.isDataRequest && event.url.search === '';
-  const response = whole ? await heldPage(event.url.pathname, render) : await render();
+  const response = await resolve(event, {
+    // The Latin face is on every page; others load when a character needs them.
+    preload: ({ type, path }) =>
+      type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght-normal')),
+  });
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   return response;

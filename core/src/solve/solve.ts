@@ -33,7 +33,7 @@ import { powerTrain, trainBlockSchema, type TrainBlock } from './train.ts';
 import { valueSchema } from '../ground/value.ts';
 
 /** Raised with every change that can alter a result; kept with every saved revision. */
-export const ENGINE = 'pilgrim 0.7.0';
+export const ENGINE = 'pilgrim 0.8.0';
 
 export const stageStateSchema = z.object({
   state: z.enum(['done', 'open', 'caution', 'stop', 'not asked']),

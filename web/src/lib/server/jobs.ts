@@ -53,13 +53,6 @@ export const findItems = (search: string): Promise<FoundItem[]> =>
       order by name limit 20`,
   );
 
-/** The newest revision of a job, or undefined where there is no such job. */
-export const currentRevision = (id: string): Promise<number | undefined> =>
-  withDatabase(async (sql) => {
-    const [row] = await sql<{ revision: number }[]>`select revision from jobs where id = ${id}`;
-    return row?.revision;
-  });
-
 /** A job at its newest revision; 404 where there is none. A result of an older engine is solved afresh. */
 export async function loadJob(id: string): Promise<StoredJob> {
   if (!UUID.test(id)) error(404, 'There is no such job.');
