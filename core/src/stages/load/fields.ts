@@ -5,6 +5,7 @@ const ways = (...ways: readonly string[]): Asked => is('load.way', ...ways);
 /** The transmission is given stage by stage. */
 const listed: Asked = (look) => look('load.stages.0.kind') !== undefined;
 const belted: Asked = (look) => listed(look) && look('load.stages.0.kind') !== 'coupling';
+const centrifuge = ways('centrifuge');
 /** Machines that may drive their motor. */
 const drivesMotor = ways('hoist', 'duty', 'curve');
 
@@ -159,21 +160,6 @@ export const fields = {
     hint: '12 mm',
     asked: ways('crusher'),
   }),
-  inertia: quantity('inertia', {
-    label: 'Inertia, driven shaft',
-    min: 1e-6,
-    max: 1e6,
-    example: '9.2 lb·ft² or 0.4 kg·m²',
-    hint: '12 kg·m²',
-    asked: ways('centrifuge'),
-    also: [
-      {
-        label: 'Inertia, driven shaft',
-        hint: '9.2 lb·ft²',
-        asked: (look) => !ways('centrifuge')(look) && !listed(look),
-      },
-    ],
-  }),
   runUpTime: quantity('duration', {
     label: 'Up to speed in',
     min: 0.1,
@@ -261,6 +247,14 @@ export const fields = {
     max: 1,
     example: '96 %',
     asked: not(listed),
+  }),
+  inertia: quantity('inertia', {
+    label: 'Inertia, driven shaft',
+    min: 1e-6,
+    max: 1e6,
+    example: '9.2 lb·ft² or 0.4 kg·m²',
+    hint: '9.2 lb·ft²',
+    asked: (look) => centrifuge(look) || !listed(look),
   }),
   sheave: quantity('length', {
     label: 'Motor sheave, pitch diameter',
