@@ -1,3 +1,4 @@
+import { KELVIN } from '../ground/constants.ts';
 import type { StageName } from '../ground/stage-names.ts';
 import type { Dimension } from '../ground/quantity/units.ts';
 
@@ -12,8 +13,6 @@ export interface Rule {
   /** What other shops use, and why they do. */
   readonly others: readonly { readonly value: number; readonly whose: string }[];
 }
-
-const KELVIN = 273.15;
 
 /**
  * The trade’s rules of thumb, each in one place with its default, the reason for it and what others use. SI.

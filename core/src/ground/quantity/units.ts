@@ -1,3 +1,5 @@
+import { HOUR, KELVIN, TURN, YEAR } from '../constants.ts';
+
 /** The units the trade writes, by dimension. Inside Pilgrim every number is SI; these factors lead there. */
 
 export type Dimension =
@@ -64,9 +66,6 @@ const FOOT = 0.3048;
 export const POUND_SQUARE_FOOT = POUND * FOOT ** 2;
 /** m */
 export const INCH = 0.0254;
-const HOUR = 3600;
-const YEAR = 365 * 24 * HOUR;
-const TURN_PER_MINUTE = (2 * Math.PI) / 60;
 
 const both = (unit: string): Record<School, string> => ({ NEMA: unit, IEC: unit });
 
@@ -120,7 +119,7 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
     si: 'rad/s',
     shown: both('r/min'),
     units: [
-      { names: ['r/min', 'rpm', 'min⁻¹', 'min-1', '1/min', 'rev/min', 'U/min', 'tr/min'], factor: TURN_PER_MINUTE },
+      { names: ['r/min', 'rpm', 'min⁻¹', 'min-1', '1/min', 'rev/min', 'U/min', 'tr/min'], factor: TURN },
       { names: ['rad/s'], factor: 1 },
     ],
   },
@@ -273,8 +272,8 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
     si: 'K',
     shown: both('°C'),
     units: [
-      { names: ['°C', 'C', 'degC', 'celsius'], factor: 1, offset: 273.15 },
-      { names: ['°F', 'F', 'degF', 'fahrenheit'], factor: 5 / 9, offset: 273.15 - (32 * 5) / 9 },
+      { names: ['°C', 'C', 'degC', 'celsius'], factor: 1, offset: KELVIN },
+      { names: ['°F', 'F', 'degF', 'fahrenheit'], factor: 5 / 9, offset: KELVIN - (32 * 5) / 9 },
       { names: ['K', 'kelvin'], factor: 1 },
     ],
   },

@@ -1,6 +1,6 @@
+import { TURN } from '../../ground/constants.ts';
 import { type Asked, quantity, choice, flag, rows, named, is, not } from '../../ground/field.ts';
 
-const TURN = (2 * Math.PI) / 60;
 const ways = (...ways: readonly string[]): Asked => is('load.way', ...ways);
 /** The transmission is given stage by stage. */
 const listed: Asked = (look) => look('load.stages.0.kind') !== undefined;

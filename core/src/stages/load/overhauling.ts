@@ -1,7 +1,6 @@
+import { GRAVITY } from '../../ground/constants.ts';
 import type { Brief, Notebook } from '../stage.ts';
 import { quantity, PRACTICE, type Value } from '../../ground/value.ts';
-
-const GRAVITY = 9.806_65;
 
 /** How a load may drive its motor: a hoist that lowers, a cycle or a curve with torque below zero. Undefined where it never does. */
 export function overhaulingOf({ job, rows }: Brief): 'hoist' | 'cycle' | 'curve' | undefined {

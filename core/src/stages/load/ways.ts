@@ -1,3 +1,4 @@
+import { GRAVITY } from '../../ground/constants.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import type { Job } from '../../job/job.ts';
 import type { Duty } from './duty.ts';
@@ -38,7 +39,6 @@ export interface Way {
   readonly error: string;
 }
 
-const GRAVITY = 9.806_65;
 const WATER = 1000;
 const ATMOSPHERE = 101_325;
 /** Ratio of specific heats of air. */

@@ -1,6 +1,5 @@
+import { YEAR } from '../../ground/constants.ts';
 import { quantity } from '../../ground/field.ts';
-
-const YEAR = 8760 * 3600;
 
 export const lead = 'What the energy costs either way, at the guaranteed minimum efficiency.';
 

@@ -1,3 +1,4 @@
+import { YEAR } from '../../ground/constants.ts';
 import type { MoneyValues } from './values.ts';
 import type { Catalogue } from '../../catalogue/catalogue.ts';
 import { buildStarter } from '../pick/build-starter.ts';
@@ -183,5 +184,3 @@ export function money({ brief, catalogue, supply, profile, starting, pick }: Mon
     return undefined;
   }
 }
-
-const YEAR = 365 * 24 * 3600;

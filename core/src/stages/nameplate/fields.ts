@@ -1,7 +1,6 @@
+import { TURN, KELVIN } from '../../ground/constants.ts';
 import { type Asked, quantity, list, choice, words, flag, is, not, never } from '../../ground/field.ts';
 
-const TURN = (2 * Math.PI) / 60;
-const KELVIN = 273.15;
 const buying = is('situation.kind', 'replace', 'new');
 const starting = not(is('situation.kind', 'energy'));
 const unreadable = is('nameplate.unreadable', true);

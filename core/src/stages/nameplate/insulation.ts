@@ -1,3 +1,4 @@
+import { KELVIN } from '../../ground/constants.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import { thermalClasses } from '../../ground/tables/index.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
@@ -7,8 +8,6 @@ export interface Insulation {
   readonly hotSpot: Value;
   readonly life: Value;
 }
-
-const KELVIN = 273.15;
 
 /** Temperature rise in kelvin from an entry such as `80 K`, `80 C`, `B` (the rise of class B). */
 function riseOf(text: string | undefined): number | undefined {

@@ -1,3 +1,4 @@
+import { YEAR } from '../../ground/constants.ts';
 import type { PickValues } from './values.ts';
 import type { Catalogue, MotorItem } from '../../catalogue/catalogue.ts';
 import type { LoadResult } from '../load/load.ts';
@@ -473,7 +474,6 @@ export function pick(
   }
 }
 
-const YEAR = 365 * 24 * 3600;
 export const DEFAULT_YEARS = 10;
 
 function motorOf({ item, voltage, current }: RankedMotor): Motor {

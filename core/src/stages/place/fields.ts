@@ -1,6 +1,6 @@
+import { KELVIN } from '../../ground/constants.ts';
 import { quantity, choice, flag, named, is } from '../../ground/field.ts';
 
-const KELVIN = 273.15;
 const cabinet = is('place.cabinet', true);
 
 export const lead = 'Where it has to live decides its skin and what heat takes away.';

@@ -1,3 +1,4 @@
+import { KELVIN } from '../../ground/constants.ts';
 import type { PlaceValues } from './values.ts';
 import type { LoadResult } from '../load/load.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
@@ -31,7 +32,6 @@ export interface PlaceResult extends StageResult<PlaceValues> {
   readonly housing: HousingCode;
 }
 
-const KELVIN = 273.15;
 /** m; MG 1 14.4.3, recalled from memory and doubted. */
 const NINE_THOUSAND_FEET = 9000 * 0.3048;
 /** Ambient that ratings hold for, K (IEC 60034-1 6, MG 1 14.2). */

@@ -1,6 +1,5 @@
+import { HOUR } from '../../ground/constants.ts';
 import { quantity, choice, rows } from '../../ground/field.ts';
-
-const HOUR = 3600;
 
 export const lead = 'Hours a year at each flow, and how flow is controlled today.';
 

@@ -1,6 +1,5 @@
+import { KELVIN } from '../../ground/constants.ts';
 import { quantity, choice, named } from '../../ground/field.ts';
-
-const KELVIN = 273.15;
 
 export const lead = 'Overload from the nameplate; conductors and short-circuit device from the table.';
 

@@ -1,3 +1,4 @@
+import { KELVIN } from '../../ground/constants.ts';
 import type { Brief } from '../stage.ts';
 import { ambientFactor } from '../supply/feeder.ts';
 import { ampacity, bundling } from '../../ground/tables/index.ts';
@@ -5,7 +6,6 @@ import { cellValue } from '../../ground/tables/table.ts';
 import { quantity, wording, type Value } from '../../ground/value.ts';
 
 type Column = '60' | '75' | '90';
-const KELVIN = 273.15;
 
 /** A wire size as it is spoken: AWG below 250, kcmil from 250. */
 export const conductorName = (size: string): string => (Number(size) >= 250 ? `${size} kcmil` : `${size} AWG`);

@@ -1,6 +1,6 @@
+import { YEAR } from '../../ground/constants.ts';
 import { quantity, choice, line, open, words, flag, tick, named, is } from '../../ground/field.ts';
 
-const YEAR = 8760 * 3600;
 const replacing = is('situation.kind', 'replace');
 
 export const lead = 'What is being asked decides what has to be known.';

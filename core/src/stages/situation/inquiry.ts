@@ -1,3 +1,4 @@
+import { KELVIN } from '../../ground/constants.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { rowReaching } from '../../motor/standard-power.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
@@ -31,7 +32,6 @@ export interface Inquiry {
 
 type Says = readonly ['speaks for it' | 'speaks against it', string] | undefined;
 
-const KELVIN = 273.15;
 /** Random windings below 1 kV should show at least this, Ω (IEEE 43, from memory). */
 const LEAST_INSULATION = 5e6;
 

@@ -1,3 +1,4 @@
+import { YEAR } from '../../ground/constants.ts';
 import type { SituationValues } from './values.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
@@ -7,8 +8,6 @@ import { inquire, type Inquiry } from './inquiry.ts';
 export interface SituationResult extends StageResult<SituationValues> {
   readonly inquiry: Inquiry | undefined;
 }
-
-const YEAR = 365 * 24 * 3600;
 
 const kindTexts = {
   replace: 'Replace a failed motor',

@@ -1,3 +1,4 @@
+import { KELVIN } from '../../ground/constants.ts';
 import type { Complex } from '../../ground/complex.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import type { Brief } from '../stage.ts';
@@ -5,7 +6,6 @@ import { ambientCorrection, ampacity, pvcCable } from '../../ground/tables/index
 import { cellValue } from '../../ground/tables/table.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 
-const KELVIN = 273.15;
 /** Air that the ampacity tables hold for, °C. */
 const BASE = 30;
 
