@@ -59,6 +59,35 @@ describe('torque that is counted on', () => {
     expect(failures(run(sheet), 'direct')).not.toMatch(/torque is left|sticks/);
   });
 
+  it('a start that sticks is told at the speed where torque meets load, and not waited for', () => {
+    const { trace, time } = way(run(conveyor({ load: { ...conveyor().load, torque: '100 lb·ft' } })), 'direct') ?? {};
+    const last = (trace?.time.length ?? 0) - 1;
+    expect(time).toBeUndefined();
+    expect((trace?.torque[last] ?? 0) / (trace?.loadTorque[last] ?? 1)).toBeCloseTo(1, 3);
+    expect(trace?.time[last]).toBeLessThan(20);
+  });
+
+  it('a direct start may dip the motor’s terminals by the rule of thumb and no more', () => {
+    const fed = (terminalDip?: number) =>
+      run(
+        conveyor({
+          supply: {
+            voltage: '480',
+            frequency: '60',
+            sourcePower: '750 kVA',
+            sourceImpedance: '5.75 %',
+            feederSize: '4',
+            feederLength: '400 ft',
+          },
+          practice: terminalDip === undefined ? {} : { terminalDip },
+        }),
+      );
+    const dip = Number.parseFloat(way(fed(), 'direct')?.text.terminalDip ?? '') / 100;
+    expect(dip).toBeGreaterThan(0.03);
+    expect(failures(fed(dip * 0.98), 'direct')).toContain('dips the motor’s terminals');
+    expect(failures(fed(dip * 1.02), 'direct')).not.toContain('terminals');
+  });
+
   it('Design C starts what Design B does not (MG 1 12.38.2: 200 % and more at standstill)', () => {
     const load = { ...conveyor().load, torque: '85 lb·ft', breakaway: '170 %' };
     expect(failures(run(conveyor({ load })), 'direct')).toContain('does not break the load away');

@@ -100,6 +100,8 @@ describe('the motor', () => {
         );
         expect(named.toSorted()).toEqual(ofSize.map(({ id }) => id).toSorted());
         for (const { reason } of refused) expect(reason).not.toBe('');
+        const least = Math.min(...fits.map(({ item }) => item.price));
+        for (const { item, reasons } of fits) expect(reasons.includes('least first cost')).toBe(item.price === least);
         for (const { item, voltage } of fits) {
           expect(Math.abs(item.power / wanted.power - 1)).toBeLessThan(0.02);
           expect([item.school, item.poles]).toEqual([wanted.school, wanted.poles]);

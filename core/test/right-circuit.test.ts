@@ -245,6 +245,12 @@ describe('wires and devices by NEC 430', () => {
       '12 AWG',
     ]);
   });
+  it('without a design letter terminals count as 60 °C up to 100 A, as 75 °C above (110.14(C)(1)): 50 and 75 hp', () => {
+    const wire = (hp: number, amps: number, designLetter?: string) =>
+      text(run(kept(motor(hp, amps, 1775, { designLetter }))), 'protection.conductorSize');
+    // 65 · 1.25 = 81.3 A: 3 AWG carries 85 A at 60 °C, 4 AWG 85 A at 75 °C. 96 · 1.25 = 120 A: 1 AWG carries 130 A at 75 °C.
+    expect([wire(50, 61), wire(50, 61, 'B'), wire(75, 92)]).toEqual(['3 AWG copper', '4 AWG copper', '1 AWG copper']);
+  });
   it('40 A at 45 °C with six wires, 90 °C insulation: 6 AWG carries 75 · 0.87 · 0.8 = 52.2 A, 8 AWG 38.3 A does not', () => {
     const hot = run(kept(motor(30, 36, 1770), { protection: { ambient: '45 °C', conductors: '6', insulation: '90' } }));
     expect(text(hot, 'protection.conductorSize')).toBe('6 AWG copper');
@@ -308,6 +314,7 @@ describe('relay dial and code ceiling', () => {
     expect(both({})).toEqual([36, 45]);
     expect(both({ serviceFactor: '1.0' })).toEqual([33.12, 41.4]);
     expect(both({ serviceFactor: '1.0', rise: '40 °C' })).toEqual([36, 45]);
+    expect(both({ serviceFactor: '1.0', rise: '45 K' })).toEqual([33.12, 41.4]);
     expect(both({ serviceFactor: '1.0', rise: '80 K' })).toEqual([33.12, 41.4]);
   });
   it('star-delta dials 0.577: 41 A are 23.7 A in the winding', () => {
