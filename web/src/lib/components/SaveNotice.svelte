@@ -3,8 +3,7 @@
 
   let { store }: { store: JobStore } = $props();
 
-  const texts = $derived({
-    saved: `${store.savedAt ? `Saved ${store.savedAt}` : 'Saved'} · rev ${store.revision}`,
+  const texts = $derived<Record<Exclude<typeof store.saveState, 'saved'>, string>>({
     saving: 'Saving …',
     waiting: 'Not sent: kept in this browser, trying again',
     conflict: 'Saved by somebody else too',
@@ -18,5 +17,7 @@
   class={`rounded-full border px-3 py-1 text-sm whitespace-nowrap ${calm ? 'text-quiet' : 'border-caution bg-caution-wash text-caution'}`}
   data-save={store.saveState}
 >
-  {texts[store.saveState]}
+  {#if store.saveState === 'saved'}
+    Saved<span class="hidden lg:inline">{store.savedAt ? ` ${store.savedAt}` : ''}</span> · rev {store.revision}
+  {:else}{texts[store.saveState]}{/if}
 </p>
