@@ -374,6 +374,8 @@ describe('loads that drive the motor', () => {
     const whole = run(hoist({ load: { holdingBrake: 'yes' }, starting: { closedLoop: 'yes', braking: 'chopper' } }));
     expect(codes(whole)).not.toEqual(expect.arrayContaining(['load.no-holding-brake']));
     expect(codes(whole).filter((code) => /brak|loop/.test(code))).toEqual([]);
+    // MG 10 counts starts on the line.
+    expect(whole.values['starting.startsPerHour']).toBeUndefined();
     expect(run(hoist()).missing.map(({ field }) => field)).toEqual(
       expect.arrayContaining(['load.holdingBrake', 'starting.reversing', 'starting.inching']),
     );

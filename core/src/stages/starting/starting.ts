@@ -269,7 +269,8 @@ export function startingOn({ motor, brief, load, supply, profile, drive, extent 
           stallTime: stall,
           ...countedOn(guaranteed),
           ...stopping,
-          ...(startsPerHour && restTime ? { startsPerHour, restTime } : {}),
+          // Of starts on the line; a drive starts within rated current as often as is asked.
+          ...(method !== 'drive' && startsPerHour && restTime ? { startsPerHour, restTime } : {}),
         }
       : { totalInertia, stallTime: stall, ...countedOn(guaranteed) };
   const summary = chosen
