@@ -231,6 +231,9 @@ describe('wires and devices by NEC 430', () => {
     expect(number(slow, 'protection.conductorMinAmpacity')).toBeCloseTo(55, 9);
     expect(text(slow, 'protection.conductorSize')).toBe('6 AWG copper');
     expect(number(slow, 'protection.branchDeviceMax')).toBe(110);
+    // Of several speeds: the plate’s 44 A as well, at 1770 r/min.
+    const two = motor(30, 44, 1770, { speed: '1770/885', currents: '44/20', power: '30/10 hp', speedInForce: 'first' });
+    expect(number(run(kept(two)), 'protection.codeCurrent')).toBe(44);
     // Four poles: by the table, whatever the plate says.
     expect(number(run(kept(motor(30, 36, 1770))), 'protection.codeCurrent')).toBe(40);
   });

@@ -1,5 +1,6 @@
 /** Lists of motors as files: what is taken, what is handed back, and what is refused before it can hurt. */
 import { guessMapping, rowReader, writeRow, columns } from '@pilgrim/core/register/columns';
+import { plateSchema } from '@pilgrim/core/job/job';
 import { comparePlates } from '@pilgrim/core/register/compare';
 import { plateKey } from '@pilgrim/core/register/plate-key';
 import { registeredMotorSchema, type RegisteredMotorInput } from '@pilgrim/core/register/registered-motor';
@@ -70,6 +71,26 @@ describe('what is taken', () => {
     )(['P-3', 'HP 20 RPM 1765 V 460 A 24.5 FR 256T', '256TC']);
     expect(row).toMatchObject({ ok: true, motor: { plate: { power: '20 hp', frame: '256TC', speed: '1765 r/min' } } });
   });
+  it('every field of a plate comes back from CSV and XLSX, signs that a spreadsheet would run included', async () => {
+    const figures: Readonly<Record<string, unknown>> = {
+      ...{ power: '15/5 hp', voltages: '230/460 V', currents: '38/19 A', frequency: '60 Hz', speed: '1770/885 r/min' },
+      ...{ efficiency: '92.4 %', powerFactor: '0.83', serviceFactor: '1.15', ambient: '-20 °C', poles: '4' },
+      ...{ startingCurrentRatio: '6.8', lockedRotorCurrent: '116 A', mass: '203 lb', altPower: '12.5 hp' },
+      ...{ altVoltages: '190/380', altCurrents: '39/19.5', altFrequency: '50 Hz', altSpeed: '1465 rpm' },
+      ...{ altEfficiency: '91 %', altPowerFactor: '0.84', altServiceFactor: '1.0', measuredShaftHeight: '6.25 in' },
+      ...{ measuredShaftDiameter: '42 mm', measuredNoLoadSpeed: '1798 rpm', measuredNoLoadCurrent: '8.2 A' },
+      ...{ measuredResistance: '0.85 Ω', measuredSlots: '36', unreadable: true, speedInForce: 'second' },
+    };
+    const names = Object.keys(plateSchema.shape);
+    const plate = Object.fromEntries(names.map((name, at) => [name, figures[name] ?? `=${at},"x"+1`]));
+    const whole = registeredMotorSchema.parse({ site: 'Mill', tag: 'M-1', school: 'IEC', plate, note: '@now' });
+    const table = [columns.map((column) => column.title), writeRow(whole)];
+    for (const content of [bytes(Papa.unparse(table)), new Uint8Array(await workbook(table))]) {
+      const session = await ImportSession.open(content, 'motors');
+      expect((await session.check(session.mapping, { site: '', school: 'NEMA' }))?.good).toEqual([whole]);
+    }
+  });
+
   it('what an export writes an import reads back, in CSV, XLSX and JSON', async () => {
     const text = fc.string({ maxLength: 30 }).map((each) =>
       each

@@ -104,6 +104,27 @@ test('a sheet shows the revision as it was decided, with its engine and catalogu
   expect((await page.request.get(`${base}/sheet?revision=half`)).status()).toBe(400);
 });
 
+test('an exception in the solver is told, nothing typed is lost, and the next keystroke solves again', async ({
+  page,
+}) => {
+  const base = await startJob(page, 'replace', 'T-551', 'Save-all pump');
+  await visit(page, `${new URL(base).pathname}/nameplate`);
+  await page.route('**/api/catalogue', (route) => route.fulfill({ json: { name: 'Torn', currency: 'USD' } }));
+  await fill(page, {
+    'nameplate.power': '15 hp',
+    'nameplate.voltages': '460',
+    'nameplate.currents': '19',
+    'nameplate.frequency': '60',
+    'nameplate.speed': '1770',
+  });
+  await expect(page.getByTestId('trouble')).toContainText('could not be worked out');
+  await expect(field(page, 'nameplate.power')).toHaveValue('15 hp');
+  await page.unroute('**/api/catalogue');
+  await fill(page, { 'nameplate.power': '20 hp' });
+  await expect(page.getByTestId('trouble')).toBeHidden();
+  await expect(figure(page, 'nameplate.power')).toHaveText('20\u00a0hp');
+});
+
 test('a solver that could not be loaded is told, and the next keystroke solves again', async ({ page }) => {
   const base = await startJob(page, 'replace', 'T-550', 'Couch pit pump');
   const workers = '**/_app/immutable/workers/**';

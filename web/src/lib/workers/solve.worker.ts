@@ -30,6 +30,8 @@ async function solved(job: Job): Promise<Answer> {
   try {
     return { kind: 'solved', solution: solve(job, known ?? emptyCatalogue), withoutCatalogue: known === undefined };
   } catch (error) {
+    // A catalogue that cannot be worked with is not kept: the next keystroke asks for it again.
+    catalogue = undefined;
     const what = error instanceof Error ? error.message : String(error);
     return {
       kind: 'failed',
