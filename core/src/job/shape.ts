@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import type {
-  CellField,
   ChoiceField,
   Field,
   FlagField,
@@ -62,7 +61,7 @@ function schemaOf(field: Field): z.ZodType {
 }
 
 /** What a document may hold where these fields are declared. */
-export const shapeOf = <Fields extends Readonly<Record<string, Field | CellField>>>(fields: Fields): ShapeOf<Fields> =>
+export const shapeOf = <Fields extends Readonly<Record<string, Field>>>(fields: Fields): ShapeOf<Fields> =>
   Object.fromEntries(
     Object.entries<Field>(fields).map(([name, field]) => [
       name,

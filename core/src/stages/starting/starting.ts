@@ -160,7 +160,7 @@ export function startingOn({ motor, brief, load, supply, profile, drive, extent 
     motor,
     supply,
     stall,
-    stalls: stallTimes2(),
+    stalls: hotAndCold(),
     dial: dialOf(motor),
     load: load.values.motorPower && load.values.motorPower.value / motor.power,
     drive: limitsOfDrive,
@@ -333,7 +333,7 @@ export function startingOn({ motor, brief, load, supply, profile, drive, extent 
   }
 
   /** Hot and cold, s; where one is typed the other follows. */
-  function stallTimes2(): { readonly hot: number; readonly cold: number } {
+  function hotAndCold(): { readonly hot: number; readonly cold: number } {
     const { stallTimeHot, stallTimeCold } = given.starting;
     const hot = stallTimeHot?.value ?? (stallTimeCold ? stallTimeCold.value / COLD_OVER_HOT : leastStall());
     return { hot, cold: stallTimeCold?.value ?? hot * COLD_OVER_HOT };
