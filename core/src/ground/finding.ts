@@ -11,6 +11,7 @@ export const findingSchema = z.object({
   basis: z.string().describe('Standard and clause, or “common practice, no published source”'),
   clear: z.string().describe('What to change to clear it'),
   field: z.string().optional().describe('The job field to go to, for example nameplate.power'),
+  defers: z.literal(true).optional().describe('A competent person decides: nothing is chosen while it stands'),
 });
 export type Finding = Readonly<z.infer<typeof findingSchema>>;
 

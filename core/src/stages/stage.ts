@@ -5,6 +5,7 @@ import type { Job } from '../job/job.ts';
 import type { Practice } from '../job/practice.ts';
 import type { StageName } from '../ground/stage-names.ts';
 import type { Value } from '../ground/value.ts';
+import { findingOf, type DeclaredFinding, type FlagOf } from './declared-finding.ts';
 
 export const missingSchema = z.object({
   field: z.string(),
@@ -32,22 +33,31 @@ export interface StageResult<StageValues extends Values> {
   readonly summary: string;
 }
 
-type Flag = Omit<Finding, 'stage'>;
-
-/** Collects what a stage finds. Mutable inside a stage, never seen outside it. */
-export function notebook(stage: StageName) {
+/** Collects what a stage finds of what it declares. Mutable inside a stage, never seen outside it. */
+export function notebook<Code extends string>(
+  stage: StageName,
+  declared: Readonly<Record<Code, DeclaredFinding>>,
+): Notebook<FlagOf<Readonly<Record<Code, DeclaredFinding>>>> {
   const findings: Finding[] = [];
   const missing: Missing[] = [];
   return {
     findings,
     missing,
-    flag: (finding: Flag): void => void findings.push({ ...finding, stage }),
-    need: (field: string, message: string): void => void missing.push({ field, stage, message, kind: 'needed' }),
-    /** What an assumption stands in for: the decision can be made, and would be better with it. */
-    sharpen: (field: string, message: string): void => void missing.push({ field, stage, message, kind: 'sharpens' }),
+    flag: (code, message, exact) => void findings.push(findingOf(declared, stage, code, message, exact)),
+    need: (field, message) => void missing.push({ field, stage, message, kind: 'needed' }),
+    sharpen: (field, message) => void missing.push({ field, stage, message, kind: 'sharpens' }),
   };
 }
 
-export type Notebook = ReturnType<typeof notebook>;
+type Ask = (field: string, message: string) => void;
+
+export interface Notebook<Flag> {
+  readonly findings: readonly Finding[];
+  readonly missing: readonly Missing[];
+  readonly flag: Flag;
+  readonly need: Ask;
+  /** What an assumption stands in for: the decision can be made, and would be better with it. */
+  readonly sharpen: Ask;
+}
 
 export type AnyValue = Value | Value<string>;

@@ -2,7 +2,7 @@ import type { HandoverValues } from './values.ts';
 import type { Finding } from '../../ground/finding.ts';
 import type { PickResult } from '../pick/pick.ts';
 import { keepsMotor } from '../load/reference-motor.ts';
-import { notebook, type Brief, type Missing, type StageResult } from '../stage.ts';
+import type { Brief, Missing, StageResult } from '../stage.ts';
 import { wording } from '../../ground/value.ts';
 
 export type HandoverResult = StageResult<HandoverValues>;
@@ -14,7 +14,6 @@ export function handover(
   earlier: readonly Finding[],
   open: readonly Missing[],
 ): HandoverResult {
-  const { findings, missing } = notebook('handover');
   const needed = open.filter(({ kind }) => kind === 'needed').length;
   const stops = earlier.filter((finding) => finding.severity === 'stop').length;
   const motor = keepsMotor(job) ? pick.motor && 'Motor kept' : pick.chosenMotor?.item.name;
@@ -36,8 +35,8 @@ export function handover(
           : `Sheet ready · ${open.length} not known`;
   return {
     values: { decision: wording(text, { origin: 'chosen', source: 'Findings and pick of this job' }) },
-    findings,
-    missing,
+    findings: [],
+    missing: [],
     summary: state,
   };
 }

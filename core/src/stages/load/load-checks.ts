@@ -1,12 +1,11 @@
+import type { Flag } from './findings.ts';
 import { shortShaft } from '../nameplate/frame.ts';
 import { keepsMotor } from './reference-motor.ts';
-import { sizeText, standardPowerSource } from '../../motor/standard-power.ts';
+import { sizeText } from '../../motor/standard-power.ts';
 import { synchronousSpeed } from '../../motor/typical.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
-import type { Brief, Notebook } from '../stage.ts';
-import { PRACTICE } from '../../ground/value.ts';
-import { sheaves } from '../../ground/tables/index.ts';
+import type { Brief } from '../stage.ts';
 import type { LoadValues } from './values.ts';
 import { hangsOnShaft, speedTyped, type Transmission } from './transmission.ts';
 import { checkReadings } from './reading-checks.ts';
@@ -18,7 +17,7 @@ export function checkLoad(
   nameplate: NameplateResult,
   transmission: Transmission,
   values: LoadValues,
-  flag: Notebook['flag'],
+  flag: Flag,
 ): void {
   const { job, given, practice } = brief;
   const { school } = job;
@@ -34,47 +33,35 @@ export function checkLoad(
   function checkSize(): void {
     const { motorPower, standardPower, loadFraction } = values;
     if (motorPower && !standardPower) {
-      flag({
-        code: 'load.too-large',
-        severity: 'stop',
-        message: `${motorPower.text} is more than the largest standard size of this school.`,
-        basis: standardPowerSource(school),
-        clear: 'Check torque, speed and units; a motor this large is bought to specification.',
+      flag('load.too-large', `${motorPower.text} is more than the largest standard size of this school.`, {
         field: loadField(job),
       });
     }
     if (!motorPower && standardPower) {
-      flag({
-        code: 'load.from-plate',
-        severity: 'note',
-        message: `The load is not known, so the ${sizeText(standardPower.value, school)} of the plate is kept. If the old motor was wrong for the load, the new one will be too.`,
-        basis: PRACTICE,
-        clear: 'Measure the torque or the running current and type it.',
-        field: 'load.torque',
-      });
+      flag(
+        'load.from-plate',
+        `The load is not known, so the ${sizeText(standardPower.value, school)} of the plate is kept. If the old motor was wrong for the load, the new one will be too.`,
+      );
     }
     const plate = nameplate.values.power;
     if (motorPower && plate && job.situation.kind !== 'new' && motorPower.value > plate.value * 1.001) {
-      flag({
-        code: 'load.exceeds-plate',
-        severity: keepsMotor(job) ? 'stop' : 'caution',
-        message: `The load needs ${motorPower.text}; the motor on the plate gives ${sizeText(plate.value, school)}. It is overloaded by ${((motorPower.value / plate.value - 1) * 100).toFixed(0)} %.`,
-        basis: 'Rated power is the continuous limit; the service factor is a reserve for short times',
-        clear: keepsMotor(job)
-          ? 'Reduce the load or replace the motor.'
-          : 'Let the next size be picked, and expect another frame.',
-        field: loadField(job),
-      });
+      flag(
+        'load.exceeds-plate',
+        `The load needs ${motorPower.text}; the motor on the plate gives ${sizeText(plate.value, school)}. It is overloaded by ${((motorPower.value / plate.value - 1) * 100).toFixed(0)} %.`,
+        {
+          severity: keepsMotor(job) ? 'stop' : 'caution',
+          clear: keepsMotor(job)
+            ? 'Reduce the load or replace the motor.'
+            : 'Let the next size be picked, and expect another frame.',
+          field: loadField(job),
+        },
+      );
     }
     if (loadFraction && loadFraction.value < 0.5) {
-      flag({
-        code: 'load.oversized',
-        severity: 'note',
-        message: `The standard size would run at ${loadFraction.text} load; below half load efficiency and power factor fall off.`,
-        basis: PRACTICE,
-        clear: 'Check torque and speed, or lower the margin setting.',
-        field: 'practice.sizeMargin',
-      });
+      flag(
+        'load.oversized',
+        `The standard size would run at ${loadFraction.text} load; below half load efficiency and power factor fall off.`,
+      );
     }
   }
 
@@ -86,57 +73,51 @@ export function checkLoad(
     const off = motorSpeed.value / field - 1;
     // A round field speed is often typed for the speed a little below it.
     if (off <= 0.005 && off > -0.08) return;
-    flag({
-      code: 'load.speed-mismatch',
-      severity: 'caution',
-      message: `The motor would have to turn at ${motorSpeed.text}; a ${poles.value}-pole motor turns just under ${((field * 60) / (2 * Math.PI)).toFixed(0)} r/min on the line.`,
-      basis: 'n = 120 f / p',
-      clear: 'Choose another ratio, or control the speed with a drive.',
-      field: job.load.stages.length > 0 ? 'load.stages.0.ratio' : 'load.ratio',
-    });
+    flag(
+      'load.speed-mismatch',
+      `The motor would have to turn at ${motorSpeed.text}; a ${poles.value}-pole motor turns just under ${((field * 60) / (2 * Math.PI)).toFixed(0)} r/min on the line.`,
+      { field: job.load.stages.length > 0 ? 'load.stages.0.ratio' : 'load.ratio' },
+    );
   }
 
   function checkKind(): void {
     const kind = torqueKindOf(job.load.way);
     if (!kind || kind === job.load.torqueKind) return;
-    flag({
-      code: 'load.torque-kind',
-      severity: 'caution',
-      message:
-        kind === 'variable'
-          ? `The torque of a ${job.load.way} rises with its speed, but it is set constant.`
-          : `A ${job.load.way} needs its torque at every speed, but it is set to rise with speed.`,
-      basis: 'Affinity laws; ' + PRACTICE,
-      clear: `Set the torque to ${kind === 'variable' ? 'rising with speed' : 'constant'}; start, drive and energy follow from it.`,
-      field: 'load.torqueKind',
-    });
+    flag(
+      'load.torque-kind',
+      kind === 'variable'
+        ? `The torque of a ${job.load.way} rises with its speed, but it is set constant.`
+        : `A ${job.load.way} needs its torque at every speed, but it is set to rise with speed.`,
+      {
+        clear: `Set the torque to ${kind === 'variable' ? 'rising with speed' : 'constant'}; start, drive and energy follow from it.`,
+      },
+    );
   }
 
   function checkPeak(): void {
     const { peakTorque, peakAllowed } = values;
     if (!peakTorque || !peakAllowed || peakTorque.value <= peakAllowed.value) return;
-    flag({
-      code: 'load.peak-stalls',
-      severity: 'stop',
-      message: `The peak of ${peakTorque.text} at the motor is above the ${peakAllowed.text} it can give at a ${practice.runningDip.text} dip: it stalls.`,
-      basis: 'Breakdown torque at reduced voltage, T ∝ V²; MG 1 12.39, IEC 60034-12',
-      clear: keepsMotor(job) ? 'Cut the peak, or replace the motor.' : 'Cut the peak, or let a larger size be picked.',
-      field: job.load.way === 'duty' ? 'load.duty.0.torque' : 'load.overloadTorque',
-    });
+    flag(
+      'load.peak-stalls',
+      `The peak of ${peakTorque.text} at the motor is above the ${peakAllowed.text} it can give at a ${practice.runningDip.text} dip: it stalls.`,
+      {
+        clear: keepsMotor(job)
+          ? 'Cut the peak, or replace the motor.'
+          : 'Cut the peak, or let a larger size be picked.',
+        field: job.load.way === 'duty' ? 'load.duty.0.torque' : 'load.overloadTorque',
+      },
+    );
   }
 
   /** A cycle too long for its RMS torque to say how warm the motor gets. */
   function checkCycle(): void {
     const { torque, rmsTorque, dutyCycle } = values;
     if (!torque || !rmsTorque || !dutyCycle || torque.value < 1.05 * rmsTorque.value) return;
-    flag({
-      code: 'load.cycle-long',
-      severity: 'note',
-      message: `A cycle of ${dutyCycle.text} is not short against the motor’s ${practice.thermalTime.text}: at its hottest the motor is as warm as under a steady ${torque.text}. The size follows that, not the RMS torque of ${rmsTorque.text}.`,
-      basis: torque.working.source,
-      clear: 'Set the time constant of the very motor where its maker gives one.',
-      field: 'practice.thermalTime',
-    });
+    flag(
+      'load.cycle-long',
+      `A cycle of ${dutyCycle.text} is not short against the motor’s ${practice.thermalTime.text}: at its hottest the motor is as warm as under a steady ${torque.text}. The size follows that, not the RMS torque of ${rmsTorque.text}.`,
+      { basis: torque.working.source },
+    );
   }
 
   /** Where torque is typed at two shafts, the train between them must account for the difference. */
@@ -153,23 +134,17 @@ export function checkLoad(
     const measured = output.torque.value / (input.torque.value * gain);
     const assumed = between.reduce((all, stage) => all * stage.efficiency.value, 1);
     if (measured > 1.02) {
-      flag({
-        code: 'load.train-creates-power',
-        severity: 'stop',
-        message: `${input.torque.text} before and ${output.torque.text} after a ratio of ${formatNumber(gain)} would be an efficiency of ${formatNumber(measured * 100)} %.`,
-        basis: 'Energy is conserved',
-        clear: 'Read both torques again, or the ratio.',
-        field: `${input.shaft.path}.torque`,
-      });
+      flag(
+        'load.train-creates-power',
+        `${input.torque.text} before and ${output.torque.text} after a ratio of ${formatNumber(gain)} would be an efficiency of ${formatNumber(measured * 100)} %.`,
+        { field: `${input.shaft.path}.torque` },
+      );
     } else if (Math.abs(measured / assumed - 1) > 0.1) {
-      flag({
-        code: 'load.readings-differ',
-        severity: 'caution',
-        message: `By the two torques the train has an efficiency of ${formatNumber(measured * 100)} %, not the ${formatNumber(assumed * 100)} % assumed (${formatQuantity(output.torque.value, 'torque', school)} is used).`,
-        basis: 'Two readings of one train',
-        clear: 'Type the efficiency of the stage, or measure again.',
-        field: `${input.shaft.path}.efficiency`,
-      });
+      flag(
+        'load.readings-differ',
+        `By the two torques the train has an efficiency of ${formatNumber(measured * 100)} %, not the ${formatNumber(assumed * 100)} % assumed (${formatQuantity(output.torque.value, 'torque', school)} is used).`,
+        { field: `${input.shaft.path}.efficiency` },
+      );
     }
   }
 
@@ -179,47 +154,36 @@ export function checkLoad(
     const { leastSheave, motorSpeed, poles, standardPower } = values;
     const first = job.load.stages[0]?.kind;
     if (first === 'V-belt' && !leastSheave && poles && standardPower) {
-      flag({
-        code: 'load.no-belt-named',
-        severity: 'caution',
-        message: `For ${sizeText(standardPower.value, school)} at ${poles.value} poles no least V-belt sheave is known; shaft and bearing may not bear the belt.`,
-        basis: sheaves.source,
-        clear: 'Have the maker confirm the belt drive, choose more poles, or couple the machine directly.',
-        field: 'load.stages.0.kind',
-      });
+      flag(
+        'load.no-belt-named',
+        `For ${sizeText(standardPower.value, school)} at ${poles.value} poles no least V-belt sheave is known; shaft and bearing may not bear the belt.`,
+      );
     }
     const { frame } = nameplate;
     if (first && hangsOnShaft(first) && job.situation.kind !== 'new' && frame && shortShaft(frame)) {
-      flag({
-        code: 'load.short-shaft-belt',
-        severity: keepsMotor(job) ? 'stop' : 'caution',
-        message: `The plate’s frame ${job.nameplate.frame ?? ''} has a short shaft, which must not take a ${first}.`,
-        basis: 'MG 1 4.4.1 (recalled from memory)',
-        clear: 'Couple the machine directly, or take a motor with a long shaft.',
-        field: 'load.stages.0.kind',
-      });
+      flag(
+        'load.short-shaft-belt',
+        `The plate’s frame ${job.nameplate.frame ?? ''} has a short shaft, which must not take a ${first}.`,
+        { severity: keepsMotor(job) ? 'stop' : 'caution' },
+      );
     }
     if (!sheave) return;
     if (leastSheave && sheave.value < leastSheave.value * 0.995) {
-      flag({
-        code: 'load.sheave-small',
-        severity: 'caution',
-        message: `A sheave of ${sheave.text} is smaller than the ${leastSheave.text} this motor bears: the belt’s pull overloads shaft and bearing.`,
-        basis: `${leastSheave.working.source}${leastSheave.working.note ? ` (${leastSheave.working.note})` : ''}`,
-        clear: `Take a sheave of at least ${leastSheave.text} and a larger one on the machine in the same ratio, or have the maker confirm the shaft.`,
-        field: 'load.sheave',
-      });
+      flag(
+        'load.sheave-small',
+        `A sheave of ${sheave.text} is smaller than the ${leastSheave.text} this motor bears: the belt’s pull overloads shaft and bearing.`,
+        {
+          basis: `${leastSheave.working.source}${leastSheave.working.note ? ` (${leastSheave.working.note})` : ''}`,
+          clear: `Take a sheave of at least ${leastSheave.text} and a larger one on the machine in the same ratio, or have the maker confirm the shaft.`,
+        },
+      );
     }
     const rim = motorSpeed && (sheave.value / 2) * motorSpeed.value;
     if (rim && (first === 'V-belt' || first === 'synchronous belt') && rim > practice.rimSpeed.value) {
-      flag({
-        code: 'load.rim-speed',
-        severity: 'caution',
-        message: `The rim of the sheave runs at ${formatQuantity(rim, 'velocity', school)}; ordinary cast sheaves and belts are good to ${practice.rimSpeed.text}.`,
-        basis: PRACTICE,
-        clear: 'Take a smaller sheave, more poles, or a sheave made and balanced for the speed.',
-        field: 'load.sheave',
-      });
+      flag(
+        'load.rim-speed',
+        `The rim of the sheave runs at ${formatQuantity(rim, 'velocity', school)}; ordinary cast sheaves and belts are good to ${practice.rimSpeed.text}.`,
+      );
     }
   }
 }

@@ -1,3 +1,4 @@
+import { findings as declared } from './findings.ts';
 import type { LoadValues } from './values.ts';
 import { nextStandardPower, standardPowers, standardPowerSource, sizeText } from '../../motor/standard-power.ts';
 import { motorInForce, typicalFor } from './reference-motor.ts';
@@ -53,7 +54,7 @@ const POLES = [2, 4, 6, 8] as const;
 export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
   const { job, given, rows, practice } = brief;
   const { school } = job;
-  const { findings, missing, flag, need, sharpen } = notebook('load');
+  const { findings, missing, flag, need, sharpen } = notebook('load', declared);
   const typed = readingsOf(given);
   // A plate that is there stands in for a load that is not known; an energy study has nothing without it.
   const standsIn = job.situation.kind !== 'new' && job.situation.kind !== 'energy' && nameplate.values.power;
@@ -216,16 +217,13 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
       curve,
     });
     if (found && way.error !== '') {
-      flag({
-        code: onMotor(job.load.way) ? 'load.measured-on-motor' : 'load.estimated',
-        severity: 'note',
-        message: onMotor(job.load.way)
+      flag(
+        onMotor(job.load.way) ? 'load.measured-on-motor' : 'load.estimated',
+        onMotor(job.load.way)
           ? `The load is read off the running motor, ${way.error}. ${found.working.note ?? ''}`
           : `The load is an estimate, ${way.error}.`,
-        basis: found.working.source,
-        clear: 'Measure the torque or the input power where it matters.',
-        field: loadField(job),
-      });
+        { basis: found.working.source, field: loadField(job) },
+      );
     }
     return found;
   }

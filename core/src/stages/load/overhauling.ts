@@ -1,6 +1,7 @@
+import type { Flag } from './findings.ts';
 import { GRAVITY } from '../../ground/constants.ts';
 import type { Brief, Notebook } from '../stage.ts';
-import { quantity, PRACTICE, type Value } from '../../ground/value.ts';
+import { quantity, type Value } from '../../ground/value.ts';
 
 /** How a load may drive its motor: a hoist that lowers, a cycle or a curve with torque below zero. Undefined where it never does. */
 export function overhaulingOf({ job, rows }: Brief): 'hoist' | 'cycle' | 'curve' | undefined {
@@ -32,22 +33,16 @@ export function loweringTorque(
 }
 
 /** A load that can drive its motor is held by a brake of its own, whatever feeds the motor. */
-export function checkBrake(brief: Brief, { flag, need }: Pick<Notebook, 'flag' | 'need'>): void {
+export function checkBrake(brief: Brief, { flag, need }: Pick<Notebook<Flag>, 'flag' | 'need'>): void {
   const kind = overhaulingOf(brief);
   const { holdingBrake } = brief.job.load;
   if (!kind || holdingBrake === 'yes') return;
   if (holdingBrake === 'unknown')
     need('load.holdingBrake', 'Whether a brake holds the load when the motor has no current');
-  flag({
-    code: 'load.no-holding-brake',
-    severity: 'stop',
-    message:
-      kind === 'hoist'
-        ? `A hoist ${holdingBrake === 'no' ? 'without' : 'of which nothing is known of'} a holding brake: the load would fall when the motor has no torque.`
-        : `The ${kind === 'cycle' ? 'cycle' : 'torque curve'} has torque below zero: there the load drives the motor, and ${holdingBrake === 'no' ? 'no' : 'so far no known'} brake holds it at rest.`,
-    basis: `Rules for lifting gear ask for a brake that closes without current; ${PRACTICE}`,
-    clear:
-      'Fit a brake that closes without current and is proven before release, and say so; local rules for lifting decide.',
-    field: 'load.holdingBrake',
-  });
+  flag(
+    'load.no-holding-brake',
+    kind === 'hoist'
+      ? `A hoist ${holdingBrake === 'no' ? 'without' : 'of which nothing is known of'} a holding brake: the load would fall when the motor has no torque.`
+      : `The ${kind === 'cycle' ? 'cycle' : 'torque curve'} has torque below zero: there the load drives the motor, and ${holdingBrake === 'no' ? 'no' : 'so far no known'} brake holds it at rest.`,
+  );
 }

@@ -1,11 +1,10 @@
+import type { Flag } from './findings.ts';
 import { synchronousSpeed, type Motor } from '../../motor/typical.ts';
 import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
-import type { Brief, Notebook } from '../stage.ts';
+import type { Brief } from '../stage.ts';
 import { PRACTICE } from '../../ground/value.ts';
 import type { LoadValues } from './values.ts';
 import { onMotor } from './ways.ts';
-
-type Flag = Notebook['flag'];
 
 /** Below this share of rated power the current of a motor is mostly magnetising. Common practice, no published source. */
 const CURRENT_TELLS = 0.5;
@@ -16,7 +15,7 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
   const { school } = job;
   const typed = given.load;
   const impossible = (field: string, message: string, basis: string, clear: string): void =>
-    flag({ code: 'load.reading-impossible', severity: 'stop', message, basis, clear, field });
+    flag('load.reading-impossible', message, { basis, clear, field });
 
   if (motor && onMotor(job.load.way)) checkMotorReading(motor);
   if (job.load.way === 'pump' && typed.head && typed.staticHead && typed.staticHead.value > typed.head.value)
@@ -71,28 +70,20 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
         'Measure again, or read the plate again.',
       );
     if (job.load.way === 'current' && share && share < CURRENT_TELLS)
-      flag({
-        code: 'load.current-says-little',
-        severity: 'caution',
-        message: `At ${formatNumber(share * 100)} % load most of the current only magnetises the motor; the load is less certain than half of what is shown.`,
-        basis: PRACTICE,
-        clear: 'Measure the power into the motor, or its speed.',
-        field,
-      });
+      flag(
+        'load.current-says-little',
+        `At ${formatNumber(share * 100)} % load most of the current only magnetises the motor; the load is less certain than half of what is shown.`,
+        { field },
+      );
   }
 
   function checkDownhill(): void {
     const { friction, incline, movedMass } = typed;
     if (!movedMass || !friction || !incline || Math.tan(incline.value) > -friction.value) return;
-    flag({
-      code: 'load.drives-motor',
-      severity: 'stop',
-      message: `Down a slope of ${incline.text} the load runs by itself and drives the motor, which has to brake it.`,
-      basis: 'Weight along the slope exceeds friction',
-      clear:
-        'A load that drives needs a brake and a drive that takes energy back; have it engineered, or check the sign of the slope.',
-      field: 'load.incline',
-    });
+    flag(
+      'load.drives-motor',
+      `Down a slope of ${incline.text} the load runs by itself and drives the motor, which has to brake it.`,
+    );
   }
 
   function checkCurve(): void {
@@ -100,24 +91,16 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
     const speeds = points.map(({ speed }) => speed.value);
     const twice = points.find(({ speed }, at) => speeds.indexOf(speed.value) < at);
     if (twice)
-      flag({
-        code: 'load.curve-twice',
-        severity: 'caution',
-        message: `${twice.speed.text} stands in the table more than once; the first torque counts.`,
-        basis: 'One torque at each speed',
-        clear: 'Remove the rows that are too many.',
+      flag('load.curve-twice', `${twice.speed.text} stands in the table more than once; the first torque counts.`, {
         field: `load.curve.${twice.at}.speed`,
       });
     const end = Math.max(0, ...speeds);
     const { drivenSpeed } = values;
     if (points.length > 1 && drivenSpeed && drivenSpeed.value > end * 1.02)
-      flag({
-        code: 'load.curve-ends',
-        severity: 'caution',
-        message: `The table ends at ${formatQuantity(end, 'speed', school)}, below the ${drivenSpeed.text} of the driven shaft; its last torque is kept beyond.`,
-        basis: 'Straight lines between the points that were typed',
-        clear: 'Add the torque at full speed.',
-        field: `load.curve.${points.at(-1)?.at ?? 0}.speed`,
-      });
+      flag(
+        'load.curve-ends',
+        `The table ends at ${formatQuantity(end, 'speed', school)}, below the ${drivenSpeed.text} of the driven shaft; its last torque is kept beyond.`,
+        { field: `load.curve.${points.at(-1)?.at ?? 0}.speed` },
+      );
   }
 }

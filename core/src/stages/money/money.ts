@@ -1,3 +1,4 @@
+import { findings as declared } from './findings.ts';
 import { YEAR } from '../../ground/constants.ts';
 import type { MoneyValues } from './values.ts';
 import type { Catalogue } from '../../catalogue/catalogue.ts';
@@ -29,7 +30,7 @@ export interface MoneyOn {
 export function money({ brief, catalogue, supply, profile, starting, pick }: MoneyOn): MoneyResult {
   const { job, given, practice } = brief;
   const { school } = job;
-  const { findings, missing, flag, ...ask } = notebook('money');
+  const { findings, missing, flag, ...ask } = notebook('money', declared);
   // Only an energy study decides by money; elsewhere it sharpens.
   const need = job.situation.kind === 'energy' ? ask.need : ask.sharpen;
   const energyPrice = given.money.energyPrice ?? supply.values.energyPrice;
@@ -73,14 +74,10 @@ export function money({ brief, catalogue, supply, profile, starting, pick }: Mon
       : undefined;
 
   if (starting.method === 'drive' && yearlySaving && yearlySaving.value <= 0 && job.starting.speedControl !== 'yes') {
-    flag({
-      code: 'money.never-pays',
-      severity: 'caution',
-      message: `The drive never pays for itself: it costs ${formatNumber(-yearlySaving.value)} ${job.currency} more in energy every year.`,
-      basis: 'Profile of this job',
-      clear: 'Choose a starter, unless start or process need the drive.',
-      field: 'starting.method',
-    });
+    flag(
+      'money.never-pays',
+      `The drive never pays for itself: it costs ${formatNumber(-yearlySaving.value)} ${job.currency} more in energy every year.`,
+    );
   }
   const values: MoneyValues = {
     ...(yearlyCostThrottled ? { yearlyCostThrottled } : {}),
@@ -116,14 +113,13 @@ export function money({ brief, catalogue, supply, profile, starting, pick }: Mon
   /** Prices of two currencies are reconciled by a typed rate, or nothing is said of capital. */
   function checkCurrency(): void {
     if (rate !== undefined || (!pick.chosenMotor && !pick.chosenDrive && !pick.starter)) return;
-    flag({
-      code: 'money.currency',
-      severity: 'stop',
-      message: `The catalogue’s prices are in ${catalogue.currency}, the job counts in ${job.currency || 'no currency'}; without a rate they cannot be compared.`,
-      basis: 'Amounts of two currencies do not add up',
-      clear: `Type how much ${job.currency || 'of the job’s currency'} one ${catalogue.currency} costs, or set the job’s currency to ${catalogue.currency}.`,
-      field: 'money.exchangeRate',
-    });
+    flag(
+      'money.currency',
+      `The catalogue’s prices are in ${catalogue.currency}, the job counts in ${job.currency || 'no currency'}; without a rate they cannot be compared.`,
+      {
+        clear: `Type how much ${job.currency || 'of the job’s currency'} one ${catalogue.currency} costs, or set the job’s currency to ${catalogue.currency}.`,
+      },
+    );
   }
 
   /**
@@ -173,14 +169,10 @@ export function money({ brief, catalogue, supply, profile, starting, pick }: Mon
     });
     if (built.lacking.length === 0)
       return { price: built.price, why: `Less a ${way} starter, the least costly that passes.` };
-    flag({
-      code: 'money.part-missing',
-      severity: 'caution',
-      message: `What the ${way} starter would cost is not known, since the catalogue lacks: ${built.lacking.join(', ')}. The extra capital of the drive is not given.`,
-      basis: 'A missing price is not zero',
-      clear: 'Add a catalogue with these parts.',
-      field: 'starting.method',
-    });
+    flag(
+      'money.part-missing',
+      `What the ${way} starter would cost is not known, since the catalogue lacks: ${built.lacking.join(', ')}. The extra capital of the drive is not given.`,
+    );
     return undefined;
   }
 }

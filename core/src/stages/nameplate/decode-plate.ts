@@ -1,5 +1,6 @@
+import type { Flag } from './findings.ts';
 import type { NameplateValues } from './values.ts';
-import type { Brief, Notebook } from '../stage.ts';
+import type { Brief } from '../stage.ts';
 import type { EfficiencyClass } from '../../motor/efficiency-class.ts';
 import { classEfficiency, classesOf } from '../../motor/efficiency-class.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
@@ -60,7 +61,7 @@ const yearOf = (text: string | undefined): number | undefined => {
 export function decodePlate(
   { job, given }: Brief,
   facts: PlateFacts,
-  flag: Notebook['flag'],
+  flag: Flag,
 ): { readonly values: DecodedValues; readonly inverter: InverterStatement } {
   const plate = job.nameplate;
   const { school } = job;
@@ -92,14 +93,10 @@ export function decodePlate(
     values.insulationLife = winding.life;
     // Without the rise on the plate the hot spot is only an upper estimate; the place stage derates for the heat.
     if (winding.hotSpot.origin === 'derived' && winding.hotSpot.value > winding.limit.value + 0.5)
-      flag({
-        code: 'nameplate.hot-spot',
-        severity: 'caution',
-        message: `At full load the hot spot would reach ${winding.hotSpot.text}, above the ${winding.limit.text} of the class: its life falls to about ${winding.life.text}.`,
-        basis: `IEC 60085, IEC 60034-1 (recalled from memory); halving per 10 K: ${PRACTICE}`,
-        clear: 'Cooler air, a higher thermal class, a lower rise, or less load.',
-        field: 'nameplate.thermalClass',
-      });
+      flag(
+        'nameplate.hot-spot',
+        `At full load the hot spot would reach ${winding.hotSpot.text}, above the ${winding.limit.text} of the class: its life falls to about ${winding.life.text}.`,
+      );
   }
   const drive = readBearing('bearingDriveEnd');
   readBearing('bearingOppositeEnd');
@@ -123,15 +120,10 @@ export function decodePlate(
   function checkExplosionProtection(): void {
     const said = [plate.enclosure, plate.model].filter(Boolean).join(' ');
     if (job.situation.kind === 'new' || !isExplosionProtected(said)) return;
-    flag({
-      code: 'nameplate.explosion-protected',
-      severity: 'stop',
-      message:
-        'The motor on the plate is explosion-protected. Its replacement, starter or drive is a matter of certification.',
-      basis: 'NEC 500 to 506, IEC 60079 series',
-      clear: 'Have a competent person for hazardous areas select it; Pilgrim does not.',
-      field: 'nameplate.enclosure',
-    });
+    flag(
+      'nameplate.explosion-protected',
+      'The motor on the plate is explosion-protected. Its replacement, starter or drive is a matter of certification.',
+    );
   }
 
   /** How far the supply’s utilization voltage is from rated: zone A for good, zone B to survive. */
@@ -153,14 +145,10 @@ export function decodePlate(
   function readServiceFactor(): void {
     const factor = given.nameplate.serviceFactor;
     if (!factor || factor.value <= 1 || job.situation.kind !== 'drive') return;
-    flag({
-      code: 'nameplate.service-factor',
-      severity: 'note',
-      message: `The service factor ${factor.text} is spent by the extra heat of a drive: the motor is held to 1.0 on it.`,
-      basis: PRACTICE,
-      clear: 'Do not load it above its rated power.',
-      field: 'nameplate.serviceFactor',
-    });
+    flag(
+      'nameplate.service-factor',
+      `The service factor ${factor.text} is spent by the extra heat of a drive: the motor is held to 1.0 on it.`,
+    );
   }
 
   function readDuty(): void {
@@ -168,14 +156,10 @@ export function decodePlate(
     const duty = decodeDuty(plate.duty);
     if (duty) values.dutyMeaning = said(duty.meaning, 'IEC 60034-1 4.2, MG 1 10.36');
     if (duty?.continuous) return;
-    flag({
-      code: 'nameplate.duty',
-      severity: 'caution',
-      message: `The plate’s duty is “${plate.duty.trim().slice(0, 30)}”${duty ? `: ${duty.meaning}` : ''}. Only S1 or CONT may be loaded continuously.`,
-      basis: 'IEC 60034-1 4.2, MG 1 10.36 (recalled from memory)',
-      clear: 'Choose a continuous-duty motor unless the load is truly intermittent.',
-      field: 'nameplate.duty',
-    });
+    flag(
+      'nameplate.duty',
+      `The plate’s duty is “${plate.duty.trim().slice(0, 30)}”${duty ? `: ${duty.meaning}` : ''}. Only S1 or CONT may be loaded continuously.`,
+    );
   }
 
   function readBearing(field: 'bearingDriveEnd' | 'bearingOppositeEnd'): Bearing | undefined {
@@ -184,12 +168,7 @@ export function decodePlate(
     const bearing = decodeBearing(text);
     if (bearing) values[field] = said(bearing.text, 'ISO 15 designations');
     else
-      flag({
-        code: 'nameplate.bearing-unknown',
-        severity: 'note',
-        message: `Bearing “${text.slice(0, 30)}” does not read as an ISO 15 designation.`,
-        basis: 'ISO 15 (recalled from memory)',
-        clear: 'Write it like 6309-2Z/C3 or NU 313.',
+      flag('nameplate.bearing-unknown', `Bearing “${text.slice(0, 30)}” does not read as an ISO 15 designation.`, {
         field: `nameplate.${field}`,
       });
     return bearing;
@@ -200,24 +179,13 @@ export function decodePlate(
     const used = job.situation.greasedWith?.trim();
     const mix = used ? mixing(plate.grease, used) : 'same';
     if (used && mix !== 'same')
-      flag({
-        code: 'nameplate.grease-mixed',
-        severity: 'caution',
-        message: `${mixingWords[mix](plate.grease.trim().slice(0, 40), used.slice(0, 40))}.`,
-        basis: PRACTICE,
-        clear: 'Have the bearings cleaned out and filled with one grease, or replaced; tag the motor with its grease.',
-        field: 'situation.greasedWith',
-      });
+      flag('nameplate.grease-mixed', `${mixingWords[mix](plate.grease.trim().slice(0, 40), used.slice(0, 40))}.`);
     const thickener = thickenerOf(plate.grease);
     const sealed = bearing?.seals === 'two seals' || bearing?.seals === 'two shields';
-    flag({
-      code: 'nameplate.grease',
-      severity: 'note',
-      message: `Greased with ${plate.grease.trim().slice(0, 40)}${thickener ? ` (${thickener})` : ''}${sealed ? '; its bearings are closed and filled for life' : ''}. Two thickeners that do not mix run out of the bearing.`,
-      basis: PRACTICE,
-      clear: 'Grease the new motor with what its own plate names, and tell who greases it.',
-      field: 'nameplate.grease',
-    });
+    flag(
+      'nameplate.grease',
+      `Greased with ${plate.grease.trim().slice(0, 40)}${thickener ? ` (${thickener})` : ''}${sealed ? '; its bearings are closed and filled for life' : ''}. Two thickeners that do not mix run out of the bearing.`,
+    );
   }
 
   function readConnection(): void {
@@ -239,17 +207,12 @@ export function decodePlate(
     if (plate.inverter?.trim() || facts.power) values.inverter = said(statement.text, windingWithstand.source);
     const onDrive = job.situation.kind === 'drive';
     if (onDrive && (statement.verdict === 'not proven' || statement.verdict === 'confirm from the data sheet'))
-      flag({
-        code: 'nameplate.inverter-silent',
-        severity: 'caution',
-        message:
-          statement.verdict === 'not proven'
-            ? 'The plate says nothing about running on a drive, and the motor is old or of unknown age: its winding is not proven against a drive’s voltage peaks.'
-            : 'The plate says nothing about running on a drive; a motor this new may take one, but only its data sheet says so.',
-        basis: `MG 1 Parts 30 and 31 (recalled from memory); age: ${PRACTICE}`,
-        clear: 'Ask the maker for the data sheet, keep the cable short or add a filter, or choose a new motor.',
-        field: 'nameplate.inverter',
-      });
+      flag(
+        'nameplate.inverter-silent',
+        statement.verdict === 'not proven'
+          ? 'The plate says nothing about running on a drive, and the motor is old or of unknown age: its winding is not proven against a drive’s voltage peaks.'
+          : 'The plate says nothing about running on a drive; a motor this new may take one, but only its data sheet says so.',
+      );
     return statement;
   }
 
@@ -271,14 +234,11 @@ export function decodePlate(
     const limit = classEfficiency(today.least, power.value, poles.value, facts.open, school);
     if (limit && efficiency.value < limit.value - 1e-6) {
       const less = 1 - (1 / limit.value - 1) / (1 / efficiency.value - 1);
-      flag({
-        code: 'nameplate.class-below-today',
-        severity: 'note',
-        message: `A new motor of this size must reach ${today.least}, ${limit.text}: ${formatNumber(less * 100, 2)} % less loss than this one, and often a little faster.`,
-        basis: `${today.law} (recalled from memory)`,
-        clear: 'On a fan or pump check the power at the higher speed; it rises with its cube.',
-        field: 'nameplate.efficiency',
-      });
+      flag(
+        'nameplate.class-below-today',
+        `A new motor of this size must reach ${today.least}, ${limit.text}: ${formatNumber(less * 100, 2)} % less loss than this one, and often a little faster.`,
+        { basis: `${today.law} (recalled from memory)` },
+      );
     }
   }
 
@@ -302,13 +262,10 @@ export function decodePlate(
     const printed = efficiency.origin === 'given';
     if (!limit || efficiency.origin === 'estimated' || efficiency.value >= limit.value - (printed ? 0.0015 : 0.02))
       return;
-    flag({
-      code: 'nameplate.class-disagrees',
-      severity: 'caution',
-      message: `The plate prints ${name} but ${printed ? efficiency.text : `its figures make an efficiency of ${efficiency.text}`}; ${name} asks ${limit.text} of this size and speed.`,
-      basis: `${limit.working.source} (recalled from memory)`,
-      clear: 'Read the efficiency, the power and the class again.',
-      field: 'nameplate.efficiency',
-    });
+    flag(
+      'nameplate.class-disagrees',
+      `The plate prints ${name} but ${printed ? efficiency.text : `its figures make an efficiency of ${efficiency.text}`}; ${name} asks ${limit.text} of this size and speed.`,
+      { basis: `${limit.working.source} (recalled from memory)` },
+    );
   }
 }

@@ -1,3 +1,4 @@
+import { findings as declared } from './findings.ts';
 import type { NameplateValues } from './values.ts';
 import { classEfficiency, classesOf, classMet, guaranteedMinimum } from '../../motor/efficiency-class.ts';
 import { minimumBreakdownTorque, minimumLockedRotorTorque, type Motor } from '../../motor/typical.ts';
@@ -42,7 +43,7 @@ const isOpen = (enclosure: string | undefined): boolean => /\b(ODP|DP|OPEN|WP|IP
 /** What the plate says, what follows from it, and whether it agrees with itself. */
 export function nameplate(brief: Brief): NameplateResult {
   const { job, given } = brief;
-  const { findings, missing, flag, need } = notebook('nameplate');
+  const { findings, missing, flag, need } = notebook('nameplate', declared);
   const { school } = job;
   const plate = job.nameplate;
   const rating = connectedRating(given, job);
@@ -196,14 +197,10 @@ export function nameplate(brief: Brief): NameplateResult {
     if (plate.codeLetter?.trim() && power && volts) {
       const fromCode = lockedRotorFromCode(plate.codeLetter, power, volts, school);
       if (fromCode) return fromCode;
-      flag({
-        code: 'nameplate.code-letter',
-        severity: 'caution',
-        message: `Code letter “${plate.codeLetter.slice(0, 10)}” is not one the standard uses (A–H, J–N, P, R–V).`,
-        basis: 'NEC Table 430.7(B)',
-        clear: 'Read the letter again. I, O and Q are never used; they are often a 1 or a 0.',
-        field: 'nameplate.codeLetter',
-      });
+      flag(
+        'nameplate.code-letter',
+        `Code letter “${plate.codeLetter.slice(0, 10)}” is not one the standard uses (A–H, J–N, P, R–V).`,
+      );
     }
     if (typed.startingCurrentRatio && amperes) return lockedRotorFromRatio(typed.startingCurrentRatio, amperes, school);
     return amperes && lockedRotorGuess(amperes, school);

@@ -1,7 +1,7 @@
+import type { Flag } from './findings.ts';
 import type { Brief, Notebook } from '../stage.ts';
 import { maximumLockedRotorCurrent } from '../../motor/typical.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
-import { PRACTICE } from '../../ground/value.ts';
 import type { ConnectedRating } from './connected-rating.ts';
 import { decodeFrame, standardFrame, type Frame } from './frame.ts';
 import type { LockedRotorRange } from './locked-rotor-current.ts';
@@ -28,7 +28,7 @@ const digitsOf = (value: number): string => String(Number(value.toPrecision(4)))
 export function checkPlate(
   { job, given }: Brief,
   { rating, balance, turning, range, frame, open }: PlateReadings,
-  { flag, need }: Pick<Notebook, 'flag' | 'need'>,
+  { flag, need }: Pick<Notebook<Flag>, 'flag' | 'need'>,
 ): void {
   const { school } = job;
   const plate = job.nameplate;
@@ -51,69 +51,41 @@ export function checkPlate(
     if (!rating.speed) need('nameplate.speed', 'Full-load speed on the plate, for poles and torque');
     if (!current) need('nameplate.currents', 'Current on the plate; the overload and the drive are set by it');
     if (rating.doubts.includes('pairing')) {
-      flag({
-        code: 'nameplate.pairing',
-        severity: 'caution',
-        message:
-          'The voltages and currents do not pair up one for one, so the current at the connected voltage is not known.',
-        basis: PRACTICE,
-        clear: 'Type as many currents as voltages, in the same order: 230/460 with 38/19.',
-        field: 'nameplate.currents',
-      });
+      flag(
+        'nameplate.pairing',
+        'The voltages and currents do not pair up one for one, so the current at the connected voltage is not known.',
+      );
     }
     if (rating.doubts.includes('several ratings')) {
-      flag({
-        code: 'nameplate.several-ratings',
-        severity: 'note',
-        message: 'The plate shows several powers or speeds that do not pair with its frequencies; the first is used.',
-        basis: PRACTICE,
-        clear: 'Put the speed you mean first, or type one frequency for each.',
-        field: 'nameplate.speed',
-      });
+      flag(
+        'nameplate.several-ratings',
+        'The plate shows several powers or speeds that do not pair with its frequencies; the first is used.',
+      );
     }
     if (rating.doubts.includes('frequency assumed') && power) {
-      flag({
-        code: 'nameplate.frequency-assumed',
-        severity: 'note',
-        message: `No frequency on the plate: ${frequency.text} is assumed.`,
-        basis: PRACTICE,
-        clear: 'Type the frequency.',
-        field: 'nameplate.frequency',
-      });
+      flag('nameplate.frequency-assumed', `No frequency on the plate: ${frequency.text} is assumed.`);
     }
   }
 
   function checkSpeed(): void {
     if (!rating.speed) return;
     if (!turning) {
-      flag({
-        code: 'nameplate.speed-impossible',
-        severity: 'stop',
-        message: `${rating.speed.text} is faster than a 2-pole field turns at ${frequency.text}. No induction motor runs there on the line.`,
-        basis: 'n = 120 f / p',
-        clear: 'Read speed and frequency again.',
-        field: 'nameplate.speed',
-      });
+      flag(
+        'nameplate.speed-impossible',
+        `${rating.speed.text} is faster than a 2-pole field turns at ${frequency.text}. No induction motor runs there on the line.`,
+      );
       return;
     }
     if (turning.printsSynchronous) {
-      flag({
-        code: 'nameplate.synchronous-speed',
-        severity: 'note',
-        message: `The plate prints the synchronous speed ${turning.synchronousSpeed.text}, which gives no slip. Slip is estimated.`,
-        basis: PRACTICE,
-        clear: 'Measure the speed at full load, or take it from the data sheet.',
-        field: 'nameplate.speed',
-      });
+      flag(
+        'nameplate.synchronous-speed',
+        `The plate prints the synchronous speed ${turning.synchronousSpeed.text}, which gives no slip. Slip is estimated.`,
+      );
     } else if ((turning.slip?.value ?? 0) > 0.13) {
-      flag({
-        code: 'nameplate.slip-high',
-        severity: 'caution',
-        message: `${rating.speed.text} is ${turning.slip?.text} below ${turning.synchronousSpeed.text}: more slip than any standard design has.`,
-        basis: 'MG 1 Design D, 5 % and more (recalled from memory)',
-        clear: 'Read speed and frequency again.',
-        field: 'nameplate.speed',
-      });
+      flag(
+        'nameplate.slip-high',
+        `${rating.speed.text} is ${turning.slip?.text} below ${turning.synchronousSpeed.text}: more slip than any standard design has.`,
+      );
     }
   }
 
@@ -121,9 +93,9 @@ export function checkPlate(
     const { efficiency: eta, powerFactor: pf } = rating;
     const amperes = rating.current;
     if (powerFactor && powerFactor.value > 1)
-      return void flagImpossible('nameplate.power-factor-over-one', 'power factor', powerFactor.text);
+      return flag('nameplate.power-factor-over-one', impossible('power factor', powerFactor.text));
     if (efficiency && efficiency.value > 1)
-      return void flagImpossible('nameplate.efficiency-over-one', 'efficiency', efficiency.text);
+      return flag('nameplate.efficiency-over-one', impossible('efficiency', efficiency.text));
     if (!power || !voltage || !amperes || !eta || !pf) return;
     const off = mismatch(power.value, voltage.value, amperes.value, eta.value, pf.value);
     if (Math.abs(off) <= DISAGREES) return;
@@ -152,29 +124,15 @@ export function checkPlate(
     ];
     const likely = misreadDigit(suspects);
     const size = `${formatNumber(Math.abs(off) * 100, 2)} %`;
-    flag({
-      code: Math.abs(off) > MISREAD ? 'nameplate.misread' : 'nameplate.disagrees',
-      severity: 'caution',
-      message:
-        `The plate does not agree with itself: √3·V·I·η·cos φ is ${size} ${off > 0 ? 'above' : 'below'} the power.` +
+    flag(
+      Math.abs(off) > MISREAD ? 'nameplate.misread' : 'nameplate.disagrees',
+      `The plate does not agree with itself: √3·V·I·η·cos φ is ${size} ${off > 0 ? 'above' : 'below'} the power.` +
         fits(likely),
-      basis: 'P = √3 V I η cos φ; limits 5 % and 12 %: ' + PRACTICE,
-      clear: likely
-        ? `Look at the plate again; correct ${likely.name.toLowerCase()} if it reads ${likely.likely}.`
-        : 'Look at the plate again.',
-      field: likely?.field ?? 'nameplate.currents',
-    });
-  }
-
-  function flagImpossible(code: string, what: string, shown: string): void {
-    flag({
-      code,
-      severity: 'caution',
-      message: `The plate’s figures would need a ${what} of ${shown}, which cannot be.`,
-      basis: 'P = √3 V I η cos φ',
-      clear: 'One of power, voltage, current or the factors is misread; look at the plate again.',
-      field: 'nameplate.currents',
-    });
+      likely && {
+        clear: `Look at the plate again; correct ${likely.name.toLowerCase()} if it reads ${likely.likely}.`,
+        field: likely.field,
+      },
+    );
   }
 
   function checkLockedRotor(): void {
@@ -183,27 +141,16 @@ export function checkPlate(
     if (limit === undefined || plate.designLetter?.trim().toUpperCase() !== 'B' || !plate.codeLetter || !range?.min)
       return;
     if (range.min.value > limit) {
-      flag({
-        code: 'nameplate.code-above-design',
-        severity: 'caution',
-        message: `Code ${plate.codeLetter.toUpperCase()} means at least ${range.min.text} locked-rotor, above the Design B limit of ${formatNumber(limit)} A.`,
-        basis: 'MG 1 12.35.1 (recalled from memory)',
-        clear: 'Read code and design letter again; one of them is likely wrong.',
-        field: 'nameplate.codeLetter',
-      });
+      flag(
+        'nameplate.code-above-design',
+        `Code ${plate.codeLetter.toUpperCase()} means at least ${range.min.text} locked-rotor, above the Design B limit of ${formatNumber(limit)} A.`,
+      );
     }
   }
 
   function checkFrame(): void {
     if (plate.frame?.trim() && !frame) {
-      flag({
-        code: 'nameplate.frame-unknown',
-        severity: 'caution',
-        message: `Frame “${plate.frame.slice(0, 20)}” reads as neither a NEMA nor an IEC frame.`,
-        basis: 'MG 1 4.2, IEC 60072-1',
-        clear: 'Write it like 254T, 143/5T, 56C, 132M. Or measure floor to shaft centre.',
-        field: 'nameplate.frame',
-      });
+      flag('nameplate.frame-unknown', `Frame “${plate.frame.slice(0, 20)}” reads as neither a NEMA nor an IEC frame.`);
     }
     if (!frame || !power || !turning || frame.family !== school) return;
     const assigned = standardFrame(power.value, turning.poles.value, open, school);
@@ -212,25 +159,20 @@ export function checkPlate(
       const speed =
         rating.speed &&
         speedThatFitsFrame(plate.frame ?? '', power.value, frequency.value, rating.speed.value, open, school);
-      flag({
-        code: 'nameplate.frame-unusual',
-        severity: 'note',
-        message: `${plate.frame?.trim()} is not the standard frame for this size and speed; that would be ${assigned}.${speed === undefined ? '' : ` It would be if the speed read ${speed}.`}`,
-        basis: school === 'NEMA' ? 'MG 1 Part 13 (recalled from memory)' : 'EN 50347 (recalled from memory)',
-        clear: 'Check power and speed, or expect an older or special motor.',
-        field: 'nameplate.frame',
-      });
+      flag(
+        'nameplate.frame-unusual',
+        `${plate.frame?.trim()} is not the standard frame for this size and speed; that would be ${assigned}.${speed === undefined ? '' : ` It would be if the speed read ${speed}.`}`,
+        { basis: school === 'NEMA' ? 'MG 1 Part 13 (recalled from memory)' : 'EN 50347 (recalled from memory)' },
+      );
     }
     if (/U/.test(frame.suffix) && frame.family === 'NEMA') {
-      flag({
-        code: 'nameplate.frame-u',
-        severity: 'caution',
-        message:
-          'A U frame belongs to the series before 1964: a present T frame of the same power has other feet and shaft.',
-        basis: 'MG 1 4.2.2 (recalled from memory)',
-        clear: 'Plan a transition base, or have the maker match the mounting.',
-        field: 'nameplate.frame',
-      });
+      flag(
+        'nameplate.frame-u',
+        'A U frame belongs to the series before 1964: a present T frame of the same power has other feet and shaft.',
+      );
     }
   }
 }
+
+const impossible = (what: string, shown: string): string =>
+  `The plate’s figures would need a ${what} of ${shown}, which cannot be.`;

@@ -1,8 +1,8 @@
+import type { Flag } from './findings.ts';
 import { classEfficiency, classesOf } from '../../motor/efficiency-class.ts';
 import { estimatedPowerFactor } from '../../motor/typical.ts';
 import { remembered } from '../../ground/remembered.ts';
-import type { Brief, Notebook } from '../stage.ts';
-import { PRACTICE } from '../../ground/value.ts';
+import type { Brief } from '../stage.ts';
 import type { ConnectedRating } from './connected-rating.ts';
 import type { Turning } from './poles.ts';
 import type { Balance } from './power-balance.ts';
@@ -28,7 +28,7 @@ export function checkDoubts(
   rating: ConnectedRating,
   balance: Balance,
   turning: Turning | undefined,
-  flag: Notebook['flag'],
+  flag: Flag,
 ): void {
   const plate = job.nameplate;
   const { school } = job;
@@ -46,12 +46,7 @@ export function checkDoubts(
     const { doubts, fields } = readingOf(plate.asRead);
     for (const { text, field, why } of doubts.slice(0, 8)) {
       if (field && String(plate[field] ?? '') !== String(fields[field] ?? '')) continue;
-      flag({
-        code: 'nameplate.unread',
-        severity: 'caution',
-        message: `“${text.slice(0, 40)}” on the plate was not taken: ${why.replace(/\.$/, '')}.`,
-        basis: 'Text of the plate',
-        clear: 'Look at the plate again and type the figure into its field, or correct the text.',
+      flag('nameplate.unread', `“${text.slice(0, 40)}” on the plate was not taken: ${why.replace(/\.$/, '')}.`, {
         field: field ? `nameplate.${field}` : 'nameplate.asRead',
       });
     }
@@ -60,14 +55,10 @@ export function checkDoubts(
   function checkPhases(): void {
     const said = plate.phases?.trim() ?? '';
     if (said === '' || /^3|three/i.test(said)) return;
-    flag({
-      code: 'nameplate.single-phase',
-      severity: 'stop',
-      message: `The plate says “${said.slice(0, 20)}” for its phases: this is no three-phase motor, and nothing here holds for it.`,
-      basis: 'P = √3 V I η cos φ holds for three phases',
-      clear: 'Read the plate again; a single-phase motor is selected from its own tables.',
-      field: 'nameplate.phases',
-    });
+    flag(
+      'nameplate.single-phase',
+      `The plate says “${said.slice(0, 20)}” for its phases: this is no three-phase motor, and nothing here holds for it.`,
+    );
   }
 
   function checkSpeeds(): void {
@@ -77,39 +68,28 @@ export function checkDoubts(
     const chosen = speeds.all[speeds.chosen]?.text ?? '';
     const must = job.situation.kind === 'replace' || job.situation.kind === 'drive';
     if (speeds.settled) {
-      flag({
-        code: 'nameplate.speed-chosen',
-        severity: 'note',
-        message: `A two-speed motor, ${list}; everything here holds for ${chosen}, the other speed is given up.`,
-        basis: 'chosen in this job',
-        clear:
-          'A drive gives both speeds from one winding; a two-speed motor and its starter are bought to specification.',
-        field: 'nameplate.speedInForce',
-      });
+      flag(
+        'nameplate.speed-chosen',
+        `A two-speed motor, ${list}; everything here holds for ${chosen}, the other speed is given up.`,
+      );
       return;
     }
-    flag({
-      code: 'nameplate.two-speed',
-      severity: must ? 'stop' : 'caution',
-      message: `The plate is of a two-speed motor, ${list}. ${must ? 'Which speed is to be replaced or driven decides everything that follows.' : `The first, ${chosen}, is taken.`}`,
-      basis: 'Power, current and torque differ with the speed',
-      clear: 'Choose the speed.',
-      field: 'nameplate.speedInForce',
-    });
+    flag(
+      'nameplate.two-speed',
+      `The plate is of a two-speed motor, ${list}. ${must ? 'Which speed is to be replaced or driven decides everything that follows.' : `The first, ${chosen}, is taken.`}`,
+      { severity: must ? 'stop' : 'caution' },
+    );
   }
 
   function checkSchool(): void {
     const weight = schoolWeight(plate, plate.asRead ?? '');
     const proposed = weight > 0 ? 'IEC' : weight < 0 ? 'NEMA' : school;
     if (proposed === school || Math.abs(weight) < 1.5) return;
-    flag({
-      code: 'nameplate.other-school',
-      severity: 'caution',
-      message: `The plate was printed for ${proposed === 'IEC' ? 'IEC rules at 50 Hz' : 'NEMA rules at 60 Hz'}; this job works by ${school}.`,
-      basis: 'Units, frequency, class and frame on the plate',
-      clear: `Set “Rules and units” to ${proposed}, unless the new equipment is to follow ${school}.`,
-      field: 'school',
-    });
+    flag(
+      'nameplate.other-school',
+      `The plate was printed for ${proposed === 'IEC' ? 'IEC rules at 50 Hz' : 'NEMA rules at 60 Hz'}; this job works by ${school}.`,
+      { clear: `Set “Rules and units” to ${proposed}, unless the new equipment is to follow ${school}.` },
+    );
   }
 
   /** A power factor or an efficiency that no motor has says that another figure is misread. */
@@ -141,14 +121,11 @@ export function checkDoubts(
   }
 
   function flagImplausible(what: string, shown: string, usual: string, field: string): void {
-    flag({
-      code: 'nameplate.implausible',
-      severity: 'caution',
-      message: `The plate’s figures come to a ${what} of ${shown}; motors of this size and speed have ${usual}.`,
-      basis: `P = √3 V I η cos φ; usual figures: ${PRACTICE}`,
-      clear: 'One of power, voltage, current or the factors is misread, or belongs to another connection; look again.',
-      field,
-    });
+    flag(
+      'nameplate.implausible',
+      `The plate’s figures come to a ${what} of ${shown}; motors of this size and speed have ${usual}.`,
+      { field },
+    );
   }
 
   function checkPoles(): void {
@@ -156,15 +133,11 @@ export function checkDoubts(
     if (!printed) return;
     const odd = printed.value % 2 !== 0;
     if (!odd && (!turning || turning.poles.value === printed.value)) return;
-    flag({
-      code: 'nameplate.poles-disagree',
-      severity: 'caution',
-      message: odd
+    flag(
+      'nameplate.poles-disagree',
+      odd
         ? `${printed.text} poles cannot be: poles come in pairs.`
         : `The plate prints ${printed.text} poles; its speed belongs to ${turning?.poles.text}.`,
-      basis: 'n = 120 f / p',
-      clear: 'Read speed, frequency and poles again.',
-      field: 'nameplate.poles',
-    });
+    );
   }
 }

@@ -1,10 +1,10 @@
+import type { Flag } from './findings.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import type { Job } from '../../job/job.ts';
 import { codeLetters } from '../../ground/tables/index.ts';
 import { horsepowerOf } from '../../motor/standard-power.ts';
-import type { Notebook } from '../stage.ts';
-import { PRACTICE, type Value } from '../../ground/value.ts';
+import { type Value } from '../../ground/value.ts';
 import { decodeFrame, standardFrame } from './frame.ts';
 import { misreadDigit, oneDigitAway, type Misreading, type Suspect } from './misread-digit.ts';
 
@@ -17,7 +17,7 @@ export const fits = (likely: Misreading | undefined): string =>
     : '';
 
 /** Same power at every voltage: V·I must be equal for each pair the plate prints. */
-export function checkVoltageRatio(given: Inputs['given'], flag: Notebook['flag']): void {
+export function checkVoltageRatio(given: Inputs['given'], flag: Flag): void {
   const power = given.nameplate.power?.[0]?.[0]?.value;
   const voltages = given.nameplate.voltages ?? [];
   const currents = given.nameplate.currents ?? [];
@@ -51,14 +51,11 @@ export function checkVoltageRatio(given: Inputs['given'], flag: Notebook['flag']
     suspect('Voltage', 'nameplate.voltages', v1.value, (v) => off(v, v2.value, i1.value, i2.value)),
     suspect('Voltage', 'nameplate.voltages', v2.value, (v) => off(v1.value, v, i1.value, i2.value)),
   ]);
-  flag({
-    code: 'nameplate.ratio',
-    severity: 'caution',
-    message: `Volts and amps do not go together: ${v1.text} × ${i1.text} and ${v2.text} × ${i2.text} should be equal and differ by ${formatNumber(Math.abs(now) * 100, 2)} %.${fits(likely)}`,
-    basis: 'same power at every connection: V·I constant',
-    clear: 'Look at the plate again.',
-    field: likely?.field ?? 'nameplate.currents',
-  });
+  flag(
+    'nameplate.ratio',
+    `Volts and amps do not go together: ${v1.text} × ${i1.text} and ${v2.text} × ${i2.text} should be equal and differ by ${formatNumber(Math.abs(now) * 100, 2)} %.${fits(likely)}`,
+    { field: likely?.field ?? 'nameplate.currents' },
+  );
 }
 
 const lastPlace = (value: number): number => {
@@ -73,7 +70,7 @@ export function checkCodeLetter(
   power: Value | undefined,
   voltage: Value | undefined,
   current: Value | undefined,
-  flag: Notebook['flag'],
+  flag: Flag,
 ): void {
   const letter = job.nameplate.codeLetter?.trim().toUpperCase();
   const at = codeLetters.rows.findIndex((row) => row['letter'] === letter);
@@ -86,18 +83,14 @@ export function checkCodeLetter(
   const most = codeLetters.number(codeLetters.rows[at + 1], 'kva_per_hp_min') ?? Infinity;
   if (kva >= least * 0.97 && kva <= most * 1.03) return;
   const fit = codeLetters.rows.findLast((row) => (codeLetters.number(row, 'kva_per_hp_min') ?? 0) <= kva);
-  flag({
-    code: 'nameplate.code-current',
-    severity: 'caution',
-    message: `Code ${letter} means ${formatNumber(least, 3)} to ${formatNumber(most, 3)} kVA/hp, but the locked-rotor current on the plate makes ${formatNumber(kva, 3)}${fit ? `: that would be code ${String(fit['letter'])}` : ''}.`,
-    basis: 'NEC Table 430.7(B) (recalled from memory)',
-    clear: 'Read code letter, locked-rotor current and voltage again.',
-    field: 'nameplate.codeLetter',
-  });
+  flag(
+    'nameplate.code-current',
+    `Code ${letter} means ${formatNumber(least, 3)} to ${formatNumber(most, 3)} kVA/hp, but the locked-rotor current on the plate makes ${formatNumber(kva, 3)}${fit ? `: that would be code ${String(fit['letter'])}` : ''}.`,
+  );
 }
 
 /** The 50 Hz and 60 Hz sets of one motor: the same iron, so V/f and the pole count must agree. */
-export function checkFrequencyPair(given: Inputs['given'], flag: Notebook['flag']): void {
+export function checkFrequencyPair(given: Inputs['given'], flag: Flag): void {
   const { nameplate: plate } = given;
   const f1 = plate.frequency?.[0]?.[0]?.value;
   const f2 = plate.altFrequency?.value ?? plate.frequency?.flat()[1]?.value;
@@ -123,27 +116,20 @@ export function checkFrequencyPair(given: Inputs['given'], flag: Notebook['flag'
         plausible: (v: number) => v > 100,
       })),
     ]);
-    flag({
-      code: 'nameplate.pair-speed',
-      severity: 'caution',
-      message: `The 50 Hz and 60 Hz speeds belong to different pole counts, which one winding cannot have.${fits(likely)}`,
-      basis: 'n = 120 f / p',
-      clear: 'Read both speeds and frequencies again.',
-      field: likely?.field ?? 'nameplate.speed',
-    });
+    flag(
+      'nameplate.pair-speed',
+      `The 50 Hz and 60 Hz speeds belong to different pole counts, which one winding cannot have.${fits(likely)}`,
+      { field: likely?.field ?? 'nameplate.speed' },
+    );
   }
   const v1 = plate.voltages?.flat() ?? [];
   const v2 = plate.altVoltages?.flat() ?? [];
   const agrees = v1.some((a) => v2.some((b) => Math.abs(b.value / f2 / (a.value / f1) - 1) < 0.12));
   if (v1.length > 0 && v2.length > 0 && !agrees)
-    flag({
-      code: 'nameplate.pair-voltage',
-      severity: 'caution',
-      message: `No 50 Hz voltage stands to a 60 Hz voltage as 5 to 6, so one of the two sets would be far over- or under-fluxed.`,
-      basis: `V/f constant within 12 %: ${PRACTICE}`,
-      clear: 'Read the voltages of both sets again.',
-      field: 'nameplate.altVoltages',
-    });
+    flag(
+      'nameplate.pair-voltage',
+      `No 50 Hz voltage stands to a 60 Hz voltage as 5 to 6, so one of the two sets would be far over- or under-fluxed.`,
+    );
 }
 
 /** A speed whose pole count puts the rating into another frame than the plate’s, where one digit would mend it. */

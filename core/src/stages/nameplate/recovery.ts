@@ -1,5 +1,6 @@
+import type { Flag } from './findings.ts';
 import type { NameplateValues } from './values.ts';
-import type { Brief, Notebook } from '../stage.ts';
+import type { Brief } from '../stage.ts';
 import { utilizationVoltage } from './connected-rating.ts';
 import { standardHorsepower } from '../../motor/standard-power.ts';
 import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
@@ -62,7 +63,7 @@ const slotPoles: Readonly<Record<number, readonly number[]>> = {
  * speed or the slots, a band of power from frame, no-load current and winding resistance. Every result is an estimate
  * with its confidence and never stands in for a plate value.
  */
-export function recover({ job, given }: Brief, flag: Notebook['flag']): Recovery {
+export function recover({ job, given }: Brief, flag: Flag): Recovery {
   if (!job.nameplate.unreadable) return { values: {}, clues: [] };
   const { school } = job;
   const measured = given.nameplate;
@@ -80,17 +81,12 @@ export function recover({ job, given }: Brief, flag: Notebook['flag']): Recovery
   const low = agree ? least : Math.min(...bands.map((band) => band.least));
   const high = agree ? Math.max(most, least) : Math.max(...bands.map((band) => band.most));
 
-  flag({
-    code: 'nameplate.recovered',
-    severity: 'caution',
-    message:
-      bands.length === 0
-        ? 'The plate cannot be read. Measure what the fields below ask for; each narrows down what the motor was.'
-        : `The plate cannot be read; what stands here is estimated from measurements${agree ? '' : ', and the clues do not agree with each other'}. It must not be bought from.`,
-    basis: PRACTICE,
-    clear: 'Measure the load torque or the running current, and size the new motor from the load.',
-    field: 'nameplate.measuredShaftHeight',
-  });
+  flag(
+    'nameplate.recovered',
+    bands.length === 0
+      ? 'The plate cannot be read. Measure what the fields below ask for; each narrows down what the motor was.'
+      : `The plate cannot be read; what stands here is estimated from measurements${agree ? '' : ', and the clues do not agree with each other'}. It must not be bought from.`,
+  );
   const estimate = (si: number): Value =>
     quantity(si, 'power', school, {
       origin: 'estimated',

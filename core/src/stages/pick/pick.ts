@@ -1,3 +1,4 @@
+import { findings as declared } from './findings.ts';
 import { YEAR } from '../../ground/constants.ts';
 import type { PickValues } from './values.ts';
 import type { Catalogue, MotorItem } from '../../catalogue/catalogue.ts';
@@ -18,11 +19,10 @@ import { usualRotorInertia } from '../../motor/rotor-inertia.ts';
 import { dialShare } from '../starting/overload-dial.ts';
 import { overloadOf as overloadOfDrive, usualOverload } from '../../catalogue/drive-duty.ts';
 import { currentAtTorque, driveEvents } from './drive-events.ts';
-import { sizeText, standardPowerSource } from '../../motor/standard-power.ts';
+import { sizeText } from '../../motor/standard-power.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
-import { reducedSpeedTorque } from '../../ground/tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 import { buildStarter, type Starter } from './build-starter.ts';
 import { exchangeRate } from './exchange.ts';
@@ -48,13 +48,6 @@ export interface PickResult extends StageResult<PickValues> {
 const FROM_CATALOGUE = 'catalogue';
 /** Load of a motor whose load is not known, of its rated power. Common practice, no published source. */
 const UNKNOWN_LOAD = 0.75;
-const DEFERRING = [
-  'nameplate.explosion-protected',
-  'place.hazardous',
-  'place.combustible-dust',
-  'place.submerged',
-  'supply.single-phase',
-];
 
 /** Motors, drives and starters from the catalogue: what fits, ranked with reasons, and why the rest do not. */
 export function pick(
@@ -71,7 +64,7 @@ export function pick(
   const { job, given } = brief;
   const { school } = job;
   const remedy = situation.inquiry?.remedy ?? { order: [] };
-  const { findings, missing, flag, need } = notebook('pick');
+  const { findings, missing, flag, need } = notebook('pick', declared);
   const nothing = {
     need: undefined,
     motors: undefined,
@@ -82,11 +75,7 @@ export function pick(
     driveLimits: undefined,
   };
 
-  if (
-    [...nameplate.findings, ...place.findings, ...supply.findings].some(
-      (finding) => finding.severity === 'stop' && DEFERRING.includes(finding.code),
-    )
-  ) {
+  if ([...nameplate.findings, ...place.findings, ...supply.findings].some(({ defers }) => defers)) {
     return { values: {}, findings, missing, summary: '', ...nothing, motor: undefined };
   }
 
@@ -201,25 +190,16 @@ export function pick(
     const ranking = rankMotors(catalogue.motors, wantedMotor, running(required), job.pick.prefer);
     if (ranking.fits.length === 0 && catalogue.motors.length > 0) {
       const nearest = ranking.refused[0];
-      flag({
-        code: 'pick.no-motor',
-        severity: 'stop',
-        message: `No motor in the catalogue fits ${sizeText(required.value, school)}, ${wantedMotor.poles} poles.${nearest ? ` Nearest: ${nearest.name}, ${nearest.reason}.` : ` It has ${ranking.others.map(({ count, reason }) => `${count} ${reason.startsWith('made') ? '' : 'of '}${reason}`).join(' and ')}.`}`,
-        basis: 'Hard rules of the pick',
-        clear:
-          'Loosen what can be loosened (frame by a transition base, enclosure by a better place) or add a catalogue.',
-        field: 'nameplate.frame',
-      });
+      flag(
+        'pick.no-motor',
+        `No motor in the catalogue fits ${sizeText(required.value, school)}, ${wantedMotor.poles} poles.${nearest ? ` Nearest: ${nearest.name}, ${nearest.reason}.` : ` It has ${ranking.others.map(({ count, reason }) => `${count} ${reason.startsWith('made') ? '' : 'of '}${reason}`).join(' and ')}.`}`,
+      );
     }
     if (job.situation.kind === 'replace' && !sameSizeAsPlate(required) && nameplate.frame) {
-      flag({
-        code: 'pick.other-size',
-        severity: 'caution',
-        message: `The new motor is ${sizeText(required.value, school)}, another size than the plate’s; feet and shaft will differ from ${job.nameplate.frame ?? 'the old frame'}.`,
-        basis: 'Load and place of this job',
-        clear: 'Plan base and coupling for the new frame.',
-        field: 'load.torque',
-      });
+      flag(
+        'pick.other-size',
+        `The new motor is ${sizeText(required.value, school)}, another size than the plate’s; feet and shaft will differ from ${job.nameplate.frame ?? 'the old frame'}.`,
+      );
     }
     return ranking;
   }
@@ -265,16 +245,12 @@ export function pick(
     const own = ranking.fits.find((each) => each.item.id === wanted);
     if (own) return own;
     const refused = catalogue.motors.find((each) => each.id === wanted);
-    flag({
-      code: 'pick.motor-refused',
-      severity: 'stop',
-      message: refused
+    flag(
+      'pick.motor-refused',
+      refused
         ? `${refused.name} does not fit: ${refusals(refused, needed)[0]?.reason ?? ''}.`
         : `Motor “${wanted}” is not in the catalogue.`,
-      basis: 'Hard rules of the pick',
-      clear: 'Choose one of the motors that fit.',
-      field: 'pick.motor',
-    });
+    );
     return undefined;
   }
 
@@ -297,24 +273,17 @@ export function pick(
       motorPower: forMotor.power,
     });
     if (ranking.fits.length === 0 && catalogue.drives.length > 0) {
-      flag({
-        code: 'pick.no-drive',
-        severity: 'stop',
-        message: `No drive in the catalogue carries ${formatQuantity(driveCurrentNeeded(forMotor), 'current', school)} and what the load asks of it for a short time here.${ranking.refused[0] ? ` Nearest: ${ranking.refused[0].name}, ${ranking.refused[0].reason}.` : ''}`,
-        basis: 'Current at the duty class after derates; overload for its time',
-        clear: 'Lengthen the ramp, put the drive in a cabinet or a cooler room, or add a catalogue.',
-        field: 'place.cabinet',
-      });
+      flag(
+        'pick.no-drive',
+        `No drive in the catalogue carries ${formatQuantity(driveCurrentNeeded(forMotor), 'current', school)} and what the load asks of it for a short time here.${ranking.refused[0] ? ` Nearest: ${ranking.refused[0].name}, ${ranking.refused[0].reason}.` : ''}`,
+      );
     }
     const { byPower } = ranking;
     if (byPower && byPower.verdict !== 'same') {
-      flag({
-        code: byPower.verdict === 'short' ? 'pick.power-match-short' : 'pick.power-match-wasteful',
-        severity: 'note',
-        message: `Matching by power would have picked ${byPower.item.name}: ${formatQuantity(byPower.current, 'current', school)} here, ${byPower.verdict === 'short' ? 'short of' : 'far above'} the ${formatQuantity(forMotor.current, 'current', school)} needed.`,
-        basis: 'Drives are sized by current; ' + PRACTICE,
-        clear: 'Nothing to do: the drive shown is chosen by current.',
-      });
+      flag(
+        byPower.verdict === 'short' ? 'pick.power-match-short' : 'pick.power-match-wasteful',
+        `Matching by power would have picked ${byPower.item.name}: ${formatQuantity(byPower.current, 'current', school)} here, ${byPower.verdict === 'short' ? 'short of' : 'far above'} the ${formatQuantity(forMotor.current, 'current', school)} needed.`,
+      );
     }
     return ranking;
   }
@@ -347,16 +316,10 @@ export function pick(
     const own = ranking.fits.find((each) => each.item.id === wanted);
     if (own) return own;
     const refused = ranking.refused.find((each) => each.id === wanted);
-    flag({
-      code: 'pick.drive-refused',
-      severity: 'stop',
-      message: refused
-        ? `${refused.name} does not fit: ${refused.reason}.`
-        : `Drive “${wanted}” is not in the catalogue.`,
-      basis: 'Current at the duty class after derates',
-      clear: 'Choose one of the drives that fit.',
-      field: 'pick.drive',
-    });
+    flag(
+      'pick.drive-refused',
+      refused ? `${refused.name} does not fit: ${refused.reason}.` : `Drive “${wanted}” is not in the catalogue.`,
+    );
     return undefined;
   }
 
@@ -393,35 +356,22 @@ export function pick(
       reversing: job.starting.reversing === 'yes',
     });
     if (built.lacking.length > 0 && catalogue.parts.length > 0) {
-      flag({
-        code: 'pick.no-starter',
-        severity: 'stop',
-        message: `The catalogue lacks: ${built.lacking.join(', ')}.`,
-        basis: 'AC-3 current and relay range',
-        clear: 'Add a catalogue with these parts.',
-      });
+      flag('pick.no-starter', `The catalogue lacks: ${built.lacking.join(', ')}.`);
     }
     if (way === 'soft starter') {
-      flag({
-        code: 'pick.soft-starter-leaks',
-        severity: 'note',
-        message: 'A soft starter’s output is live even when it is off; the contactor ahead of it isolates.',
-        basis: PRACTICE,
-        clear: 'Keep the isolating contactor in the order.',
-      });
+      flag(
+        'pick.soft-starter-leaks',
+        'A soft starter’s output is live even when it is off; the contactor ahead of it isolates.',
+      );
     }
     return built;
   }
 
   function flagTooLarge(standard: Value): void {
-    flag({
-      code: 'pick.too-large',
-      severity: 'stop',
-      message: `The load takes ${sizeText(standard.value, school)}, but what heat, height and unbalance leave of a motor calls for more than the largest standard size.`,
-      basis: standardPowerSource(school),
-      clear: 'Cool the place or mend the supply; a motor this large is bought to specification.',
-      field: 'place.ambient',
-    });
+    flag(
+      'pick.too-large',
+      `The load takes ${sizeText(standard.value, school)}, but what heat, height and unbalance leave of a motor calls for more than the largest standard size.`,
+    );
   }
 
   /** More torque at low speed than the fan of the motor that stays can cool, unless its plate promises that range. */
@@ -431,15 +381,10 @@ export function pick(
     const slow = slowDemand(brief, share, constantTorqueRatio);
     if (!slow) return;
     const percent = (value: number): string => formatQuantity(value, 'fraction', school);
-    flag({
-      code: 'pick.slow-full-torque',
-      severity: 'caution',
-      message: `The profile asks for ${percent(slow.torque)} of rated torque at ${percent(slow.speed)} of full speed, where the fan on the shaft of the kept motor cools for about ${percent(slow.bearable)}.`,
-      basis: `${reducedSpeedTorque.source}: shape of a curve, recalled only roughly`,
-      clear:
-        'Read the constant-torque range on the plate, add a blower of its own, or keep the hours at low speed short.',
-      field: 'nameplate.inverter',
-    });
+    flag(
+      'pick.slow-full-torque',
+      `The profile asks for ${percent(slow.torque)} of rated torque at ${percent(slow.speed)} of full speed, where the fan on the shaft of the kept motor cools for about ${percent(slow.bearable)}.`,
+    );
   }
 
   function checkKept(kept: Motor): void {
@@ -448,20 +393,21 @@ export function pick(
     const allowed = kept.power * motorDerate.value * (unbalanceDerate?.value ?? 1);
     const needed = load.values.motorPower;
     if (!needed || needed.value <= allowed || needed.value > kept.power) return;
-    flag({
-      code: 'pick.kept-derated',
-      severity: 'stop',
-      message: `Here the kept motor may give ${formatQuantity(allowed, 'power', school)}; the load needs ${needed.text}.`,
-      basis: [motorDerate, unbalanceDerate].flatMap((each) => each?.working.source ?? []).join('; '),
-      clear: unbalanceDerate
-        ? 'Balance the voltages, cool the place, reduce the load, or replace the motor.'
-        : 'Cool the place, reduce the load, or replace the motor.',
-      field: unbalanceDerate
-        ? 'supply.phaseVoltages'
-        : place.values.ambient.value > RATED_AMBIENT
-          ? 'place.ambient'
-          : 'place.altitude',
-    });
+    flag(
+      'pick.kept-derated',
+      `Here the kept motor may give ${formatQuantity(allowed, 'power', school)}; the load needs ${needed.text}.`,
+      {
+        basis: [motorDerate, unbalanceDerate].flatMap((each) => each?.working.source ?? []).join('; '),
+        clear: unbalanceDerate
+          ? 'Balance the voltages, cool the place, reduce the load, or replace the motor.'
+          : 'Cool the place, reduce the load, or replace the motor.',
+        field: unbalanceDerate
+          ? 'supply.phaseVoltages'
+          : place.values.ambient.value > RATED_AMBIENT
+            ? 'place.ambient'
+            : 'place.altitude',
+      },
+    );
   }
 
   function loadOf(forMotor: Motor, power: Value): Value {

@@ -1,3 +1,4 @@
+import { findings as declared } from './findings.ts';
 import { KELVIN } from '../../ground/constants.ts';
 import type { PlaceValues } from './values.ts';
 import type { LoadResult } from '../load/load.ts';
@@ -51,7 +52,7 @@ const housingText = (code: HousingCode): string =>
 /** Where it has to live: which enclosure and housing may stand there and what heat and thin air take away. */
 export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult): PlaceResult {
   const { job, given, practice } = brief;
-  const { findings, missing, flag, sharpen } = notebook('place');
+  const { findings, missing, flag, sharpen } = notebook('place', declared);
   const { school } = job;
   const at = job.place;
   const ambient =
@@ -69,40 +70,24 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
     sharpen('place.ambient', 'Hottest ambient; until it is typed, 40 °C and an area that is not hazardous are assumed');
   }
   if (at.hazardous !== 'no') {
-    flag({
-      code: 'place.hazardous',
-      severity: 'stop',
-      message:
-        at.hazardous === 'yes'
-          ? 'Hazardous area: Pilgrim does not choose explosion-protected equipment.'
-          : 'It is not known whether the area is hazardous. Nothing is chosen until that is settled.',
-      basis: 'NEC Articles 500–506, IEC 60079: certified selection by a competent person',
-      clear:
-        at.hazardous === 'yes'
-          ? 'Hand the selection to a person competent for hazardous areas.'
-          : 'Ask for the area classification drawing.',
-      field: 'place.hazardous',
-    });
+    flag(
+      'place.hazardous',
+      at.hazardous === 'yes'
+        ? 'Hazardous area: Pilgrim does not choose explosion-protected equipment.'
+        : 'It is not known whether the area is hazardous. Nothing is chosen until that is settled.',
+      {
+        clear:
+          at.hazardous === 'yes'
+            ? 'Hand the selection to a person competent for hazardous areas.'
+            : 'Ask for the area classification drawing.',
+      },
+    );
   }
   if (at.dust === 'combustible') {
-    flag({
-      code: 'place.combustible-dust',
-      severity: 'stop',
-      message: 'Combustible dust makes the area a hazardous one until classified otherwise.',
-      basis: 'NEC Article 502, IEC 60079-10-2',
-      clear: 'Hand the selection to a person competent for hazardous areas.',
-      field: 'place.dust',
-    });
+    flag('place.combustible-dust', 'Combustible dust makes the area a hazardous one until classified otherwise.');
   }
   if (at.water === 'submerged') {
-    flag({
-      code: 'place.submerged',
-      severity: 'stop',
-      message: 'A motor under water is a submersible motor, selected with its pump.',
-      basis: PRACTICE,
-      clear: 'Ask the pump’s maker for the motor that belongs to it.',
-      field: 'place.water',
-    });
+    flag('place.submerged', 'A motor under water is a submersible motor, selected with its pump.');
   }
 
   const deferred = at.hazardous !== 'no' || at.dust === 'combustible' || at.water === 'submerged';
@@ -161,55 +146,31 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
     sharpen(`place.${sides[0]}`, 'All three sides of the cabinet, to tell how warm it gets inside');
   const heater = heaterNeeded();
   if (motorDerate.value < 0.999) {
-    flag({
-      code: 'place.motor-derate',
-      severity: motorDerate.value < 0.85 ? 'caution' : 'note',
-      message: `${ambient.text} at ${altitude.text} leaves the motor ${motorDerate.text} of its rated power.`,
-      basis: 'IEC 60034-1 8.10, MG 1 14.4 (recalled from memory)',
-      clear: 'Bring cooler air, or accept the larger size.',
-      field: ambient.value > ratedAmbient.value ? 'place.ambient' : 'place.altitude',
-    });
+    flag(
+      'place.motor-derate',
+      `${ambient.text} at ${altitude.text} leaves the motor ${motorDerate.text} of its rated power.`,
+      {
+        severity: motorDerate.value < 0.85 ? 'caution' : 'note',
+        field: ambient.value > ratedAmbient.value ? 'place.ambient' : 'place.altitude',
+      },
+    );
   }
   if (ambient.value < KELVIN) {
-    flag({
-      code: 'place.freezing',
-      severity: 'caution',
-      message: `At ${ambient.text} a drive needs a heated enclosure, and a standing motor a space heater.`,
-      basis: PRACTICE,
-      clear: 'Add a heated enclosure and a space heater to the order.',
-      field: 'place.ambient',
-    });
+    flag('place.freezing', `At ${ambient.text} a drive needs a heated enclosure, and a standing motor a space heater.`);
   }
   if (at.dust === 'conductive') {
-    flag({
-      code: 'place.conductive-dust',
-      severity: 'caution',
-      message: 'Conductive dust shorts drives and terminal boxes.',
-      basis: PRACTICE,
-      clear: 'Put drive and starter in a clean room, and seal the terminal box.',
-      field: 'place.dust',
-    });
+    flag('place.conductive-dust', 'Conductive dust shorts drives and terminal boxes.');
   }
 
   if (at.dust === 'fibrous') {
-    flag({
-      code: 'place.fibres',
-      severity: 'caution',
-      message: 'Fibres close fan covers and drive filters within weeks.',
-      basis: PRACTICE,
-      clear: 'Clean the fan cover on a round, or take a motor without a fan; feed the drive filtered air.',
-      field: 'place.dust',
-    });
+    flag('place.fibres', 'Fibres close fan covers and drive filters within weeks.');
   }
   if (at.attitude !== 'horizontal') {
-    flag({
-      code: 'place.attitude',
-      severity: 'note',
-      message: `With the ${at.attitude} the bearings carry the rotor’s weight${at.attitude === 'shaft down' ? ' and a rain canopy keeps water off the fan' : ', and a slinger keeps water out of the top bearing'}.`,
-      basis: 'IEC 60034-7 mounting; ' + PRACTICE,
-      clear: `Order it for that mounting (${at.attitude === 'shaft down' ? 'IM V1' : 'IM V3'}).`,
-      field: 'place.attitude',
-    });
+    flag(
+      'place.attitude',
+      `With the ${at.attitude} the bearings carry the rotor’s weight${at.attitude === 'shaft down' ? ' and a rain canopy keeps water off the fan' : ', and a slinger keeps water out of the top bearing'}.`,
+      { clear: `Order it for that mounting (${at.attitude === 'shaft down' ? 'IM V1' : 'IM V3'}).` },
+    );
   }
   checkNoise();
   checkCabinet();
@@ -309,38 +270,30 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
     const limit = given.place.noiseLimit;
     const twoPole = load.values.poles?.value === 2;
     if (!limit || limit.value >= (twoPole ? 85 : 75)) return;
-    flag({
-      code: 'place.noise',
-      severity: 'caution',
-      message: `${limit.text} is quiet for a${twoPole ? ' two-pole' : ''} fan-cooled motor; the fan, not the winding, makes the noise.`,
-      basis: 'IEC 60034-9, MG 1 Part 9; ' + PRACTICE,
-      clear: twoPole
-        ? 'Take four poles or a unidirectional fan, and ask the maker for the sound level.'
-        : 'Ask the maker for the sound level; on a drive raise the switching frequency.',
-      field: 'place.noiseLimit',
-    });
+    flag(
+      'place.noise',
+      `${limit.text} is quiet for a${twoPole ? ' two-pole' : ''} fan-cooled motor; the fan, not the winding, makes the noise.`,
+      {
+        clear: twoPole
+          ? 'Take four poles or a unidirectional fan, and ask the maker for the sound level.'
+          : 'Ask the maker for the sound level; on a drive raise the switching frequency.',
+      },
+    );
   }
 
   function checkCabinet(): void {
     if (!heat) return;
     if (practice.driveAmbient.value - ambient.value <= 1) {
-      flag({
-        code: 'place.cabinet-cannot-cool',
-        severity: 'stop',
-        message: `The air around the cabinet is ${ambient.text}, no cooler than the ${practice.driveAmbient.text} the drive bears: outside air cannot cool it.`,
-        basis: 'Heat flows only from warm to cold',
-        clear: 'Put the cabinet in a cooler room, cool it by a machine or water, or take a drive rated for more heat.',
-        field: 'place.ambient',
-      });
+      flag(
+        'place.cabinet-cannot-cool',
+        `The air around the cabinet is ${ambient.text}, no cooler than the ${practice.driveAmbient.text} the drive bears: outside air cannot cool it.`,
+      );
     } else if (heat.air) {
-      flag({
-        code: 'place.cabinet-air',
-        severity: 'note',
-        message: `The walls carry ${formatQuantity(heat.walls.value, 'power', 'IEC')} of ${formatQuantity(heat.losses.value, 'power', 'IEC')}; without a fan it would be ${heat.inside.text} inside. It needs ${heat.air.working.note ?? ''} Change the filter every ${heat.filterInterval?.text ?? '1'} months.`,
-        basis: heat.air.working.source,
-        clear: 'Order fan and filter for that flow, or a larger cabinet.',
-        field: 'place.cabinetHeight',
-      });
+      flag(
+        'place.cabinet-air',
+        `The walls carry ${formatQuantity(heat.walls.value, 'power', 'IEC')} of ${formatQuantity(heat.losses.value, 'power', 'IEC')}; without a fan it would be ${heat.inside.text} inside. It needs ${heat.air.working.note ?? ''} Change the filter every ${heat.filterInterval?.text ?? '1'} months.`,
+        { basis: heat.air.working.source },
+      );
     }
   }
 

@@ -1,3 +1,4 @@
+import { findings as declared } from './findings.ts';
 import type { ProfileValues } from './values.ts';
 import { loadField } from '../load/ways.ts';
 import type { LoadResult } from '../load/load.ts';
@@ -58,7 +59,7 @@ export function profileOn(
   load: LoadResult,
 ): ProfileResult {
   const { job, given, rows, practice } = brief;
-  const { findings, missing, flag, ...ask } = notebook('profile');
+  const { findings, missing, flag, ...ask } = notebook('profile', declared);
   const need = job.situation.kind === 'energy' ? ask.need : ask.sharpen;
   const { school } = job;
   const { motorPower } = load.values;
@@ -68,14 +69,7 @@ export function profileOn(
 
   if (points.length === 0) need('profile.points', 'Hours a year at each flow, for energy and for the case for a drive');
   if (totalHours > YEAR_HOURS * 3600) {
-    flag({
-      code: 'profile.hours',
-      severity: 'stop',
-      message: `The hours add up to ${formatQuantity(totalHours, 'time', school)}; a year has 8 760 h.`,
-      basis: 'Calendar',
-      clear: 'Correct the hours so that together they fit in a year.',
-      field: 'profile.points.0.hours',
-    });
+    flag('profile.hours', `The hours add up to ${formatQuantity(totalHours, 'time', school)}; a year has 8 760 h.`);
   }
   if (points.length > 0 && !motorPower) need(loadField(job), 'Load torque and speed, for the energy of the profile');
 
@@ -162,16 +156,12 @@ export function profileOn(
 
   if (energySaved && energySaved.value < 0) {
     const constant = job.load.torqueKind === 'constant' && flowVaries;
-    flag({
-      code: 'profile.drive-wastes',
-      severity: 'note',
-      message: constant
+    flag(
+      'profile.drive-wastes',
+      constant
         ? `This machine needs its torque at every speed, so the same work costs the same energy slow or switched on and off: speed alone saves nothing, and a drive would use ${formatQuantity(-energySaved.value, 'energy', school)} more in a year.`
         : `A drive would use ${formatQuantity(-energySaved.value, 'energy', school)} more in a year than it saves: the speed hardly varies, and its own loss runs all the time.`,
-      basis: PRACTICE + ': a drive costs 2–4 % of what passes through it',
-      clear: 'Leave the drive out unless it is needed for the start or the process.',
-      field: 'profile.points',
-    });
+    );
   }
   const saved =
     savingShare === undefined
@@ -202,27 +192,18 @@ export function profileOn(
         'profile.control',
         'How the flow is brought below full today, for the energy it takes and what a drive would save',
       );
-      flag({
-        code: 'profile.control-unknown',
-        severity: 'caution',
-        message:
-          control === 'none'
-            ? 'Flow varies, but no control of it is stated: a machine without any runs at full flow. Nothing is said of what a drive saves.'
-            : 'How the flow is controlled today is not known, so nothing is said of what a drive saves.',
-        basis: 'Throttle, damper, vanes, bypass and switching take very different power at one flow',
-        clear: 'Say how the flow is controlled.',
-        field: 'profile.control',
-      });
+      flag(
+        'profile.control-unknown',
+        control === 'none'
+          ? 'Flow varies, but no control of it is stated: a machine without any runs at full flow. Nothing is said of what a drive saves.'
+          : 'How the flow is controlled today is not known, so nothing is said of what a drive saves.',
+      );
     }
     if (!variable && ['damper', 'inlet vane', 'throttle'].includes(control))
-      flag({
-        code: 'profile.control-mismatch',
-        severity: 'caution',
-        message: `A machine that needs its torque at every speed is not controlled by ${control === 'throttle' ? 'a throttle valve' : control}; the same work in less time is taken instead.`,
-        basis: PRACTICE,
-        clear: 'Choose on/off or bypass, or set the torque to rising with speed.',
-        field: 'profile.control',
-      });
+      flag(
+        'profile.control-mismatch',
+        `A machine that needs its torque at every speed is not controlled by ${control === 'throttle' ? 'a throttle valve' : control}; the same work in less time is taken instead.`,
+      );
   }
 
   /** Load above rated power or above what is left of breakdown torque in rows beyond full flow. */
@@ -235,16 +216,13 @@ export function profileOn(
       const left = (of.breakdownTorque * rated) / Math.max(1, step.speed) ** 2 / BREAKDOWN_RESERVE;
       const heavy = worst > of.power * 1.001;
       if (!heavy && torque <= left) continue;
-      flag({
-        code: 'profile.above-full',
-        severity: 'stop',
-        message: heavy
+      flag(
+        'profile.above-full',
+        heavy
           ? `At ${formatQuantity(step.flow, 'fraction', school)} flow the load takes ${formatQuantity(worst, 'power', school)}; the motor gives ${formatQuantity(of.power, 'power', school)}, above its base speed too.`
           : `At ${formatQuantity(step.flow, 'fraction', school)} flow the motor has ${formatQuantity(left, 'torque', school)} left below breakdown; the load takes ${formatQuantity(torque, 'torque', school)}.`,
-        basis: `Cube of the speed for fans and pumps; constant power above base speed, breakdown torque with 1/f²; reserve: ${PRACTICE}`,
-        clear: 'Lower that row, or size the motor by it with a margin over the load.',
-        field: `profile.points.${points[index]?.at ?? index}.flow`,
-      });
+        { field: `profile.points.${points[index]?.at ?? index}.flow` },
+      );
     }
   }
 

@@ -1,3 +1,4 @@
+import { findings as declared } from './findings.ts';
 import type { ProtectionValues } from './values.ts';
 import type { Catalogue } from '../../catalogue/catalogue.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
@@ -72,7 +73,7 @@ const IN_WINDING = 1 / Math.sqrt(3);
 /** Overload from the nameplate, conductors and short-circuit device by NEC Article 430. */
 export function protection({ brief, catalogue, nameplate, supply, starting, pick }: ProtectionOn): ProtectionResult {
   const { job } = brief;
-  const { findings, missing, flag, need } = notebook('protection');
+  const { findings, missing, flag, need } = notebook('protection', declared);
   const { school } = job;
   const motor = pick.motor ?? nameplate.motor;
   const nameplateCurrent = pick.values.motorCurrent ?? nameplate.values.ratedCurrent;
@@ -96,14 +97,10 @@ export function protection({ brief, catalogue, nameplate, supply, starting, pick
   checkRelay();
 
   if (school === 'IEC') {
-    flag({
-      code: 'protection.iec',
-      severity: 'note',
-      message:
-        'Only the overload setting is given here. Cable and short-circuit device follow IEC 60364 and the maker’s coordination tables.',
-      basis: 'IEC 60947-4-1, IEC 60364-5-52',
-      clear: 'Have cable and device sized by a licensed person.',
-    });
+    flag(
+      'protection.iec',
+      'Only the overload setting is given here. Cable and short-circuit device follow IEC 60364 and the maker’s coordination tables.',
+    );
     const overloadCurrent = quantity(nameplateCurrent.value, 'current', school, {
       formula: 'I_r = I_n',
       from: { I_n: nameplateCurrent },
@@ -126,14 +123,10 @@ export function protection({ brief, catalogue, nameplate, supply, starting, pick
   const table = tableFullLoadCurrent(motor.power, motor.voltage);
   const codeCurrent = currentByCode();
   if (!codeCurrent) {
-    flag({
-      code: 'protection.no-table-current',
-      severity: 'caution',
-      message: `Table 430.250 has no current for ${motor.voltage.toFixed(0)} V and this size; conductors and short-circuit device are not sized.`,
-      basis: motorCurrent.source,
-      clear: 'Check the voltage, or have the circuit sized by a licensed person.',
-      field: 'supply.voltage',
-    });
+    flag(
+      'protection.no-table-current',
+      `Table 430.250 has no current for ${motor.voltage.toFixed(0)} V and this size; conductors and short-circuit device are not sized.`,
+    );
   }
   const conductorMinAmpacity =
     codeCurrent &&
@@ -158,24 +151,16 @@ export function protection({ brief, catalogue, nameplate, supply, starting, pick
     });
   const inputConductor = driveInputAmpacity && smallestConductor(brief, driveInputAmpacity, undefined);
   if (conductorMinAmpacity && (!conductor || (driveInputAmpacity && !inputConductor)))
-    flag({
-      code: 'protection.no-conductor',
-      severity: 'caution',
-      message: `No single conductor of the table carries ${(conductor ? driveInputAmpacity : conductorMinAmpacity)?.text ?? ''} here.`,
-      basis: 'NEC Table 310.16 after ambient and bundling',
-      clear: 'Run conductors in parallel, sized by a licensed person, or bring the circuit into cooler air.',
-      field: 'protection.conductor',
-    });
+    flag(
+      'protection.no-conductor',
+      `No single conductor of the table carries ${(conductor ? driveInputAmpacity : conductorMinAmpacity)?.text ?? ''} here.`,
+    );
   if (conductor) {
     const { ambient } = brief.given.place;
-    flag({
-      code: 'protection.conductor-basis',
-      severity: 'note',
-      message: `The conductor holds for ${(brief.given.protection.ambient ?? ambient)?.text ?? '30 °C, the usual ambient'} and ${brief.given.protection.conductors?.text ?? 'three'} current-carrying conductors together; ${conductor.carries.working.note ?? ''}`,
-      basis: 'NEC 310.15, 110.14(C) (recalled from memory)',
-      clear: 'Type ambient and number of conductors along the way of the cable; the hottest stretch counts.',
-      field: 'protection.ambient',
-    });
+    flag(
+      'protection.conductor-basis',
+      `The conductor holds for ${(brief.given.protection.ambient ?? ambient)?.text ?? '30 °C, the usual ambient'} and ${brief.given.protection.conductors?.text ?? 'three'} current-carrying conductors together; ${conductor.carries.working.note ?? ''}`,
+    );
   }
 
   const values: ProtectionValues = {
@@ -236,14 +221,10 @@ export function protection({ brief, catalogue, nameplate, supply, starting, pick
     const relay = pick.starter?.parts.find(({ part }) => part.kind === 'overload relay')?.part;
     if (!relay || !overloadDial) return;
     if (overloadDial.value >= relay.currentMin * 0.999 && overloadDial.value <= relay.currentMax * 1.001) return;
-    flag({
-      code: 'protection.dial-outside',
-      severity: 'stop',
-      message: `The relay must be set to ${overloadDial.text}; ${relay.name} goes from ${formatQuantity(relay.currentMin, 'current', school)} to ${formatQuantity(relay.currentMax, 'current', school)}.`,
-      basis: 'Range of the relay',
-      clear: 'Choose a relay whose range holds that setting.',
-      field: 'pick.starter',
-    });
+    flag(
+      'protection.dial-outside',
+      `The relay must be set to ${overloadDial.text}; ${relay.name} goes from ${formatQuantity(relay.currentMin, 'current', school)} to ${formatQuantity(relay.currentMax, 'current', school)}.`,
+    );
   }
 
   /** Where the overload must have tripped: 125 or 115 % of the nameplate current. */
@@ -338,14 +319,10 @@ export function protection({ brief, catalogue, nameplate, supply, starting, pick
         note: `For ${formatQuantity(volts, 'voltage', school)}. Its breaking capacity must cover the fault level at its place.`,
       });
     if (catalogue.parts.some(({ kind }) => kind === 'breaker'))
-      flag({
-        code: 'protection.no-breaker',
-        severity: 'caution',
-        message: `The catalogue has no breaker for ${formatQuantity(volts, 'voltage', school)} between the ${formatQuantity(least, 'current', school)} that carry the motor and its start and the ${most.text} the code allows.`,
-        basis: `NEC 430.52; magnetic trip: ${PRACTICE}`,
-        clear: 'Add a catalogue, take fuses, or have the exceptions of 430.52 applied by a licensed person.',
-        field: 'protection.device',
-      });
+      flag(
+        'protection.no-breaker',
+        `The catalogue has no breaker for ${formatQuantity(volts, 'voltage', school)} between the ${formatQuantity(least, 'current', school)} that carry the motor and its start and the ${most.text} the code allows.`,
+      );
     return undefined;
   }
 

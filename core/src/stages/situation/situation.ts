@@ -1,3 +1,4 @@
+import { findings as declared } from './findings.ts';
 import { YEAR } from '../../ground/constants.ts';
 import type { SituationValues } from './values.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
@@ -28,7 +29,7 @@ const shortTexts = {
 /** What is being asked, and for a replacement whether the old motor died too young to be replaced like for like. */
 export function situation(brief: Brief, nameplate: NameplateResult): SituationResult {
   const { job, given, practice } = brief;
-  const { findings, missing, flag, sharpen } = notebook('situation');
+  const { findings, missing, flag, sharpen } = notebook('situation', declared);
   const { kind, explained, failureMode } = job.situation;
   const { life } = given.situation;
   const inquiry = kind === 'replace' ? inquire(brief, nameplate) : undefined;
@@ -56,14 +57,10 @@ export function situation(brief: Brief, nameplate: NameplateResult): SituationRe
         likely.length > 0
           ? ` The readings speak for: ${likely.map((each) => each.name.toLowerCase()).join(', ')}.`
           : '';
-      flag({
-        code: 'situation.early-failure',
-        severity: 'caution',
-        message: `The old motor lived ${years.toFixed(1)} years. Its ${failureMode ?? 'unknown'} failure is still unexplained; the next one may die the same way.${hint}`,
-        basis: PRACTICE,
-        clear: 'Check the causes one by one; mark the one that was found.',
-        field: 'situation.failureMode',
-      });
+      flag(
+        'situation.early-failure',
+        `The old motor lived ${years.toFixed(1)} years. Its ${failureMode ?? 'unknown'} failure is still unexplained; the next one may die the same way.${hint}`,
+      );
     }
   }
   const lived = life && kind === 'replace' ? ` · lived ${(life.value / YEAR).toFixed(1)} years` : '';

@@ -1,3 +1,4 @@
+import { findings as declared } from './findings.ts';
 import type { StartingValues } from './values.ts';
 import { loadField } from '../load/ways.ts';
 import type { LoadResult } from '../load/load.ts';
@@ -94,7 +95,7 @@ export interface StartingOn {
 /** Ways to start a given motor: the picked one, or the reference motor where none is picked. */
 export function startingOn({ motor, brief, load, supply, profile, drive, extent = 'all' }: StartingOn): StartingResult {
   const { job, given, practice } = brief;
-  const { findings, missing, flag, need, sharpen } = notebook('starting');
+  const { findings, missing, flag, need, sharpen } = notebook('starting', declared);
   const { school } = job;
   const nothing = { values: {}, findings, missing, summary: '', comparisons: [], method: undefined };
   if (!motor) {
@@ -106,26 +107,18 @@ export function startingOn({ motor, brief, load, supply, profile, drive, extent 
   }
   const machine = fitMotor(fitTargets(motor, given.starting, practice.fixedLossShare.value));
   if (!machine) {
-    flag({
-      code: 'starting.no-circuit',
-      severity: 'stop',
-      message:
-        'No motor can have these figures: the speed must lie below synchronous speed and the efficiency below 100 %.',
-      basis: 'Per-phase circuit of the induction motor',
-      clear: 'Read speed, efficiency and current on the plate again.',
-      field: 'nameplate.speed',
-    });
+    flag(
+      'starting.no-circuit',
+      'No motor can have these figures: the speed must lie below synchronous speed and the efficiency below 100 %.',
+    );
     return { ...nothing, machine: undefined, setting: undefined };
   }
   for (const fight of machine.fights) {
-    flag({
-      code: 'starting.figures-fight',
-      severity: motor.kind === 'plate' ? 'caution' : 'note',
-      message: `No motor has all the figures of ${motor.label}; these do not go together: ${fight}.`,
-      basis: 'Per-phase circuit with a double cage',
-      clear: 'Read the plate again, or type torques and part-load efficiencies from the data sheet.',
-      field: 'starting.breakdownTorque',
-    });
+    flag(
+      'starting.figures-fight',
+      `No motor has all the figures of ${motor.label}; these do not go together: ${fight}.`,
+      { severity: motor.kind === 'plate' ? 'caution' : 'note' },
+    );
   }
 
   const rotor =
@@ -400,15 +393,7 @@ export function startingOn({ motor, brief, load, supply, profile, drive, extent 
       (each) => (!gentle || each === 'soft starter' || each === 'drive') && comparisonOf(each).passes,
     );
     if (first === undefined) {
-      flag({
-        code: 'starting.none',
-        severity: 'stop',
-        message: 'No way to start passes every limit.',
-        basis: 'Limits of supply, load, motor and relay',
-        clear:
-          'The table says what each way would need; a stronger supply, a lower breakaway torque or a larger motor.',
-        field: 'supply.startCurrentLimit',
-      });
+      flag('starting.none', 'No way to start passes every limit.');
       return { method: undefined, why: '' };
     }
     const decides = methods

@@ -1,3 +1,4 @@
+import { findings as declared } from './findings.ts';
 import type { SupplyValues } from './values.ts';
 import { unbalanceOf } from '../../motor/unbalance.ts';
 import { utilizationVoltage } from '../nameplate/connected-rating.ts';
@@ -24,12 +25,11 @@ const VOLTAGE_LIMIT = 0.1;
 /** A line voltage further from the system’s is doubted. */
 const READING_OFF = 0.12;
 const FREQUENCY_LIMIT = 0.05;
-const MG1_VOLTAGE = 'MG 1 12.44 (recalled from memory): ±10 % voltage, ±5 % frequency, ±10 % together';
 
 /** What the motor is fed from, and whether its winding suits it. */
 export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResult): SupplyResult {
   const { job, given, rows, practice } = brief;
-  const { findings, missing, flag, need, sharpen } = notebook('supply');
+  const { findings, missing, flag, need, sharpen } = notebook('supply', declared);
   const { school } = job;
   const { voltage } = given.supply;
   const frequency = given.supply.frequency ?? frequencyOnPlate();
@@ -70,14 +70,10 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   const lowestVoltage = lowest();
   const { subtransientReactance: first, sourceImpedance: transient } = given.supply;
   if (job.supply.source === 'generator' && first && transient && first.value > transient.value) {
-    flag({
-      code: 'supply.reactances-swapped',
-      severity: 'caution',
-      message: `X″d of ${first.text} is above X′d of ${transient.text}; in every generator it is below.`,
-      basis: 'Synchronous machine: the damper currents of the first cycles lower its reactance',
-      clear: 'Read both on the generator’s data sheet again; they may be swapped.',
-      field: 'supply.subtransientReactance',
-    });
+    flag(
+      'supply.reactances-swapped',
+      `X″d of ${first.text} is above X′d of ${transient.text}; in every generator it is below.`,
+    );
   }
   const direct = directStart();
   const energyPrice = meanPrice();
@@ -86,18 +82,18 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   const driveChosen =
     method === 'drive' || (method === 'auto' && (speedControl === 'yes' || job.situation.kind === 'drive'));
   if (job.supply.phases === '1') {
-    flag({
-      code: 'supply.single-phase',
-      severity: driveChosen ? 'caution' : 'stop',
-      message: driveChosen
+    flag(
+      'supply.single-phase',
+      driveChosen
         ? `Only a drive runs a three-phase motor on single phase; at ${practice.singlePhaseShare.text} of its current, and only where its maker allows it.`
         : 'A three-phase motor does not start on a single-phase supply.',
-      basis: 'Rotating field needs three phases; derate of the drive: ' + PRACTICE,
-      clear: driveChosen
-        ? 'Confirm single-phase input in the drive’s manual, or bring a three-phase supply.'
-        : 'Bring a three-phase supply, or choose a drive as the way to start: it may take single phase at reduced output.',
-      field: 'supply.phases',
-    });
+      {
+        severity: driveChosen ? 'caution' : 'stop',
+        clear: driveChosen
+          ? 'Confirm single-phase input in the drive’s manual, or bring a three-phase supply.'
+          : 'Bring a three-phase supply, or choose a drive as the way to start: it may take single phase at reduced output.',
+      },
+    );
   }
   if (job.situation.kind !== 'new') checkPlateVoltage();
 
@@ -106,14 +102,11 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   const balance = unbalanceOf(readings, school);
   if (balance && balance.unbalance.value > 0.01) {
     const severe = balance.derate === undefined;
-    flag({
-      code: 'supply.unbalance',
-      severity: severe ? 'stop' : 'caution',
-      message: `The three voltages are ${balance.unbalance.text} out of balance${severe ? '; no motor may run on that' : `: the motor keeps ${balance.derate.text} of its power, and its currents are several times as unbalanced`}.`,
-      basis: 'MG 1 14.36, Figure 14-1 (recalled from memory)',
-      clear: 'Find the single-phase load, the bad joint or the transformer tap, and measure again.',
-      field: 'supply.phaseVoltages',
-    });
+    flag(
+      'supply.unbalance',
+      `The three voltages are ${balance.unbalance.text} out of balance${severe ? '; no motor may run on that' : `: the motor keeps ${balance.derate.text} of its power, and its currents are several times as unbalanced`}.`,
+      { severity: severe ? 'stop' : 'caution' },
+    );
   }
 
   const values: SupplyValues = {
@@ -143,16 +136,13 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     const own = motor ? Math.sqrt(3) * motor.voltage * motor.current : 0;
     const total = (otherLoad?.value ?? 0) + own;
     if (total <= sourcePower.value) return;
-    flag({
-      code: 'supply.overloaded',
-      severity: 'caution',
-      message: otherLoad
+    flag(
+      'supply.overloaded',
+      otherLoad
         ? `The other load of ${otherLoad.text}${own > 0 ? ` and this motor’s ${formatQuantity(own, 'apparentPower', school)}` : ''} are more than the ${sourcePower.text} of the source.`
         : `This motor alone takes ${formatQuantity(own, 'apparentPower', school)}, more than the ${sourcePower.text} of the source.`,
-      basis: 'Sum of apparent powers, which is on the safe side',
-      clear: 'Check what runs together with this motor, or feed it from a larger source.',
-      field: otherLoad ? 'supply.otherLoad' : 'supply.sourcePower',
-    });
+      { field: otherLoad ? 'supply.otherLoad' : 'supply.sourcePower' },
+    );
   }
 
   /** The plate of a motor that is there tells the frequency of its system, unless it names two. */
@@ -168,14 +158,10 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     const typed = given.supply.lowestVoltage;
     if (!voltage) return typed;
     if (typed && (typed.value > voltage.value * 1.005 || typed.value < voltage.value * 0.7))
-      flag({
-        code: 'supply.lowest-voltage',
-        severity: 'caution',
-        message: `A lowest voltage of ${typed.text} on a ${voltage.text} system is ${typed.value > voltage.value ? 'above the system’s own' : 'less than seven tenths of it'}.`,
-        basis: 'ANSI C84.1 and IEC 60038 keep a supply within 10 % (from memory)',
-        clear: 'Type the lowest voltage between two lines that the bus has while the motor is to start.',
-        field: 'supply.lowestVoltage',
-      });
+      flag(
+        'supply.lowest-voltage',
+        `A lowest voltage of ${typed.text} on a ${voltage.text} system is ${typed.value > voltage.value ? 'above the system’s own' : 'less than seven tenths of it'}.`,
+      );
     return (
       typed ??
       (motor &&
@@ -196,52 +182,37 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     const wanted = school === 'NEMA' ? 1.25 * motor.current : motor.current;
     if (carries && carries.value < wanted) {
       const short = carries.value < motor.current;
-      flag({
-        code: 'supply.feeder-ampacity',
-        severity: short ? 'stop' : 'caution',
-        message: `The feeder carries ${carries.text}; ${short ? `the motor takes ${formatQuantity(motor.current, 'current', school)}` : `125 % of the motor’s ${formatQuantity(motor.current, 'current', school)} is ${formatQuantity(wanted, 'current', school)}`}.`,
-        basis: `${school === 'NEMA' ? 'NEC 430.22; ' : ''}${carries.working.source}`,
-        clear: 'Take a larger feeder, or more cables a phase.',
-        field: 'supply.feederSize',
-      });
+      flag(
+        'supply.feeder-ampacity',
+        `The feeder carries ${carries.text}; ${short ? `the motor takes ${formatQuantity(motor.current, 'current', school)}` : `125 % of the motor’s ${formatQuantity(motor.current, 'current', school)} is ${formatQuantity(wanted, 'current', school)}`}.`,
+        {
+          severity: short ? 'stop' : 'caution',
+          basis: `${school === 'NEMA' ? 'NEC 430.22; ' : ''}${carries.working.source}`,
+        },
+      );
     }
     const lost =
       source?.feederValue && runningDrop(source.feeder, motor.current, motor.powerFactor, voltage.value, brief);
     if (lost && lost.value > practice.runningDrop.value)
-      flag({
-        code: 'supply.feeder-drop',
-        severity: 'caution',
-        message: `The running motor loses ${lost.text} of its voltage in the feeder, ${practice.runningDrop.text} wanted.`,
-        basis: `NEC 210.19 and IEC 60364-5-52 Annex G, as notes (from memory); limit: ${PRACTICE}`,
-        clear: 'Take a larger feeder or a shorter way.',
-        field: 'supply.feederLength',
-      });
+      flag(
+        'supply.feeder-drop',
+        `The running motor loses ${lost.text} of its voltage in the feeder, ${practice.runningDrop.text} wanted.`,
+      );
     return { ...(carries ? { feederAmpacity: carries } : {}), ...(lost ? { runningDrop: lost } : {}) };
   }
 
   /** Three readings of one system, near its voltage. */
   function checkReadings(all: readonly Value[]): void {
     if (all.length > 0 && all.length !== 3) {
-      flag({
-        code: 'supply.readings-not-three',
-        severity: 'stop',
-        message: `Unbalance is told from three line voltages; ${all.length === 1 ? 'one is' : `${all.length} are`} typed.`,
-        basis: 'MG 1 14.36 (recalled from memory)',
-        clear: 'Measure between each two of the three lines and type all three, such as 478/462/481 V.',
-        field: 'supply.phaseVoltages',
-      });
+      flag(
+        'supply.readings-not-three',
+        `Unbalance is told from three line voltages; ${all.length === 1 ? 'one is' : `${all.length} are`} typed.`,
+      );
       return;
     }
     const off = voltage && all.find((each) => Math.abs(each.value / voltage.value - 1) > READING_OFF);
     if (off)
-      flag({
-        code: 'supply.readings-off',
-        severity: 'caution',
-        message: `${off.text} between two lines is far from the ${voltage.text} of the system.`,
-        basis: 'ANSI C84.1 and IEC 60038 keep a supply within 10 % (from memory)',
-        clear: 'Measure again between lines, not to earth; if it is so, mend the supply first.',
-        field: 'supply.phaseVoltages',
-      });
+      flag('supply.readings-off', `${off.text} between two lines is far from the ${voltage.text} of the system.`);
   }
 
   /** What a direct start of the motor would do to this supply; which start is used is decided later. */
@@ -320,14 +291,10 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     const total = bands.reduce((sum, band) => sum + band.share.value, 0);
     if (bands.length === 0 || total <= 0) return undefined;
     if (Math.abs(total - 1) > 0.011) {
-      flag({
-        code: 'supply.band-shares',
-        severity: 'caution',
-        message: `The time bands hold ${formatNumber(total * 100)} % of the motor’s hours; the mean price is taken over what is there.`,
-        basis: 'Shares of a whole',
-        clear: 'Let the shares of all bands add up to 100 %.',
-        field: 'supply.bands.0.share',
-      });
+      flag(
+        'supply.band-shares',
+        `The time bands hold ${formatNumber(total * 100)} % of the motor’s hours; the mean price is taken over what is there.`,
+      );
     }
     return quantity(
       bands.reduce((sum, { price, share }) => sum + price.value * share.value, 0) / total,
@@ -354,71 +321,53 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
       const { voltage: own, frequency: hertz, power } = nameplate.shiftedFrom;
       const k = rated.value / hertz.value;
       const faster = k > 1;
-      flag({
-        code: 'supply.other-frequency',
-        severity: 'caution',
-        message: `A ${own.text} ${hertz.text} motor on ${voltage.text} ${frequency?.text ?? ''} keeps its volts per hertz: it runs ${formatNumber(Math.abs(k - 1) * 100, 2)} % ${faster ? 'faster' : 'slower'} at the same torque${power ? `, so ${power.text} becomes ${nameplate.values.power?.text ?? ''}` : ''}. A fan or pump would take ${formatNumber(k ** 3 * 100, 3)} % of its power there.`,
-        basis: `V/f constant within 5 %: ${PRACTICE}; ${MG1_VOLTAGE}`,
-        clear: faster
-          ? 'Check the load at the higher speed, the balance and the bearings; better, choose a motor for this frequency.'
-          : 'Check that the fan on the shaft still cools it; better, choose a motor for this frequency.',
-        field: 'supply.frequency',
-      });
+      flag(
+        'supply.other-frequency',
+        `A ${own.text} ${hertz.text} motor on ${voltage.text} ${frequency?.text ?? ''} keeps its volts per hertz: it runs ${formatNumber(Math.abs(k - 1) * 100, 2)} % ${faster ? 'faster' : 'slower'} at the same torque${power ? `, so ${power.text} becomes ${nameplate.values.power?.text ?? ''}` : ''}. A fan or pump would take ${formatNumber(k ** 3 * 100, 3)} % of its power there.`,
+        {
+          clear: faster
+            ? 'Check the load at the higher speed, the balance and the bearings; better, choose a motor for this frequency.'
+            : 'Check that the fan on the shaft still cools it; better, choose a motor for this frequency.',
+        },
+      );
     }
     const made = nameplate.motor?.winding;
     if (made && voltage.value < made.voltage * 0.95)
-      flag({
-        code: 'supply.low-winding',
-        severity: 'caution',
-        message: `The winding is made for ${formatQuantity(made.voltage, 'voltage', school)}: on ${voltage.text} it has ${formatNumber((voltage.value / made.voltage) ** 2 * 100, 2)} % of its torque and as much less locked-rotor current as voltage.`,
-        basis: 'T ∝ V²; MG 1 12.44 and 14.35 (recalled from memory)',
-        clear: 'Check the start; prefer a motor wound for this voltage where the load is heavy.',
-        field: 'nameplate.voltages',
-      });
+      flag(
+        'supply.low-winding',
+        `The winding is made for ${formatQuantity(made.voltage, 'voltage', school)}: on ${voltage.text} it has ${formatNumber((voltage.value / made.voltage) ** 2 * 100, 2)} % of its torque and as much less locked-rotor current as voltage.`,
+      );
     const voltageOff = motorVoltage.value / winding.value - 1;
     const frequencyOff = frequency ? frequency.value / rated.value - 1 : 0;
     if (Math.abs(frequencyOff) > FREQUENCY_LIMIT) {
       const flux = (motorVoltage.value / winding.value / (1 + frequencyOff)) * 100;
-      flag({
-        code: 'supply.frequency',
-        severity: 'stop',
-        message: `A ${rated.text} rating on ${frequency?.text}: flux would be ${formatNumber(flux)} % of rated and speed ${formatNumber((1 + frequencyOff) * 100)} %.`,
-        basis: MG1_VOLTAGE,
-        clear: 'Use the plate’s rating for this frequency if it has one, or choose a motor for this frequency.',
-        field: 'supply.frequency',
-      });
+      flag(
+        'supply.frequency',
+        `A ${rated.text} rating on ${frequency?.text}: flux would be ${formatNumber(flux)} % of rated and speed ${formatNumber((1 + frequencyOff) * 100)} %.`,
+      );
       return;
     }
     const percent = `${formatNumber(Math.abs(voltageOff) * 100, 2)} %`;
     const torque = formatNumber((voltage.value / winding.value) ** 2 * 100, 2);
     const usable = new RegExp(`\\b${Math.round(voltage.value)}\\b`).test(job.nameplate.usableAt ?? '');
     if (Math.abs(voltageOff) > VOLTAGE_LIMIT && usable) {
-      flag({
-        code: 'supply.usable-at',
-        severity: 'caution',
-        message: `The plate allows ${voltage.text} (“usable at ${(job.nameplate.usableAt ?? '').slice(0, 30)}”): torque is about ${torque} % and the current is the one named there.`,
-        basis: MG1_VOLTAGE + '; T ∝ V²',
-        clear: `Set the overload by the current named for ${voltage.text}; do not use the service factor.`,
-        field: 'nameplate.usableAt',
-      });
+      flag(
+        'supply.usable-at',
+        `The plate allows ${voltage.text} (“usable at ${(job.nameplate.usableAt ?? '').slice(0, 30)}”): torque is about ${torque} % and the current is the one named there.`,
+        { clear: `Set the overload by the current named for ${voltage.text}; do not use the service factor.` },
+      );
     } else if (Math.abs(voltageOff) > VOLTAGE_LIMIT) {
-      flag({
-        code: 'supply.voltage',
-        severity: 'stop',
-        message: `A ${winding.text} winding on a ${voltage.text} system is ${percent} ${voltageOff < 0 ? 'short' : 'over'}: torque about ${torque} % and more current.`,
-        basis: MG1_VOLTAGE + '; T ∝ V²',
-        clear: `Choose a winding whose plate names ${voltage.text} or ${motorVoltage.text}.`,
-        field: 'supply.voltage',
-      });
+      flag(
+        'supply.voltage',
+        `A ${winding.text} winding on a ${voltage.text} system is ${percent} ${voltageOff < 0 ? 'short' : 'over'}: torque about ${torque} % and more current.`,
+        { clear: `Choose a winding whose plate names ${voltage.text} or ${motorVoltage.text}.` },
+      );
     } else if (Math.abs(voltageOff) + Math.abs(frequencyOff) > 0.06) {
-      flag({
-        code: 'supply.voltage-marginal',
-        severity: 'caution',
-        message: `A ${winding.text} winding on a ${voltage.text} system is ${percent} ${voltageOff < 0 ? 'low' : 'high'}: allowed, but little is left for dips and unbalance.`,
-        basis: MG1_VOLTAGE,
-        clear: `Prefer a winding for ${motorVoltage.text}; measure the voltage at the terminals under load.`,
-        field: 'supply.voltage',
-      });
+      flag(
+        'supply.voltage-marginal',
+        `A ${winding.text} winding on a ${voltage.text} system is ${percent} ${voltageOff < 0 ? 'low' : 'high'}: allowed, but little is left for dips and unbalance.`,
+        { clear: `Prefer a winding for ${motorVoltage.text}; measure the voltage at the terminals under load.` },
+      );
     }
   }
 }
