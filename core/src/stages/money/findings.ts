@@ -1,0 +1,25 @@
+import { declared, type FlagOf } from '../declared-finding.ts';
+
+/** What this stage may find, by its code. */
+export const findings = declared({
+  'money.never-pays': {
+    severity: 'caution',
+    basis: 'Profile of this job',
+    clear: 'Choose a starter, unless start or process need the drive.',
+    field: 'starting.method',
+  },
+  'money.currency': {
+    severity: 'stop',
+    basis: 'Amounts of two currencies do not add up',
+    clear: 'Type a rate of exchange, or set the job’s currency to the catalogue’s.',
+    field: 'money.exchangeRate',
+  },
+  'money.part-missing': {
+    severity: 'caution',
+    basis: 'A missing price is not zero',
+    clear: 'Add a catalogue with these parts.',
+    field: 'starting.method',
+  },
+});
+
+export type Flag = FlagOf<typeof findings>;
