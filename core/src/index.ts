@@ -1,5 +1,25 @@
-export { solve, solutionSchema, ENGINE, type Solution, type Details, type StageState } from './solve/solve.ts';
-export { jobSchema, emptyJob, issuesOf, type Job, type JobInput, type Issue } from './job/job.ts';
+export { solve } from './solve/solve.ts';
+export {
+  solutionSchema,
+  ENGINE,
+  type Solution,
+  type OptionSolution,
+  type Details,
+  type StageState,
+} from './solve/solution.ts';
+export {
+  jobSchema,
+  documentSchema,
+  emptyJob,
+  issuesOf,
+  viewOf,
+  optionOf,
+  type Job,
+  type JobInput,
+  type JobView,
+  type Issue,
+} from './job/job.ts';
+export type { Letter, Option } from './job/options.ts';
 export {
   catalogueSchema,
   emptyCatalogue,

@@ -1,13 +1,13 @@
 import { z } from 'zod';
-import { jobSchema } from '../job/job.ts';
+import { documentSchema } from '../job/job.ts';
 import { machineSchema } from './machine.ts';
-import { solutionSchema } from '../solve/solve.ts';
+import { solutionSchema } from '../solve/solution.ts';
 
 type JsonSchema = Readonly<Record<string, unknown>>;
 
 /** JSON Schema of a job as it may be written: every default may be left out. */
 export const jobJsonSchema = (): JsonSchema => ({
-  ...z.toJSONSchema(jobSchema, { io: 'input' }),
+  ...z.toJSONSchema(documentSchema, { io: 'input' }),
   title: 'Pilgrim job',
 });
 

@@ -32,6 +32,8 @@ export interface Shown {
   readonly headings?: readonly [string, ...string[]];
   /** What it means, for the JSON Schema. */
   readonly note?: string;
+  /** Each option of the job has its own. */
+  readonly perOption?: true;
 }
 
 export interface QuantityField extends FieldSpec, Shown {
@@ -122,6 +124,14 @@ export const rows = <const Cells extends Readonly<Record<string, CellField>>>(
   cells: Cells,
   spec: Shown,
 ): RowsField<Cells> => ({ kind: 'rows', most, cells, ...spec });
+
+/** Fields of which every option of a job has its own; the others are shared by all. */
+export const perOption = <const Each extends Fields>(
+  fields: Each,
+): { readonly [Name in keyof Each]: Each[Name] & { readonly perOption: true } } =>
+  Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, { ...field, perOption: true }])) as {
+    readonly [Name in keyof Each]: Each[Name] & { readonly perOption: true };
+  };
 
 /** Choices that are called what they are. */
 export const named = <const Name extends string>(...names: readonly Name[]): Options<Name> =>

@@ -10,6 +10,7 @@ export const findingSchema = z.object({
   message: z.string(),
   basis: z.string().describe('Standard and clause, or “common practice, no published source”'),
   clear: z.string().describe('What to change to clear it'),
+  option: z.string().optional().describe('Letter of the option it belongs to; what all options share has none'),
   field: z.string().optional().describe('The job field to go to, for example nameplate.power'),
   defers: z.literal(true).optional().describe('A competent person decides: nothing is chosen while it stands'),
 });

@@ -1,7 +1,8 @@
-import { quantityFields, rowFields, type RowFields } from './fields.ts';
-import { readFigures, type FieldSpec } from '../ground/field.ts';
+import { quantityFields, rowFields, stageFields, type RowFields } from './fields.ts';
+import { readFigures, type Fields, type FieldSpec } from '../ground/field.ts';
 import type { Finding } from '../ground/finding.ts';
 import type { Job } from './job.ts';
+import { placeOf, type Letter, type Option } from './options.ts';
 import { formatOther, formatQuantity } from '../ground/quantity/format.ts';
 import type { Parsed, Reading } from '../ground/quantity/parse.ts';
 import type { School, Unit } from '../ground/quantity/units.ts';
@@ -96,13 +97,36 @@ type Typed = string | number | undefined;
 const isBlank = (typed: Typed): typed is undefined | string =>
   typed === undefined || (typeof typed === 'string' && typed.trim() === '');
 
-/** Reads every quantity of a job. What cannot be read becomes a stop at its field and counts as missing. */
-export function readInputs({ school, ...job }: Job): Inputs {
+type Part = Readonly<Record<string, unknown>>;
+type Parts = Readonly<Record<string, Part | undefined>>;
+type Whose = 'shared' | 'own';
+
+/** Reads the quantities all options share. What cannot be read becomes a stop at its field and counts as missing. */
+export const readInputs = (job: Job): Inputs => read(job as unknown as Parts, 'shared', job.school, (path) => path);
+
+/** What an option types for itself on top of what is shared; `fields` and `findings` are the option’s own. */
+export function readOption(shared: Inputs, own: Option, letter: Letter, school: School): Inputs {
+  const { given, rows, fields, findings } = read(own as unknown as Parts, 'own', school, (path) =>
+    placeOf(path, letter),
+  );
+  const both = Object.entries(given).map(([stage, values]) => [
+    stage,
+    { ...shared.given[stage as keyof Quantities], ...values },
+  ]);
+  return {
+    given: { ...shared.given, ...Object.fromEntries(both) },
+    rows: { ...shared.rows, ...rows },
+    fields,
+    findings,
+  };
+}
+
+function read(parts: Parts, whose: Whose, school: School, place: (path: string) => string): Inputs {
   const fields: Record<string, FieldEcho> = {};
   const findings: Finding[] = [];
 
   const report = (path: string, echo: FieldEcho, spec: FieldSpec): void => {
-    fields[path] = echo;
+    fields[place(path)] = echo;
     if (echo.error === undefined) return;
     findings.push({
       code: 'input.unreadable',
@@ -111,16 +135,15 @@ export function readInputs({ school, ...job }: Job): Inputs {
       message: echo.error,
       basis: 'What was typed',
       clear: `Correct the field, for example ${spec.example}.`,
-      field: path,
+      field: place(path),
     });
   };
 
   const given = Object.fromEntries(
-    fieldSpecs.map(({ stage, specs }) => {
-      const typedStage = job[stage] as Readonly<Record<string, unknown>>;
+    fieldSpecs[whose].map(({ stage, specs }) => {
       const values: Record<string, Value | Groups> = {};
       for (const [name, spec] of specs) {
-        const typed = typedStage[name] as Typed;
+        const typed = parts[stage]?.[name] as Typed;
         if (isBlank(typed)) continue;
         const { echo, groups } = understand(typed, spec, school, knownOf(spec, school));
         report(`${stage}.${name}`, echo, spec);
@@ -132,10 +155,10 @@ export function readInputs({ school, ...job }: Job): Inputs {
   ) as Inputs['given'];
 
   const rows = Object.fromEntries(
-    rowSpecs.map((list) => {
-      const typed = (job[list.stage as 'load'] as unknown as Record<string, readonly Cells[]>)[list.name] ?? [];
-      return [list.path, readRows(list, typed, school, report)];
-    }),
+    rowSpecs[whose].map((list) => [
+      list.path,
+      readRows(list, (parts[list.stage]?.[list.name] ?? []) as readonly Cells[], school, report),
+    ]),
   ) as unknown as Inputs['rows'];
 
   return { given, rows, fields, findings };
@@ -155,7 +178,7 @@ function sameCells(a: Cells, b: Cells, columns: readonly { readonly name: string
 
 /** Of a long list only what is wrong is reported: hundreds of right cells would cost more than they tell. */
 function readRows(
-  { path, specs }: (typeof rowSpecs)[number],
+  { path, specs }: (typeof rowSpecs)[Whose][number],
   typed: readonly Cells[],
   school: School,
   report: (path: string, echo: FieldEcho, spec: FieldSpec) => void,
@@ -183,12 +206,21 @@ function readRows(
   return read.map(({ row }) => row);
 }
 
-const fieldSpecs = Object.entries(quantityFields).map(([stage, specs]) => ({
-  stage: stage as keyof Quantities,
-  specs: Object.entries<FieldSpec>(specs),
-}));
+const isOwn = (stage: string, name: string): boolean =>
+  (stageFields as Readonly<Record<string, Fields>>)[stage]?.[name]?.perOption === true;
 
-const rowSpecs = Object.entries(rowFields).map(([path, specs]) => {
-  const [stage = '', name = ''] = path.split('.');
-  return { path, stage, name, specs: Object.entries<FieldSpec>(specs) };
-});
+const whose = (stage: string, name: string): Whose => (isOwn(stage, name) ? 'own' : 'shared');
+
+const specsOf = (wanted: Whose) =>
+  Object.entries(quantityFields).flatMap(([stage, all]) => {
+    const specs = Object.entries<FieldSpec>(all).filter(([name]) => whose(stage, name) === wanted);
+    return specs.length > 0 ? [{ stage, specs }] : [];
+  });
+const fieldSpecs = { shared: specsOf('shared'), own: specsOf('own') };
+
+const listsOf = (wanted: Whose) =>
+  Object.entries(rowFields).flatMap(([path, specs]) => {
+    const [stage = '', name = ''] = path.split('.');
+    return whose(stage, name) === wanted ? [{ path, stage, name, specs: Object.entries<FieldSpec>(specs) }] : [];
+  });
+const rowSpecs = { shared: listsOf('shared'), own: listsOf('own') };

@@ -32,15 +32,17 @@ export interface UsedRule {
   readonly why: string;
 }
 
+export interface PracticeRead {
+  readonly practice: Practice;
+  /** Rules that were looked at so far. */
+  readonly used: () => UsedRule[];
+  /** One in SI, without using it. */
+  readonly valueOf: (name: PracticeName) => number;
+}
+
 /**
- * Every rule of thumb as a value: the job’s own setting, else its site’s, else the default. `used` tells which of them
- * were looked at so far; `valueOf` reads one in SI without using it.
- */
-export function readPractice(
-  own: Settings,
-  site: Settings,
-  school: School,
-): { practice: Practice; used: () => UsedRule[]; valueOf: (name: PracticeName) => number } {
+ * Every rule of thumb as a value: the job’s own setting, else its site’s, else the default. */
+export function readPractice(own: Settings, site: Settings, school: School): PracticeRead {
   const seen = new Set<PracticeName>();
   const from = (name: PracticeName): UsedRule['from'] => (own[name] ? 'job' : site[name] ? 'site' : 'default');
   const sources = { default: PRACTICE, site: 'set for the site', job: 'set in this job' };

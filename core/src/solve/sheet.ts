@@ -1,6 +1,6 @@
 import type { Finding } from '../ground/finding.ts';
 import type { Job } from '../job/job.ts';
-import type { Solution } from './solve.ts';
+import type { Solution } from './solution.ts';
 import type { AnyValue } from '../stages/stage.ts';
 import { sheetSections } from '../stages/declared-value.ts';
 import { publishedValues } from './published.ts';

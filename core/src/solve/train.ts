@@ -66,7 +66,7 @@ export function powerTrain(job: Job, results: Results, findings: readonly Findin
   const parts = pick.starter?.parts[0];
   const feedTitle =
     starting.method === 'drive' ? 'Drive' : starting.method === undefined ? 'Starter or drive' : 'Starter';
-  const feedRating = pick.values.driveCurrent?.text ?? parts?.part.name;
+  const feedRating = pick.values.driveCurrent?.text ?? parts?.part.name ?? (pick.keepsFeed ? 'Kept' : undefined);
   const feedDetail =
     (pick.chosenDrive && pick.values.motorCurrent && `${pick.values.motorCurrent.text} needed`) ??
     starting.method ??

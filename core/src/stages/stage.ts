@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Finding } from '../ground/finding.ts';
 import type { Inputs } from '../job/inputs.ts';
-import type { Job } from '../job/job.ts';
+import type { Job, JobView } from '../job/job.ts';
 import type { Practice } from '../job/practice.ts';
 import type { StageName } from '../ground/stage-names.ts';
 import type { Value } from '../ground/value.ts';
@@ -11,6 +11,7 @@ export const missingSchema = z.object({
   field: z.string(),
   stage: z.string(),
   message: z.string().describe('What is missing and what it is needed for'),
+  option: z.string().optional().describe('Letter of the option that needs it; what all options share has none'),
   kind: z.enum(['needed', 'sharpens']).describe('Needed for a decision, or would only sharpen it'),
 });
 export type Missing = Readonly<z.infer<typeof missingSchema>>;
@@ -21,6 +22,11 @@ export interface Brief {
   readonly given: Inputs['given'];
   readonly rows: Inputs['rows'];
   readonly practice: Practice;
+}
+
+/** What the stages of an option are given: the job as that option sees it. */
+export interface OptionBrief extends Brief {
+  readonly job: JobView;
 }
 
 export type Values = object;

@@ -10,6 +10,10 @@ export const values = {
   demandSpeedControlled: figure('money', 'Of it demand, speed controlled'),
   extraCapital: figure('money', 'Extra capital for the drive', { sheet: 'Energy and money' }),
   /** s */
+  /** Of this option. */
+  firstCost: figure('money', 'To buy and fit', { sheet: 'Energy and money' }),
+  yearlyCost: figure('money', 'Yearly cost of energy and demand', { sheet: 'Energy and money' }),
+  lifeCost: figure('money', 'Cost over the years counted', { sheet: 'Energy and money' }),
   payback: figure('span', 'Simple payback', { sheet: 'Energy and money' }),
 };
 

@@ -2,7 +2,7 @@ import type { LoadResult } from '../load/load.ts';
 import type { Fit } from '../../motor/fit-circuit.ts';
 import { fitMotor, fitTargets } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
-import type { Brief } from '../stage.ts';
+import type { OptionBrief } from '../stage.ts';
 import type { DriveEvent } from '../../catalogue/drive-duty.ts';
 
 /** s for which a load that breaks away holds the drive at its peak. Common practice, no published source. */
@@ -27,7 +27,12 @@ export function currentAtTorque(motor: Motor, circuit: Fit['circuit'] | undefine
 }
 
 /** Everything that asks a drive for more than the running current of its motor: breaking away, a typed ramp, overloads, the cycle. */
-export function driveEvents(brief: Brief, motor: Motor, load: LoadResult, inertia: number | undefined): DriveEvent[] {
+export function driveEvents(
+  brief: OptionBrief,
+  motor: Motor,
+  load: LoadResult,
+  inertia: number | undefined,
+): DriveEvent[] {
   const { given, practice } = brief;
   const circuit = fitMotor(fitTargets(motor, given.starting, practice.fixedLossShare.value))?.circuit;
   const at = (torque: number): number => currentAtTorque(motor, circuit, Math.abs(torque));

@@ -1,5 +1,5 @@
 import type { MotorItem } from '../../catalogue/catalogue.ts';
-import type { Job } from '../../job/job.ts';
+import type { JobView } from '../../job/job.ts';
 import { inputOnDrive, inputOnLine } from '../../motor/part-load.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
 import { sizeText } from '../../motor/standard-power.ts';
@@ -86,7 +86,7 @@ export function rankMotors(
   items: readonly MotorItem[],
   need: MotorNeed,
   running: Running | undefined,
-  prefer: Job['pick']['prefer'],
+  prefer: JobView['pick']['prefer'],
 ): MotorRanking {
   const fits: RankedMotor[] = [];
   const near: { readonly motor: RefusedMotor; readonly misses: number }[] = [];

@@ -1,9 +1,4 @@
-import type { LoadResult } from '../load/load.ts';
-import type { NameplateResult } from '../nameplate/nameplate.ts';
-import type { SupplyResult } from '../supply/supply.ts';
-import type { PlaceResult } from '../place/place.ts';
-import type { SituationResult } from '../situation/situation.ts';
-import type { Brief } from '../stage.ts';
+import type { PickOn } from './asked-of-pick.ts';
 import { nextStandardPower, standardPowerSource } from '../../motor/standard-power.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 
@@ -12,14 +7,14 @@ import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
  * replacement not below the plate, so that feet and shaft can match. Undefined where no load is known, or where no
  * standard size is large enough.
  */
-export function requiredPower(
-  { job, practice }: Brief,
-  situation: SituationResult,
-  nameplate: NameplateResult,
-  load: LoadResult,
-  supply: SupplyResult,
-  place: PlaceResult,
-): Value | undefined {
+export function requiredPower({
+  brief: { job, practice },
+  situation,
+  nameplate,
+  load,
+  supply,
+  place,
+}: Pick<PickOn, 'brief' | 'situation' | 'nameplate' | 'load' | 'supply' | 'place'>): Value | undefined {
   const { standardPower, motorPower } = load.values;
   if (!standardPower) return undefined;
   const { motorDerate } = place.values;

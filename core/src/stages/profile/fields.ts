@@ -1,5 +1,5 @@
 import { HOUR } from '../../ground/constants.ts';
-import { quantity, choice, rows } from '../../ground/field.ts';
+import { quantity, choice, rows, perOption } from '../../ground/field.ts';
 
 export const lead = 'Hours a year at each flow, and how flow is controlled today.';
 
@@ -21,6 +21,24 @@ export const fields = {
       note: 'How flow is controlled today, or would be without a drive',
     },
   ),
+  ...perOption({
+    ownControl: choice(
+      [
+        ['auto', 'By speed with a drive, else as today'],
+        ['none', 'None: runs at full flow'],
+        ['on/off', 'Switched on and off'],
+        ['damper', 'Outlet damper'],
+        ['inlet vane', 'Inlet vanes'],
+        ['throttle', 'Throttle valve'],
+        ['bypass', 'Bypass'],
+      ],
+      {
+        label: 'Flow control of this option',
+        usual: 'auto',
+        note: 'How flow is controlled in this option',
+      },
+    ),
+  }),
   staticHeadShare: quantity('fraction', { label: 'Static share of the head', min: 0, max: 0.98, example: '30 %' }),
   points: rows(
     200,

@@ -6,7 +6,7 @@ import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { referenceMotor } from '../load/reference-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
-import { notebook, type Brief, type StageResult } from '../stage.ts';
+import { notebook, type OptionBrief, type StageResult } from '../stage.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import { driveInput, throttledInput } from './input-power.ts';
@@ -30,6 +30,8 @@ export interface ProfilePoint {
 export interface ProfileResult extends StageResult<ProfileValues> {
   readonly points: readonly ProfilePoint[];
   readonly flowVaries: boolean;
+  /** Static head as a share of the head at full flow. */
+  readonly staticShare: number;
 }
 
 const YEAR_HOURS = 8784;
@@ -37,12 +39,12 @@ const YEAR_HOURS = 8784;
 const BREAKDOWN_RESERVE = 1.5;
 
 /** Static share of the head as typed for the load; none for other machines. */
-const staticShareOf = ({ staticHead, head }: Brief['given']['load']): number =>
+const staticShareOf = ({ staticHead, head }: OptionBrief['given']['load']): number =>
   staticHead && head ? Math.min(0.98, staticHead.value / head.value) : 0;
 
 /** Hours at each flow, and what they cost with today’s flow control and with speed control. */
 export function profile(
-  brief: Brief,
+  brief: OptionBrief,
   nameplate: NameplateResult,
   load: LoadResult,
   supply: SupplyResult,
@@ -54,7 +56,7 @@ export function profile(
 /** The same stage for a given motor, so that the picked motor can be put in the reference motor’s place. */
 export function profileOn(
   motor: Motor | undefined,
-  brief: Brief,
+  brief: OptionBrief,
   nameplate: NameplateResult,
   load: LoadResult,
 ): ProfileResult {
@@ -73,6 +75,7 @@ export function profileOn(
   }
   if (points.length > 0 && !motorPower) need(loadField(job), 'Load torque and speed, for the energy of the profile');
 
+  const staticShare = given.profile.staticHeadShare?.value ?? staticShareOf(given.load);
   const ready = motor && motorPower && points.length > 0 && totalHours > 0;
   if (!ready) {
     const summary = points.length > 0 ? `${formatQuantity(totalHours, 'time', school)} a year` : '';
@@ -83,15 +86,15 @@ export function profileOn(
       summary,
       points: [],
       flowVaries,
+      staticShare,
     };
   }
 
-  const share = given.profile.staticHeadShare?.value ?? staticShareOf(given.load);
   // What runs today stands on today’s motor, where there is one.
   const today = (job.situation.kind === 'new' ? undefined : nameplate.motor) ?? motor;
   const { control } = job.profile;
   const steps: ProfilePoint[] = points.map(({ flow, hours }) => {
-    const shaft = shaftPowerShare(job.load, control, flow.value, share);
+    const shaft = shaftPowerShare(job.load, control, flow.value, staticShare);
     const shaftThrottled = shaft.throttled === undefined ? undefined : motorPower.value * shaft.throttled;
     const peak = shaftThrottled === undefined ? undefined : throttledInput(today, shaftThrottled, flow.value, practice);
     return {
@@ -129,7 +132,7 @@ export function profileOn(
     formula:
       job.load.torqueKind === 'constant'
         ? 'P_s = P\\,q'
-        : share > 0
+        : staticShare > 0
           ? 'P_s = P\\,q\\,(h + (1-h)\\,q^2)'
           : 'P_s = P\\,q^3',
     from: { P: motorPower, h: given.profile.staticHeadShare },
@@ -182,6 +185,7 @@ export function profileOn(
     summary: `${formatQuantity(totalHours, 'time', school)} · ${saved}`,
     points: steps,
     flowVaries,
+    staticShare,
   };
 
   /** How less than full flow comes about is asked, never taken as full power; what cannot be is said. */

@@ -1,4 +1,4 @@
-import type { Job } from '../../job/job.ts';
+import type { JobView } from '../../job/job.ts';
 import { flowControlFan, flowControlPump } from '../../ground/tables/index.ts';
 import type { Table } from '../../ground/tables/table.ts';
 
@@ -12,7 +12,7 @@ export interface ShaftShare {
   readonly running: number;
 }
 
-type Control = Job['profile']['control'];
+type Control = JobView['profile']['control'];
 
 /** Head of a pump at no flow over head at its duty point. Common practice, no published source. */
 const SHUTOFF_HEAD = 1.25;
@@ -66,7 +66,12 @@ export function affinity(flow: number, staticShare: number): { power: number; sp
   return { power: Math.max(q * head, SHUT_OFF_POWER * speed ** 3), speed };
 }
 
-export function shaftPowerShare(load: Job['load'], control: Control, flow: number, staticShare: number): ShaftShare {
+export function shaftPowerShare(
+  load: JobView['load'],
+  control: Control,
+  flow: number,
+  staticShare: number,
+): ShaftShare {
   if (flow <= 0) return { throttled: 0, speedControlled: 0, speed: 0, running: 1 };
   if (load.torqueKind === 'constant') {
     // Without speed control the same work is done by running for a share of the time, or by letting the rest go round.

@@ -8,6 +8,9 @@ export const values = {
   energySpeedControlled: figure('energy', 'Energy with speed control', { sheet: 'Energy and money' }),
   energySaved: figure('energy', 'Energy saved'),
   savingShare: figure('fraction', 'Share saved'),
+  /** Of this option: by its own flow control, motor and feed. */
+  energy: figure('energy', 'Energy of this option', { sheet: 'Energy and money' }),
+  peakInput: figure('power', 'Highest input of this option'),
 };
 
 export type ProfileValues = ValuesOf<typeof values>;

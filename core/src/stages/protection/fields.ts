@@ -1,10 +1,10 @@
 import { KELVIN } from '../../ground/constants.ts';
-import { quantity, choice, named } from '../../ground/field.ts';
+import { quantity, choice, named, perOption } from '../../ground/field.ts';
 
 export const lead = 'Overload from the nameplate; conductors and short-circuit device from the table.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
-export const fields = {
+export const fields = perOption({
   device: choice(named('inverse time breaker', 'dual element fuse', 'nontime delay fuse'), {
     label: 'Short-circuit device',
     usual: 'inverse time breaker',
@@ -34,4 +34,4 @@ export const fields = {
     ],
     { label: 'Insulation', usual: '75', note: 'Temperature the insulation is good for, °C' },
   ),
-};
+});

@@ -1,5 +1,5 @@
 import { KELVIN } from '../../ground/constants.ts';
-import type { Brief } from '../stage.ts';
+import type { OptionBrief } from '../stage.ts';
 import { ambientFactor } from '../supply/feeder.ts';
 import { ampacity, bundling } from '../../ground/tables/index.ts';
 import { cellValue } from '../../ground/tables/table.ts';
@@ -49,7 +49,7 @@ function terminalColumn(chosen: 'auto' | '60' | '75', designLetter: string | und
  * the correction for ambient and bundling (NEC 110.14(C), 310.15, Table 310.16). Undefined where none is large enough.
  */
 export function smallestConductor(
-  { job, given }: Brief,
+  { job, given }: OptionBrief,
   needed: Value,
   designLetter: string | undefined,
 ): Conductor | undefined {

@@ -1,5 +1,5 @@
 import { YEAR } from '../../ground/constants.ts';
-import { quantity, choice, line, open, words, flag, tick, named, is } from '../../ground/field.ts';
+import { quantity, choice, line, open, words, flag, tick, named, is, not } from '../../ground/field.ts';
 
 const replacing = is('situation.kind', 'replace');
 
@@ -49,6 +49,11 @@ export const fields = {
     max: 100 * YEAR,
     example: '3 years',
     asked: replacing,
+  }),
+  presentStarter: open(named('none', 'direct', 'star-delta', 'soft starter', 'autotransformer', 'drive'), {
+    label: 'Starter that is there',
+    asked: not(is('situation.kind', 'new')),
+    note: 'How the motor on the plate is started today; it may be kept',
   }),
   failureMode: open(
     named('bearing', 'winding phase to phase', 'winding single-phased', 'ground', 'rotor', 'shaft', 'unknown'),

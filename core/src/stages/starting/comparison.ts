@@ -1,6 +1,6 @@
 import type { Motor } from '../../motor/typical.ts';
 import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
-import type { Brief } from '../stage.ts';
+import type { OptionBrief } from '../stage.ts';
 import { flickerOf, LONG_TERM_LIMIT, SHORT_TERM_LIMIT } from '../supply/flicker.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import type { Value } from '../../ground/value.ts';
@@ -49,7 +49,7 @@ export interface Comparison {
 
 /** What a start is measured against. */
 export interface Limits {
-  readonly brief: Brief;
+  readonly brief: OptionBrief;
   readonly motor: Motor;
   readonly supply: SupplyResult;
   /** Time the motor bears standing at full voltage. */

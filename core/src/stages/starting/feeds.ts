@@ -1,4 +1,4 @@
-import type { Brief } from '../stage.ts';
+import type { OptionBrief } from '../stage.ts';
 
 /** How the motor is fed while it starts. Times in s from switching on, voltages and currents as multiples of rated. */
 export type Feed =
@@ -58,7 +58,7 @@ export interface DriveLimits {
 
 /** How each method feeds the motor; a drive brings it to the speed `wanted`, rad/s, with the settings typed in the job and usual ones for the rest. */
 export function feedsOf(
-  { job, given, practice }: Brief,
+  { job, given, practice }: OptionBrief,
   drive: DriveLimits,
   wanted: number | undefined,
 ): Readonly<Record<Method, Feed>> {

@@ -2,13 +2,13 @@ import type { Flag } from './findings.ts';
 import type { LoadResult } from '../load/load.ts';
 import { overhaulingOf } from '../load/overhauling.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
-import type { Brief, Notebook } from '../stage.ts';
+import type { OptionBrief, Notebook } from '../stage.ts';
 import type { Method } from './feeds.ts';
 
 type Question = 'reversing' | 'inching' | 'plugging';
 
 /** What machines do besides turning one way; asked where the machine may do it. Common practice, no published source. */
-const asked: Readonly<Partial<Record<Brief['job']['load']['way'], readonly Question[]>>> = {
+const asked: Readonly<Partial<Record<OptionBrief['job']['load']['way'], readonly Question[]>>> = {
   hoist: ['reversing', 'inching', 'plugging'],
   conveyor: ['reversing', 'inching'],
   crusher: ['reversing'],
@@ -25,7 +25,7 @@ const words: Readonly<Record<Question, string>> = {
 
 /** The ways a machine moves that change its starter or drive: asked for, and stopped where they endanger. */
 export function checkMotion(
-  brief: Brief,
+  brief: OptionBrief,
   load: LoadResult,
   method: Method | undefined,
   { flag, sharpen }: Pick<Notebook<Flag>, 'flag' | 'sharpen'>,

@@ -1,7 +1,7 @@
 import type { Flag } from './findings.ts';
 import type { LoadResult } from '../load/load.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
-import type { Brief } from '../stage.ts';
+import type { OptionBrief } from '../stage.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { type Value } from '../../ground/value.ts';
 import type { Comparison } from './comparison.ts';
@@ -26,7 +26,7 @@ export interface Choice {
 /** What is to be said of the choice: why it fails or wastes, and what would make the next cheaper one do. */
 export function checkChoice(
   { method, comparisons, start, speedControlled, softStop, stopping, machineInertia, onceHot }: Choice,
-  { job }: Brief,
+  { job }: OptionBrief,
   flag: Flag,
 ): void {
   const chosen = comparisons.find((each) => each.method === method);
@@ -80,7 +80,7 @@ export function checkChoice(
 }
 
 /** What the comparison had to do without. */
-export function checkKnown({ given, practice }: Brief, load: LoadResult, supply: SupplyResult, flag: Flag): void {
+export function checkKnown({ given, practice }: OptionBrief, load: LoadResult, supply: SupplyResult, flag: Flag): void {
   const { stallTimeHot, stallTimeCold } = given.starting;
   if (stallTimeHot && stallTimeCold && stallTimeHot.value > stallTimeCold.value) {
     flag(

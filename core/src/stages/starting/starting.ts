@@ -5,12 +5,10 @@ import type { LoadResult } from '../load/load.ts';
 import { torqueCurve } from '../load/torque-curve.ts';
 import type { Fit } from '../../motor/fit-circuit.ts';
 import { fitMotor, fitTargets, type Machine } from '../../motor/fit-motor.ts';
-import { referenceMotor } from '../load/reference-motor.ts';
 import { usualRotorInertia } from '../../motor/rotor-inertia.ts';
 import type { Motor } from '../../motor/typical.ts';
-import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { ProfileResult } from '../profile/profile.ts';
-import { notebook, type Brief, type StageResult } from '../stage.ts';
+import { notebook, type OptionBrief, type StageResult } from '../stage.ts';
 import { startVoltage, type Source } from '../supply/source.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { usualOverload } from '../../catalogue/drive-duty.ts';
@@ -66,29 +64,15 @@ const countedOn = ({ lockedRotor, pullUp, breakdown }: Guaranteed) => ({
 /** Steps of a run in the live solution; times and heats of the demo’s starts stay within 0.1 % of those of fine steps. */
 const LIVE_STEPS = 46;
 
-/**
- * The way the reference motor would start, which the pick needs: the least costly start that passes every limit, unless
- * the speed must be controlled while running. Dearer ways are not run up once one passes.
- */
-export function methodOnReference(
-  brief: Brief,
-  nameplate: NameplateResult,
-  load: LoadResult,
-  supply: SupplyResult,
-  profile: ProfileResult,
-): Method | undefined {
-  const motor = referenceMotor(brief.job, nameplate, load, supply.values.motorVoltage?.value);
-  return startingOn({ motor, brief, load, supply, profile, drive: undefined, extent: 'method only' }).method;
-}
-
 export interface StartingOn {
   readonly motor: Motor | undefined;
-  readonly brief: Brief;
+  readonly brief: OptionBrief;
   readonly load: LoadResult;
   readonly supply: SupplyResult;
   readonly profile: ProfileResult;
   /** What the picked drive gives; a usual one of its duty stands in before one is picked. */
-  readonly drive: DriveLimits | undefined;
+  readonly drive?: DriveLimits | undefined;
+  /** Only the way to start is asked, which the pick needs: dearer ways are not run up once one passes. */
   readonly extent?: 'all' | 'method only';
 }
 

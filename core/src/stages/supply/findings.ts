@@ -12,12 +12,10 @@ export const findings = declared({
     field: 'supply.subtransientReactance',
   },
   'supply.single-phase': {
-    severity: 'stop',
+    severity: 'caution',
     basis: 'Rotating field needs three phases; derate of the drive: ' + PRACTICE,
-    clear:
-      'Bring a three-phase supply, or choose a drive as the way to start: it may take single phase at reduced output.',
+    clear: 'Confirm single-phase input in the drive’s manual, or bring a three-phase supply.',
     field: 'supply.phases',
-    defers: true,
   },
   'supply.unbalance': {
     severity: 'stop',

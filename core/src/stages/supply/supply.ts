@@ -78,23 +78,11 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   const direct = directStart();
   const energyPrice = meanPrice();
 
-  const { method, speedControl } = job.starting;
-  const driveChosen =
-    method === 'drive' || (method === 'auto' && (speedControl === 'yes' || job.situation.kind === 'drive'));
-  if (job.supply.phases === '1') {
+  if (job.supply.phases === '1')
     flag(
       'supply.single-phase',
-      driveChosen
-        ? `Only a drive runs a three-phase motor on single phase; at ${practice.singlePhaseShare.text} of its current, and only where its maker allows it.`
-        : 'A three-phase motor does not start on a single-phase supply.',
-      {
-        severity: driveChosen ? 'caution' : 'stop',
-        clear: driveChosen
-          ? 'Confirm single-phase input in the drive’s manual, or bring a three-phase supply.'
-          : 'Bring a three-phase supply, or choose a drive as the way to start: it may take single phase at reduced output.',
-      },
+      `A three-phase motor does not start on a single-phase supply; only a drive runs it there, at ${practice.singlePhaseShare.text} of the drive’s current, and only where its maker allows it.`,
     );
-  }
   if (job.situation.kind !== 'new') checkPlateVoltage();
 
   const readings = phaseVoltages?.flat() ?? [];

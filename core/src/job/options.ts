@@ -1,0 +1,57 @@
+import { z } from 'zod';
+import type { Field, Fields } from '../ground/field.ts';
+import { stageNames } from '../ground/stage-names.ts';
+import { stageFields } from './fields.ts';
+import { shapeOf } from './shape.ts';
+
+/** Options of a job by their letters, which stay theirs when another is dropped. */
+export const letters = ['A', 'B', 'C', 'D'] as const;
+export type Letter = (typeof letters)[number];
+
+type OwnOf<Each> = {
+  [Name in keyof Each as Each[Name] extends { readonly perOption: true } ? Name : never]: Each[Name];
+};
+type SharedOf<Each> = {
+  [Name in keyof Each as Each[Name] extends { readonly perOption: true } ? never : Name]: Each[Name];
+};
+
+const isOwn = (field: Field): boolean => field.perOption === true;
+const those = (fields: Fields, wanted: (field: Field) => boolean): Fields =>
+  Object.fromEntries(Object.entries(fields).filter(([, field]) => wanted(field)));
+
+/** Fields of a stage that all options of a job share. */
+export const sharedFields = <const Each extends Fields>(fields: Each): SharedOf<Each> =>
+  those(fields, (field) => !isOwn(field)) as SharedOf<Each>;
+
+/** Fields of a stage of which every option has its own. */
+export const ownFields = <const Each extends Fields>(fields: Each): OwnOf<Each> => those(fields, isOwn) as OwnOf<Each>;
+
+const part = <Shape extends z.ZodRawShape>(shape: Shape) => z.strictObject(shape).prefault({} as never);
+
+/** What one option says for itself. */
+export const optionSchema = z.strictObject({
+  name: z.string().max(60).default('').describe('What the option is called; empty for what Pilgrim calls it'),
+  profile: part(shapeOf(ownFields(stageFields.profile))),
+  starting: part(shapeOf(ownFields(stageFields.starting))),
+  pick: part(shapeOf(ownFields(stageFields.pick))),
+  protection: part(shapeOf(ownFields(stageFields.protection))),
+});
+export type Option = z.infer<typeof optionSchema>;
+
+/** Stages of which every option has a part. */
+export const optionStages = ['profile', 'starting', 'pick', 'protection'] as const satisfies readonly (keyof Option)[];
+
+const ownPaths: ReadonlySet<string> = new Set(
+  stageNames.flatMap((stage) => Object.keys(ownFields(stageFields[stage] as Fields)).map((name) => `${stage}.${name}`)),
+);
+const HEAD = /^[a-z]+\.[a-zA-Z]+/;
+
+/** Where a field of a stage stands in the document: `starting.method` of option B at `options.B.starting.method`. */
+export const placeOf = (path: string, letter: Letter): string =>
+  ownPaths.has(HEAD.exec(path)?.[0] ?? '') ? `options.${letter}.${path}` : path;
+
+/** The field of a stage that stands at a place of the document, and whose it is. */
+export function fieldAt(place: string): { readonly path: string; readonly letter: Letter | undefined } {
+  const [, letter, path] = /^options\.([A-D])\.(.+)$/.exec(place) ?? [];
+  return path === undefined ? { path: place, letter: undefined } : { path, letter: letter as Letter };
+}

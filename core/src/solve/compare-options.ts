@@ -1,0 +1,150 @@
+import { z } from 'zod';
+import { YEAR } from '../ground/constants.ts';
+import { formatNumber, formatQuantity } from '../ground/quantity/format.ts';
+import type { AnyValue } from '../stages/stage.ts';
+import { letters, type Letter } from '../job/options.ts';
+import type { School } from '../ground/quantity/units.ts';
+import { publishedValues } from './published.ts';
+
+const letterSchema = z.enum(letters);
+const rowSchema = z.object({
+  id: z.string().describe('Published value'),
+  label: z.string(),
+  texts: z.partialRecord(letterSchema, z.string()),
+  differs: z.boolean(),
+  measure: z.enum(['least', 'most']).optional().describe('Which is the better, where one is'),
+  best: z.array(letterSchema).describe('Best by this measure of the options without a stop'),
+});
+export const comparisonSchema = z.object({
+  rows: z.array(rowSchema),
+  best: z
+    .object({ option: letterSchema, by: z.string().describe('Published value it is best by') })
+    .optional()
+    .describe('Best by the cost over the years counted, else by what it costs to buy and fit'),
+  turns: z.array(
+    z.object({
+      option: letterSchema.describe('What would be best instead'),
+      text: z.string().describe('What would turn it'),
+    }),
+  ),
+});
+
+export type OptionComparison = Readonly<z.infer<typeof comparisonSchema>>;
+type Row = OptionComparison['rows'][number];
+
+/** What the comparison looks at of an option. */
+export interface Compared {
+  readonly letter: Letter;
+  readonly name: string;
+  readonly stopped: boolean;
+  readonly values: Readonly<Record<string, AnyValue>>;
+}
+
+/** Rows of the comparison in their order, and which way is the better. */
+const measured: readonly (readonly [id: string, measure?: 'least' | 'most'])[] = [
+  ['starting.method'],
+  ['pick.motor'],
+  ['pick.drive'],
+  ['pick.starter'],
+  ['money.firstCost', 'least'],
+  ['money.yearlyCost', 'least'],
+  ['money.lifeCost', 'least'],
+  ['profile.energy', 'least'],
+  ['profile.peakInput', 'least'],
+  ['starting.startingCurrent', 'least'],
+  ['starting.startingDip', 'least'],
+  ['starting.accelerationTime'],
+  ['starting.torqueMargin', 'most'],
+  ['starting.rotorHeat', 'least'],
+  ['protection.overloadDial'],
+  ['protection.driveOverloadCurrent'],
+  ['protection.branchDeviceMax'],
+  ['protection.conductorSize'],
+];
+
+/** Two figures nearer than this are the same. */
+const SAME = 1e-3;
+
+/** What differs between the options, which is best by which measure, and what would turn it. */
+export function compareOptions(options: readonly Compared[], school: School, years: number): OptionComparison {
+  const rows = measured.flatMap(([id, measure]) => rowOf(id, measure, options));
+  const running = options.filter(({ stopped }) => !stopped);
+  const by = ['money.lifeCost', 'money.firstCost'].find((id) => running.some(({ values }) => values[id]));
+  const winner = by === undefined ? undefined : leastOf(running, by);
+  return {
+    rows,
+    ...(winner && by ? { best: { option: winner.letter, by } } : {}),
+    turns: winner ? running.flatMap((other) => turnOf(winner, other, school, years)) : [],
+  };
+}
+
+function rowOf(id: string, measure: Row['measure'], options: readonly Compared[]): Row[] {
+  const known = options.filter(({ values }) => values[id]);
+  if (known.length === 0) return [];
+  const texts = Object.fromEntries(known.map(({ letter, values }) => [letter, values[id]?.text ?? '']));
+  const differs = known.length < options.length || new Set(Object.values(texts)).size > 1;
+  return [
+    {
+      id,
+      label: publishedValues.get(id)?.label ?? id,
+      texts,
+      differs,
+      ...(measure ? { measure } : {}),
+      best: measure && differs ? bestOf(id, measure, options) : [],
+    },
+  ];
+}
+
+const figureOf = ({ values }: Compared, id: string): number | undefined => {
+  const value = values[id]?.value;
+  return typeof value === 'number' ? value : undefined;
+};
+
+function bestOf(id: string, measure: 'least' | 'most', options: readonly Compared[]): Letter[] {
+  const sign = measure === 'least' ? 1 : -1;
+  const figures = options.flatMap((option) => {
+    const figure = figureOf(option, id);
+    return figure === undefined || option.stopped ? [] : [{ letter: option.letter, figure: figure * sign }];
+  });
+  if (figures.length < 2) return [];
+  const least = Math.min(...figures.map(({ figure }) => figure));
+  const best = figures.filter(({ figure }) => figure <= least + SAME * Math.abs(least));
+  return best.length === figures.length ? [] : best.map(({ letter }) => letter);
+}
+
+const leastOf = (options: readonly Compared[], id: string): Compared | undefined =>
+  options
+    .filter((option) => figureOf(option, id) !== undefined)
+    .toSorted((a, b) => (figureOf(a, id) ?? 0) - (figureOf(b, id) ?? 0))[0];
+
+/** When another option would cost less over the years: what it saves first against what it costs each year. */
+function turnOf(winner: Compared, other: Compared, school: School, years: number): OptionComparison['turns'] {
+  if (other.letter === winner.letter) return [];
+  const [firstA, firstB] = [figureOf(winner, 'money.firstCost'), figureOf(other, 'money.firstCost')];
+  const [yearA, yearB] = [figureOf(winner, 'money.yearlyCost'), figureOf(other, 'money.yearlyCost')];
+  if (firstA === undefined || firstB === undefined || yearA === undefined || yearB === undefined) return [];
+  const name = `${other.letter} (${other.name})`;
+  const dearer = firstA - firstB;
+  const saved = yearB - yearA;
+  if (dearer <= 0 && saved >= 0)
+    return [
+      {
+        option: other.letter,
+        text: `${name} costs no less to buy and no less to run: nothing of money would turn it.`,
+      },
+    ];
+  const even = dearer / saved;
+  const span = formatQuantity(even * YEAR, 'span', school);
+  if (dearer > 0) {
+    const share = `${formatNumber((even / years) * 100, 2)} %`;
+    // A demand charge does not go down with the hours.
+    const hours = winner.values['money.demandSpeedControlled'] ? '' : `, or it ran less than ${share} of the hours`;
+    return [
+      {
+        option: other.letter,
+        text: `${name} would cost less if less than ${span} were counted, if energy cost less than ${share} of what it does${hours}.`,
+      },
+    ];
+  }
+  return [{ option: other.letter, text: `${name} would cost less if more than ${span} were counted.` }];
+}

@@ -1,0 +1,134 @@
+import { z } from 'zod';
+import { findingSchema, type Finding } from '../ground/finding.ts';
+import { stageNames, type StageName } from '../ground/stage-names.ts';
+import { valueSchema } from '../ground/value.ts';
+import type { FieldEcho } from '../job/inputs.ts';
+import { proposals, type Proposal } from '../job/job.ts';
+import { letters, type Letter } from '../job/options.ts';
+import type { UsedRule } from '../job/practice.ts';
+import type { Warming } from '../stages/load/duty.ts';
+import type { LoadResult } from '../stages/load/load.ts';
+import type { PoleChoice } from '../stages/load/pole-comparison.ts';
+import type { Outlines } from '../stages/nameplate/outline.ts';
+import type { Clue } from '../stages/nameplate/recovery.ts';
+import type { PickResult } from '../stages/pick/pick.ts';
+import type { MotorNeed } from '../stages/pick/motor-rules.ts';
+import type { PlaceResult } from '../stages/place/place.ts';
+import type { ProfilePoint } from '../stages/profile/profile.ts';
+import type { Inquiry } from '../stages/situation/inquiry.ts';
+import type { Comparison } from '../stages/starting/comparison.ts';
+import type { StartingResult } from '../stages/starting/starting.ts';
+import { missingSchema, type AnyValue, type Missing } from '../stages/stage.ts';
+import { comparisonSchema, type OptionComparison } from './compare-options.ts';
+import { trainBlockSchema, type TrainBlock } from './train.ts';
+
+/** Raised with every change that can alter a result; kept with every saved revision. */
+export const ENGINE = 'pilgrim 0.9.0';
+
+export const stageStateSchema = z.object({
+  state: z.enum(['done', 'open', 'caution', 'stop', 'not asked']),
+  summary: z.string(),
+});
+export type StageState = Readonly<z.infer<typeof stageStateSchema>>;
+
+const valuesSchema = z.record(z.string().describe('<stage>.<name>'), valueSchema);
+const stagesSchema = z.partialRecord(z.enum(stageNames), stageStateSchema);
+
+/** One option: what it has for itself. What all share stands in the solution only. */
+const optionSolutionSchema = z.object({
+  name: z.string(),
+  proposed: z.enum(proposals).optional().describe('Proposed by Pilgrim and not in the document'),
+  why: z.string().describe('Why it is proposed; empty for an option of the document'),
+  summary: z.string().describe('Decided, not decided or stopped, in one line'),
+  stopped: z.boolean(),
+  decided: z.boolean(),
+  values: valuesSchema,
+  findings: z.array(findingSchema),
+  missing: z.array(missingSchema),
+  stages: stagesSchema,
+  train: z.array(trainBlockSchema),
+});
+
+/** The published part of a solution. `fields`, `stages`, `train` and `details` serve the screens and may grow. */
+export const solutionSchema = z.object({
+  engine: z.string(),
+  catalogue: z.string().describe('Name of the catalogue it was solved with'),
+  chosen: z.enum(letters).describe('The option whose results `values`, `findings`, `stages` and `train` are'),
+  values: valuesSchema,
+  findings: z.array(findingSchema),
+  missing: z.array(missingSchema),
+  fields: z.record(
+    z.string(),
+    z.object({ read: z.string(), other: z.string().optional(), error: z.string().optional() }),
+  ),
+  stages: z.record(z.enum(stageNames), stageStateSchema),
+  train: z.array(trainBlockSchema),
+  options: z.partialRecord(z.enum(letters), optionSolutionSchema),
+  comparison: comparisonSchema,
+  details: z.record(z.string(), z.unknown()),
+});
+
+export interface Details {
+  readonly suspicions: Inquiry['suspicions'];
+  readonly clues: readonly Clue[];
+  readonly outlines: Outlines;
+  /** What the motor to buy must be; the register is asked for a spare by it. */
+  readonly need: MotorNeed | undefined;
+  /** The mechanical train, from the motor’s shaft to the machine’s. */
+  readonly shafts: LoadResult['shafts'];
+  /** Torque of the load against speed, at the motor shaft. */
+  readonly loadCurve: LoadResult['curve'];
+  readonly duty: LoadResult['duty'];
+  /** For a cycle made from a log. */
+  readonly warming: Warming;
+  readonly sizes: LoadResult['sizes'];
+  readonly poles: readonly PoleChoice[];
+  /** N·m at the driven shaft for one ampere of the motor’s line current, for logs of current; good above half load. */
+  readonly torquePerAmpere: number | undefined;
+  readonly enclosures: PlaceResult['verdicts'];
+  readonly rules: readonly UsedRule[];
+  readonly profile: readonly ProfilePoint[];
+  readonly starting: readonly Comparison[];
+  /** The motor as a circuit with what the fit reached, and what a start of it depends on. */
+  readonly machine: StartingResult['machine'];
+  readonly startSetting: StartingResult['setting'];
+  readonly motors: PickResult['motors'];
+  readonly drives: PickResult['drives'];
+  readonly starter: PickResult['starter'];
+  readonly chosenMotor: PickResult['chosenMotor'];
+  /** How the catalogue’s prices are shown: in the job’s currency where a rate is known, else in their own. */
+  readonly pricing: { readonly factor: number; readonly currency: string };
+  readonly chosenDrive: PickResult['chosenDrive'];
+}
+
+export type Stages = Readonly<Record<StageName, StageState>>;
+
+/** What one option has for itself. */
+export interface OptionSolution {
+  readonly name: string;
+  readonly proposed?: Proposal;
+  readonly why: string;
+  readonly summary: string;
+  readonly stopped: boolean;
+  readonly decided: boolean;
+  readonly values: Readonly<Record<string, AnyValue>>;
+  readonly findings: readonly Finding[];
+  readonly missing: readonly Missing[];
+  readonly stages: Readonly<Partial<Record<StageName, StageState>>>;
+  readonly train: readonly TrainBlock[];
+}
+
+export interface Solution {
+  readonly engine: string;
+  readonly catalogue: string;
+  readonly chosen: Letter;
+  readonly values: Readonly<Record<string, AnyValue>>;
+  readonly findings: readonly Finding[];
+  readonly missing: readonly Missing[];
+  readonly fields: Readonly<Record<string, FieldEcho>>;
+  readonly stages: Stages;
+  readonly train: readonly TrainBlock[];
+  readonly options: Readonly<Partial<Record<Letter, OptionSolution>>>;
+  readonly comparison: OptionComparison;
+  readonly details: Details;
+}

@@ -1,0 +1,16 @@
+import type { Catalogue } from '../../catalogue/catalogue.ts';
+import type { PickResult } from '../pick/pick.ts';
+import type { ProfileResult } from '../profile/profile.ts';
+import type { OptionBrief } from '../stage.ts';
+import type { StartingResult } from '../starting/starting.ts';
+import type { SupplyResult } from '../supply/supply.ts';
+
+/** What money is asked with; in the order of the stages. */
+export interface MoneyOn {
+  readonly brief: OptionBrief;
+  readonly catalogue: Catalogue;
+  readonly supply: SupplyResult;
+  readonly profile: ProfileResult;
+  readonly starting: StartingResult;
+  readonly pick: PickResult;
+}

@@ -1,0 +1,88 @@
+import { quantity, type Value } from '../../ground/value.ts';
+import { DRIVE_INPUT } from '../starting/feeds.ts';
+import type { ProfilePoint } from '../profile/profile.ts';
+import type { MoneyOn } from './asked-of-money.ts';
+import type { MoneyValues } from './values.ts';
+
+/** Power factor of a motor of which nothing is known. Common practice, no published source. */
+const USUAL_POWER_FACTOR = 0.85;
+const MONTHS = 12;
+
+/** Energy and demand of a year, as it runs today, with speed control and in this option. */
+export function runningCosts(
+  on: MoneyOn,
+  energyPrice: Value,
+): Pick<
+  MoneyValues,
+  | 'yearlyCostThrottled'
+  | 'yearlyCostSpeedControlled'
+  | 'demandThrottled'
+  | 'demandSpeedControlled'
+  | 'yearlySaving'
+  | 'yearlyCost'
+> {
+  const { brief, profile, pick, starting } = on;
+  const { school } = brief.job;
+  const { energyThrottled, energySpeedControlled, energy, peakInput } = profile.values;
+  const lagging = pick.motor?.powerFactor ?? USUAL_POWER_FACTOR;
+  const cost = (used: Value, demand: Value | undefined): Value =>
+    quantity(used.value * energyPrice.value + (demand?.value ?? 0), 'money', school, {
+      origin: 'estimated',
+      formula: demand ? 'K = E\\,c + K_d' : 'K = E\\,c',
+      from: { E: used, c: energyPrice, K_d: demand },
+      source: 'definition',
+    });
+  const demandThrottled =
+    energyThrottled &&
+    demandOf(
+      peakOf(on, (point) => point.throttledPeak ?? 0),
+      lagging,
+      on,
+    );
+  const demandSpeedControlled = demandOf(
+    peakOf(on, (point) => point.speedControlled),
+    DRIVE_INPUT.powerFactor,
+    on,
+  );
+  const own = starting.method === 'drive' ? DRIVE_INPUT.powerFactor : lagging;
+  const yearlyCostThrottled = energyThrottled && cost(energyThrottled, demandThrottled);
+  const yearlyCostSpeedControlled = energySpeedControlled && cost(energySpeedControlled, demandSpeedControlled);
+  const yearlyCost = energy && cost(energy, peakInput && demandOf(peakInput.value, own, on));
+  const yearlySaving =
+    yearlyCostThrottled &&
+    yearlyCostSpeedControlled &&
+    quantity(yearlyCostThrottled.value - yearlyCostSpeedControlled.value, 'money', school, {
+      origin: 'estimated',
+      formula: 'K_1 - K_2',
+      from: { K_1: yearlyCostThrottled, K_2: yearlyCostSpeedControlled },
+      source: 'definition',
+    });
+  return {
+    ...(yearlyCostThrottled ? { yearlyCostThrottled } : {}),
+    ...(yearlyCostSpeedControlled ? { yearlyCostSpeedControlled } : {}),
+    ...(yearlySaving ? { yearlySaving } : {}),
+    ...(demandThrottled ? { demandThrottled } : {}),
+    ...(demandSpeedControlled ? { demandSpeedControlled } : {}),
+    ...(yearlyCost ? { yearlyCost } : {}),
+  };
+}
+
+const peakOf = ({ profile }: MoneyOn, input: (point: ProfilePoint) => number): number =>
+  profile.points.reduce((peak, point) => (point.hours > 0 ? Math.max(peak, input(point)) : peak), 0);
+
+/** A year of demand charge on the highest input, W, counted by kW or kVA. */
+function demandOf(peak: number, powerFactor: number, { brief }: MoneyOn): Value | undefined {
+  const { job, given } = brief;
+  const { demandPrice } = given.supply;
+  if (!demandPrice) return undefined;
+  const counted = job.supply.demandBy === 'kVA' ? peak / powerFactor : peak;
+  return quantity(counted * demandPrice.value * MONTHS, 'money', job.school, {
+    origin: 'estimated',
+    formula: 'K_d = 12\\,d\\,P_{max}',
+    from: {
+      d: demandPrice,
+      'P_{max}': quantity(peak, 'power', job.school, { origin: 'estimated', source: 'profile' }),
+    },
+    source: 'tariff typed in this job',
+  });
+}

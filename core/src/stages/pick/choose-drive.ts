@@ -1,0 +1,116 @@
+import { overloadOf, usualOverload } from '../../catalogue/drive-duty.ts';
+import { formatQuantity } from '../../ground/quantity/format.ts';
+import { quantity, wording } from '../../ground/value.ts';
+import { usualRotorInertia } from '../../motor/rotor-inertia.ts';
+import type { Motor } from '../../motor/typical.ts';
+import type { DriveLimits } from '../starting/feeds.ts';
+import { FROM_CATALOGUE, type PickOn } from './asked-of-pick.ts';
+import { currentAtTorque, driveEvents } from './drive-events.ts';
+import type { Flag } from './findings.ts';
+import { rankDrives, type DriveRanking, type RankedDrive } from './rank-drives.ts';
+import type { PickValues } from './values.ts';
+
+/** The kind of load decides; an overload beyond what normal duty gives makes it heavy. */
+function driveDuty({ brief, load }: PickOn): 'normal' | 'heavy' {
+  const { peakTorque, motorTorque } = load.values;
+  const peak = peakTorque && motorTorque ? peakTorque.value / motorTorque.value : 0;
+  return brief.job.load.torqueKind === 'variable' && peak <= usualOverload('normal') ? 'normal' : 'heavy';
+}
+
+/** The motor’s nameplate current, A, or what rows of the profile beyond full flow ask for good. */
+function currentNeeded(motor: Motor, { profile }: PickOn): number {
+  const beyond = profile.points
+    .filter((point) => point.hours > 0 && point.speed > 1)
+    .map((point) =>
+      currentAtTorque(motor, undefined, point.shaftControlled / (motor.speed * point.speed), 1 / point.speed),
+    );
+  return Math.max(motor.current, ...beyond);
+}
+
+function inertiaWith(motor: Motor, { brief, load }: PickOn): number | undefined {
+  const rotor = brief.given.starting.rotorInertia?.value ?? usualRotorInertia(motor.power, motor.poles);
+  return load.values.inertia && load.values.inertia.value + rotor;
+}
+
+/** Drives that carry the motor on this supply, in this place and through what the load asks for a short time. */
+export function rankForMotor(motor: Motor, systemVoltage: number, on: PickOn, flag: Flag): DriveRanking {
+  const { brief, catalogue, load, place } = on;
+  const { job } = brief;
+  const needed = currentNeeded(motor, on);
+  const ranking = rankDrives(catalogue.drives, {
+    school: job.school,
+    current: needed,
+    inputShare: job.supply.phases === '1' ? brief.practice.singlePhaseShare.value : 1,
+    systemVoltage,
+    duty: driveDuty(on),
+    events: driveEvents(brief, motor, load, inertiaWith(motor, on)),
+    ambient: place.values.ambient.value,
+    altitude: place.values.altitude.value,
+    housing: place.housing,
+    motorPower: motor.power,
+  });
+  const amperes = (current: number): string => formatQuantity(current, 'current', job.school);
+  if (ranking.fits.length === 0 && catalogue.drives.length > 0) {
+    const nearest = ranking.refused[0];
+    flag(
+      'pick.no-drive',
+      `No drive in the catalogue carries ${amperes(needed)} and what the load asks of it for a short time here.${nearest ? ` Nearest: ${nearest.name}, ${nearest.reason}.` : ''}`,
+    );
+  }
+  const { byPower } = ranking;
+  if (byPower && byPower.verdict !== 'same') {
+    const short = byPower.verdict === 'short';
+    flag(
+      short ? 'pick.power-match-short' : 'pick.power-match-wasteful',
+      `Matching by power would have picked ${byPower.item.name}: ${amperes(byPower.current)} here, ${short ? 'short of' : 'far above'} the ${amperes(motor.current)} needed.`,
+    );
+  }
+  return ranking;
+}
+
+/** The drive typed in the job, else the least costly that fits. */
+export function chooseDrive(ranking: DriveRanking, { brief }: PickOn, flag: Flag): RankedDrive | undefined {
+  const wanted = brief.job.pick.drive;
+  if (!wanted) return ranking.fits[0];
+  const own = ranking.fits.find((each) => each.item.id === wanted);
+  if (own) return own;
+  const refused = ranking.refused.find((each) => each.id === wanted);
+  flag(
+    'pick.drive-refused',
+    refused ? `${refused.name} does not fit: ${refused.reason}.` : `Drive “${wanted}” is not in the catalogue.`,
+  );
+  return undefined;
+}
+
+/** What the drive gives for how long, of the motor’s current. */
+export function limitsOf(ranked: RankedDrive, motor: Motor, on: PickOn): DriveLimits {
+  const overload = overloadOf(ranked.item, driveDuty(on));
+  return {
+    currentLimit: (ranked.current * overload.multiple) / motor.current,
+    peakLimit: overload.peak && (ranked.current * overload.peak.multiple) / motor.current,
+    seconds: overload.seconds,
+    continuous: ranked.current / motor.current,
+  };
+}
+
+export function driveValues(ranked: RankedDrive, on: PickOn): Partial<PickValues> {
+  const { school, supply } = on.brief.job;
+  const current = quantity(ranked.current, 'current', school, {
+    origin: 'looked up',
+    source: FROM_CATALOGUE,
+    note: `Continuous at ${driveDuty(on)} duty, after ambient and altitude${supply.phases === '1' ? ' and single-phase input' : ''}.`,
+  });
+  return {
+    drive: wording(ranked.item.name, {
+      origin: 'looked up',
+      source: FROM_CATALOGUE,
+      note: 'The least costly whose current covers the motor’s.',
+    }),
+    driveCurrent: current,
+    driveUsed: quantity(ranked.used, 'fraction', school, {
+      formula: 'I_m / I_d',
+      from: { I_d: current },
+      source: 'definition',
+    }),
+  };
+}

@@ -1,0 +1,55 @@
+import { formatQuantity } from '../../ground/quantity/format.ts';
+import { PRACTICE, type Value } from '../../ground/value.ts';
+import type { Motor } from '../../motor/typical.ts';
+import { inverterStatement } from '../nameplate/inverter.ts';
+import type { NameplateResult } from '../nameplate/nameplate.ts';
+import { RATED_AMBIENT } from '../place/place.ts';
+import { slowDemand } from '../place/slow.ts';
+import type { PickOn } from './asked-of-pick.ts';
+import type { Flag } from './findings.ts';
+
+/** A current that was worked out or guessed is not called the plate’s. */
+export function asOnPlate({ values }: NameplateResult): { origin: Value['origin']; source: string; formula: string } {
+  const { origin = 'estimated', working } = values.ratedCurrent ?? {};
+  return {
+    origin,
+    source: origin === 'given' ? 'plate' : (working?.source ?? PRACTICE),
+    formula: working?.formula ?? '',
+  };
+}
+
+/** Whether heat, height and unbalance leave the kept motor enough. */
+export function checkKept(kept: Motor, { brief, load, supply, place }: PickOn, flag: Flag): void {
+  const { school } = brief.job;
+  const { motorDerate, ambient } = place.values;
+  const { unbalanceDerate } = supply.values;
+  const allowed = kept.power * motorDerate.value * (unbalanceDerate?.value ?? 1);
+  const needed = load.values.motorPower;
+  if (!needed || needed.value <= allowed || needed.value > kept.power) return;
+  const field = ambient.value > RATED_AMBIENT ? 'place.ambient' : 'place.altitude';
+  flag(
+    'pick.kept-derated',
+    `Here the kept motor may give ${formatQuantity(allowed, 'power', school)}; the load needs ${needed.text}.`,
+    {
+      basis: [motorDerate, unbalanceDerate].flatMap((each) => each?.working.source ?? []).join('; '),
+      clear: unbalanceDerate
+        ? 'Balance the voltages, cool the place, reduce the load, or replace the motor.'
+        : 'Cool the place, reduce the load, or replace the motor.',
+      field: unbalanceDerate ? 'supply.phaseVoltages' : field,
+    },
+  );
+}
+
+/** More torque at low speed than the fan of the motor that stays can cool, unless its plate promises that range. */
+export function checkSlow(motor: Motor | undefined, { brief, load }: PickOn, flag: Flag): void {
+  const { job } = brief;
+  const { constantTorqueRatio = 1 } = inverterStatement(job.nameplate.inverter, undefined, undefined, 0);
+  const share = motor && load.values.motorPower ? load.values.motorPower.value / motor.power : 1;
+  const slow = slowDemand(brief, share, constantTorqueRatio);
+  if (!slow) return;
+  const percent = (value: number): string => formatQuantity(value, 'fraction', job.school);
+  flag(
+    'pick.slow-full-torque',
+    `The profile asks for ${percent(slow.torque)} of rated torque at ${percent(slow.speed)} of full speed, where the fan on the shaft of the kept motor cools for about ${percent(slow.bearable)}.`,
+  );
+}

@@ -1,0 +1,28 @@
+import type { Catalogue } from '../../catalogue/catalogue.ts';
+import type { Value } from '../../ground/value.ts';
+import type { Motor } from '../../motor/typical.ts';
+import type { NameplateResult } from '../nameplate/nameplate.ts';
+import type { PickResult } from '../pick/pick.ts';
+import type { OptionBrief } from '../stage.ts';
+import type { StartingResult } from '../starting/starting.ts';
+import type { SupplyResult } from '../supply/supply.ts';
+
+/** What protection is asked with; in the order of the stages. */
+export interface ProtectionOn {
+  readonly brief: OptionBrief;
+  readonly catalogue: Catalogue;
+  readonly nameplate: NameplateResult;
+  readonly supply: SupplyResult;
+  readonly starting: StartingResult;
+  readonly pick: PickResult;
+}
+
+/** The motor that is protected. */
+export interface Circuit extends ProtectionOn {
+  readonly motor: Motor;
+  /** By its nameplate, A of the line. */
+  readonly nameplateCurrent: Value;
+  readonly onDrive: boolean;
+  /** Which motor a figure holds for. */
+  readonly holds: string;
+}

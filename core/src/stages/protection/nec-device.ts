@@ -1,0 +1,100 @@
+import { formatQuantity } from '../../ground/quantity/format.ts';
+import { branchDevice, groundingConductors, standardRatings } from '../../ground/tables/index.ts';
+import { cellValue } from '../../ground/tables/table.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import type { Circuit } from './asked-of-protection.ts';
+import { chooseBreaker, INRUSH, leastBreaker } from './breaker.ts';
+import type { Flag } from './findings.ts';
+import { compareSizes, conductorName, type Conductor } from './nec-conductor.ts';
+
+const deviceColumns = {
+  'inverse time breaker': 'inverse_time_breaker',
+  'dual element fuse': 'dual_element_fuse',
+  'nontime delay fuse': 'nontime_delay_fuse',
+} as const;
+
+/** The standard rating at or next above `amperes` (240.6(A)); 1, 3, 6, 10 and 601 A are fuses only. */
+export const nextStandardRating = (amperes: number, fuse: boolean): number | undefined =>
+  standardRatings.rows
+    .filter((row) => fuse || row['fuse_only'] !== true)
+    .map((row) => Number(row['rating']))
+    .find((rating) => rating >= amperes - 1e-9);
+
+/** Largest short-circuit device of the kind chosen. */
+export function largestDevice(current: Value, { brief, holds }: Circuit): Value | undefined {
+  const { school, protection } = brief.job;
+  const { device } = protection;
+  const row = branchDevice.row('squirrel_cage_other');
+  const percent = cellValue(branchDevice, row, deviceColumns[device], 'fraction', school, 0.01);
+  const rating = percent && nextStandardRating(current.value * percent.value, device !== 'inverse time breaker');
+  return rating === undefined
+    ? undefined
+    : quantity(rating, 'current', school, {
+        origin: 'recalled',
+        formula: 'I_{dev} \\ge k\\,I,\\ \\text{next standard size}',
+        from: { k: percent, I: current },
+        source: 'NEC 430.52(C)(1) and exception 1, 240.6(A)',
+        note: `${device}. ${holds}`,
+      });
+}
+
+/** Least rating of a breaker that carries what runs and does not trip on what starts, A. */
+function leastRating({ motor, starting, pick, onDrive }: Circuit): number {
+  if (onDrive) return leastBreaker(pick.chosenDrive?.item.inputCurrent ?? motor.current, 0);
+  const chosen = starting.comparisons.find((each) => each.method === starting.method);
+  const start = chosen?.current ?? motor.lockedRotorCurrent;
+  return leastBreaker(motor.current, Math.max(start, starting.values.changeoverCurrent?.value ?? 0));
+}
+
+/** A breaker for the system’s voltage that the code allows and the start does not trip. */
+export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<string> | undefined {
+  const { brief, catalogue, supply, motor, nameplateCurrent } = circuit;
+  const { school, protection } = brief.job;
+  if (protection.device !== 'inverse time breaker') return undefined;
+  const least = leastRating(circuit);
+  const volts = supply.values.voltage?.value ?? motor.voltage;
+  const system = formatQuantity(volts, 'voltage', school);
+  const part = chooseBreaker(catalogue.parts, volts, least, most.value);
+  if (!part) {
+    if (catalogue.parts.some(({ kind }) => kind === 'breaker'))
+      flag(
+        'protection.no-breaker',
+        `The catalogue has no breaker for ${system} between the ${formatQuantity(least, 'current', school)} that carry the motor and its start and the ${most.text} the code allows.`,
+      );
+    return undefined;
+  }
+  return wording(part.name, {
+    origin: 'looked up',
+    formula: 'I_{least} \\le I_{dev} \\le I_{most}',
+    from: {
+      'I_{least}': quantity(least, 'current', school, {
+        formula: 'I_{least} = \\max(1.15\\,I_n,\\ \\kappa\\,I_s / 8)',
+        from: {
+          I_n: nameplateCurrent,
+          '\\kappa': quantity(INRUSH, 'count', school, { source: 'IEC 60909-0 (from memory)' }),
+        },
+        source: `magnetic trip at 10 times its rating, less 20 %: ${PRACTICE}`,
+      }),
+      'I_{most}': most,
+    },
+    source: 'catalogue',
+    note: `For ${system}. Its breaking capacity must cover the fault level at its place.`,
+  });
+}
+
+/** By the rating of the device, but never larger than the wires it runs with (NEC 250.122(A)). */
+export function grounding(device: Value, phase: Conductor | undefined, { brief }: Circuit): Value<string> | undefined {
+  const row = groundingConductors.rows.find((each) => Number(each['device_rating']) >= device.value);
+  const size = row?.[brief.job.protection.conductor === 'copper' ? 'cu' : 'al'];
+  if (typeof size !== 'string') return undefined;
+  const capped = phase !== undefined && compareSizes(size, phase.size) > 0;
+  return wording(conductorName(capped ? phase.size : size), {
+    origin: 'recalled',
+    formula: '\\text{by device rating}',
+    from: { I: device },
+    source: `${groundingConductors.source}, 250.122(A)`,
+    note: capped
+      ? `${conductorName(size)} by the device, but never larger than the circuit conductors.`
+      : 'Never larger than the circuit conductors.',
+  });
+}

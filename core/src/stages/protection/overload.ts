@@ -1,0 +1,92 @@
+import { formatQuantity } from '../../ground/quantity/format.ts';
+import { overload } from '../../ground/tables/index.ts';
+import { cellValue } from '../../ground/tables/table.ts';
+import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { dialShare, hasReserve } from '../starting/overload-dial.ts';
+import type { Circuit } from './asked-of-protection.ts';
+import type { Flag } from './findings.ts';
+
+/** Star-delta: the relay sits in the winding, which carries 1/√3 of the line. */
+const IN_WINDING = 1 / Math.sqrt(3);
+const IEC_RELAY = 'IEC 60947-4-1 (recalled from memory)';
+
+function serviceFactorOf({ brief, motor, nameplate }: Circuit): Value {
+  const typed = motor.kind === 'plate' ? nameplate.values.serviceFactor : undefined;
+  if (typed) return typed;
+  const picked = motor.kind === 'picked';
+  return quantity(motor.serviceFactor, 'count', brief.job.school, {
+    origin: picked ? 'looked up' : 'estimated',
+    source: picked ? 'catalogue' : PRACTICE,
+    note: picked ? undefined : 'None is known: 1.0 is taken.',
+  });
+}
+
+/** What the relay is set to. The code’s percentage limits where it trips and is no value for the dial. */
+export function dialOf(circuit: Circuit): Value {
+  const { brief, motor, nameplateCurrent, starting, holds } = circuit;
+  const { job } = brief;
+  const starDelta = starting.method === 'star-delta';
+  const share = dialShare(job, motor.serviceFactor) * (starDelta ? IN_WINDING : 1);
+  return quantity(nameplateCurrent.value * share, 'current', job.school, {
+    formula: share === 1 ? 'I_r = I_n' : `I_r = ${share.toFixed(3)}\\,I_n`,
+    from: { I_n: nameplateCurrent, SF: serviceFactorOf(circuit) },
+    source: job.school === 'IEC' ? IEC_RELAY : PRACTICE,
+    note: [
+      starDelta ? 'The relay sits in the winding, which carries 0.577 of the line current.' : '',
+      job.school === 'NEMA' && !hasReserve(job, motor.serviceFactor)
+        ? 'Without a service factor of 1.15 or a rise of 40 °C the dial goes down by 115 : 125.'
+        : '',
+      'A relay marked in motor amperes; the table on the relay itself decides.',
+      holds,
+    ]
+      .filter(Boolean)
+      .join(' '),
+  });
+}
+
+/** What the drive’s own motor protection is set to. */
+export const driveOverload = ({ brief, nameplateCurrent, holds }: Circuit): Value =>
+  quantity(nameplateCurrent.value, 'current', brief.job.school, {
+    formula: 'I_{set} = I_n',
+    from: { I_n: nameplateCurrent },
+    source: PRACTICE,
+    note: `On a drive the service factor is spent by the extra heat. ${holds}`,
+  });
+
+/** The motor’s own current, which IEC relays are set to. */
+export const overloadByIec = ({ brief, nameplateCurrent, holds }: Circuit): Value =>
+  quantity(nameplateCurrent.value, 'current', brief.job.school, {
+    formula: 'I_r = I_n',
+    from: { I_n: nameplateCurrent },
+    source: IEC_RELAY,
+    note: `Of the line. ${holds}`,
+  });
+
+/** Where the overload must have tripped: 125 or 115 % of the nameplate current. */
+export function overloadByNec(circuit: Circuit): Value | undefined {
+  const { brief, motor, nameplateCurrent, holds } = circuit;
+  const { job } = brief;
+  const otherwise = hasReserve(job, motor.serviceFactor) ? 'rise_40_c_or_less' : 'all_other';
+  const rule = motor.serviceFactor >= 1.15 ? 'sf_1_15_or_more' : otherwise;
+  const percent = cellValue(overload, overload.row('(A)(1)', rule), 'max_percent', 'fraction', job.school, 0.01);
+  return (
+    percent &&
+    quantity(nameplateCurrent.value * percent.value, 'current', job.school, {
+      formula: 'I_{OL} = k\\,I_n',
+      from: { k: percent, I_n: nameplateCurrent, SF: serviceFactorOf(circuit) },
+      source: 'NEC 430.32(A)(1), nameplate current by 430.6(A)(2)',
+      note: `The trip, at most; no value for the dial. ${holds}`,
+    })
+  );
+}
+
+/** A dial outside the picked relay’s range cannot be set. */
+export function checkRelay(dial: Value, { brief, pick }: Circuit, flag: Flag): void {
+  const relay = pick.starter?.parts.find(({ part }) => part.kind === 'overload relay')?.part;
+  if (!relay || (dial.value >= relay.currentMin * 0.999 && dial.value <= relay.currentMax * 1.001)) return;
+  const amperes = (current: number): string => formatQuantity(current, 'current', brief.job.school);
+  flag(
+    'protection.dial-outside',
+    `The relay must be set to ${dial.text}; ${relay.name} goes from ${amperes(relay.currentMin)} to ${amperes(relay.currentMax)}.`,
+  );
+}
