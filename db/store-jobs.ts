@@ -1,4 +1,4 @@
-import type { Job, Solution } from '@pilgrim/core';
+import type { Job, OptionSolution, Solution } from '@pilgrim/core';
 import type { JSONValue, Sql } from 'postgres';
 
 export type JobState = 'stopped' | 'open' | 'ready';
@@ -12,11 +12,22 @@ export function stateOf(solution: Solution): { state: JobState; decision: string
 
 const KEPT = 3;
 
+/** Of the options their names and verdicts are kept: their figures are those of the comparison, the chosen one’s of the solution. */
+const headOf = (option: OptionSolution): OptionSolution => ({
+  ...option,
+  values: {},
+  findings: [],
+  missing: [],
+  stages: {},
+  train: [],
+});
+
 /** What is kept of a solution with each revision: all of it but the tails of the long lists of catalogue items and the run-ups. */
 export function snapshot(solution: Solution): JSONValue {
   const { motors, drives } = solution.details;
   const kept = {
     ...solution,
+    options: Object.fromEntries(Object.entries(solution.options).map(([letter, option]) => [letter, headOf(option)])),
     details: {
       ...solution.details,
       starting: solution.details.starting.map((start) => ({ ...start, trace: undefined })),

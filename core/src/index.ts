@@ -13,13 +13,13 @@ export {
   emptyJob,
   issuesOf,
   viewOf,
-  optionOf,
   type Job,
   type JobInput,
   type JobView,
   type Issue,
 } from './job/job.ts';
-export type { Letter, Option } from './job/options.ts';
+export { ownNames, type Option } from './job/options.ts';
+export type { Letter } from './job/places.ts';
 export {
   catalogueSchema,
   emptyCatalogue,

@@ -104,7 +104,10 @@ describe('what stops', () => {
     ['place.hazardous', { place: { hazardous: 'yes' } }],
     ['place.hazardous', { place: { hazardous: 'unknown' } }],
     ['place.combustible-dust', { place: { dust: 'combustible' } }],
-    ['supply.single-phase', { supply: { ...fan.supply, phases: '1' } }],
+    [
+      'starting.method-fails',
+      { situation: { kind: 'starter' }, supply: { ...fan.supply, phases: '1' }, starting: { method: 'direct' } },
+    ],
     [
       'profile.hours',
       {

@@ -564,11 +564,12 @@ describe('dip by phasors', () => {
       supply: { voltage: '480', frequency: '60', source: 'fault level', faultCurrent: '12 kA' },
     });
     expect(number(fault, 'supply.shortCircuitPower')).toBeCloseTo(Math.sqrt(3) * 480 * 12_000, 3);
-    const single = (method: 'auto' | 'drive', speedControl: 'auto' | 'yes' = 'auto') =>
-      run({ ...job, supply: { ...job.supply, phases: '1' }, starting: { method, speedControl } });
-    expect(severity(single('auto'), 'supply.single-phase')).toBe('stop');
-    expect(severity(single('drive'), 'supply.single-phase')).toBe('caution');
-    expect(severity(single('auto', 'yes'), 'supply.single-phase')).toBe('caution');
+    const single = (method: 'auto' | 'direct') =>
+      run({ ...job, supply: { ...job.supply, phases: '1' }, starting: { method } });
+    expect(severity(single('auto'), 'supply.single-phase')).toBe('caution');
+    expect(single('auto').values['starting.method']?.value).toBe('drive');
+    expect(severity(single('direct'), 'starting.method-fails')).toBe('stop');
+    expect(single('direct').details.starting[0]?.failures[0]).toBe('a single-phase supply starts no three-phase motor');
   });
 
   it('flicker: one 4 % step in ten minutes is P_st = (2.3·4^3.2/600)^(1/3.2) = 0.703', () => {

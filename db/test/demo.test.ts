@@ -81,7 +81,7 @@ describe('the demo jobs', () => {
 
   it('refuse a motor chosen by hand that does not fit, with the reason', () => {
     const { job } = solved('P-214');
-    const solution = solve(emptyJob({ ...job, pick: { motor: 'hw-30hp-4p' } } as JobInput), catalogue);
+    const solution = solve(emptyJob({ ...job, pick: { motor: 'hw-30hp-4p' } }), catalogue);
     expect(solution.findings.find((finding) => finding.code === 'pick.motor-refused')?.message).toContain(
       'may not stand here',
     );

@@ -2,7 +2,8 @@ import { quantityFields, rowFields, stageFields, type RowFields } from './fields
 import { readFigures, type Fields, type FieldSpec } from '../ground/field.ts';
 import type { Finding } from '../ground/finding.ts';
 import type { Job } from './job.ts';
-import { placeOf, type Letter, type Option } from './options.ts';
+import { placeOf, type Option } from './options.ts';
+import { type Letter } from './places.ts';
 import { formatOther, formatQuantity } from '../ground/quantity/format.ts';
 import type { Parsed, Reading } from '../ground/quantity/parse.ts';
 import type { School, Unit } from '../ground/quantity/units.ts';
@@ -109,12 +110,10 @@ export function readOption(shared: Inputs, own: Option, letter: Letter, school: 
   const { given, rows, fields, findings } = read(own as unknown as Parts, 'own', school, (path) =>
     placeOf(path, letter),
   );
-  const both = Object.entries(given).map(([stage, values]) => [
-    stage,
-    { ...shared.given[stage as keyof Quantities], ...values },
-  ]);
+  const both: Record<string, object> = { ...shared.given };
+  for (const [stage, values] of Object.entries(given)) both[stage] = { ...both[stage], ...values };
   return {
-    given: { ...shared.given, ...Object.fromEntries(both) },
+    given: both as Inputs['given'],
     rows: { ...shared.rows, ...rows },
     fields,
     findings,

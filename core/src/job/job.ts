@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { head } from '../stages/situation/fields.ts';
 import { causeIds } from '../stages/situation/causes.ts';
 import { stageFields } from './fields.ts';
-import { letters, optionSchema, optionStages, sharedFields, type Letter, type Option } from './options.ts';
+import { optionSchema, optionStages, sharedFields, type Option } from './options.ts';
+import { letters, type Letter } from './places.ts';
 import { practiceFields } from './practice.ts';
 import { shapeOf } from './shape.ts';
 import { FORMAT, upgrade } from './upgrade.ts';
@@ -69,16 +70,9 @@ export type JobInput = Omit<z.input<typeof documentSchema>, keyof Short> & {
 /** A job as one option sees it: what all share, with what the option says for itself in its place. */
 export type JobView = Job & { readonly [Stage in keyof Short]-?: Option[Stage] };
 
-const untold: Option = optionSchema.parse({});
-
-/** Options the engineer has; one that says nothing where there is none. */
-export const typedOptions = ({ options }: Job): readonly Letter[] => {
-  const typed = letters.filter((letter) => options[letter] !== undefined);
-  return typed.length > 0 ? typed : ['A'];
-};
-
-/** What an option says for itself; nothing but defaults where it is not in the document. */
-export const optionOf = ({ options }: Job, letter: Letter): Option => options[letter] ?? untold;
+/** The letters of the engineer’s own options; there is always one. */
+export const typedOptions = ({ options }: Job): readonly Letter[] =>
+  letters.filter((letter) => options[letter] !== undefined);
 
 /** The job as an option sees it. */
 export function viewOf(job: Job, own: Option): JobView {

@@ -1,12 +1,8 @@
 import { z } from 'zod';
 import type { Field, Fields } from '../ground/field.ts';
-import { stageNames } from '../ground/stage-names.ts';
 import { stageFields } from './fields.ts';
+import { placeIn, type Letter, type OwnNames } from './places.ts';
 import { shapeOf } from './shape.ts';
-
-/** Options of a job by their letters, which stay theirs when another is dropped. */
-export const letters = ['A', 'B', 'C', 'D'] as const;
-export type Letter = (typeof letters)[number];
 
 type OwnOf<Each> = {
   [Name in keyof Each as Each[Name] extends { readonly perOption: true } ? Name : never]: Each[Name];
@@ -41,17 +37,10 @@ export type Option = z.infer<typeof optionSchema>;
 /** Stages of which every option has a part. */
 export const optionStages = ['profile', 'starting', 'pick', 'protection'] as const satisfies readonly (keyof Option)[];
 
-const ownPaths: ReadonlySet<string> = new Set(
-  stageNames.flatMap((stage) => Object.keys(ownFields(stageFields[stage] as Fields)).map((name) => `${stage}.${name}`)),
+/** Names of the fields of which every option has its own. */
+export const ownNames: OwnNames = Object.fromEntries(
+  optionStages.map((stage) => [stage, Object.keys(ownFields(stageFields[stage] as Fields))]),
 );
-const HEAD = /^[a-z]+\.[a-zA-Z]+/;
 
-/** Where a field of a stage stands in the document: `starting.method` of option B at `options.B.starting.method`. */
-export const placeOf = (path: string, letter: Letter): string =>
-  ownPaths.has(HEAD.exec(path)?.[0] ?? '') ? `options.${letter}.${path}` : path;
-
-/** The field of a stage that stands at a place of the document, and whose it is. */
-export function fieldAt(place: string): { readonly path: string; readonly letter: Letter | undefined } {
-  const [, letter, path] = /^options\.([A-D])\.(.+)$/.exec(place) ?? [];
-  return path === undefined ? { path: place, letter: undefined } : { path, letter: letter as Letter };
-}
+/** Where a field of a stage stands in the document. */
+export const placeOf = (path: string, letter: Letter): string => placeIn(ownNames, path, letter);

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { YEAR } from '../ground/constants.ts';
 import { formatNumber, formatQuantity } from '../ground/quantity/format.ts';
 import type { AnyValue } from '../stages/stage.ts';
-import { letters, type Letter } from '../job/options.ts';
+import { letters, type Letter } from '../job/places.ts';
 import type { School } from '../ground/quantity/units.ts';
 import { publishedValues } from './published.ts';
 

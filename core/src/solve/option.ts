@@ -3,7 +3,8 @@ import type { Finding } from '../ground/finding.ts';
 import type { StageName } from '../ground/stage-names.ts';
 import { readOption, type FieldEcho } from '../job/inputs.ts';
 import { viewOf, type Proposal } from '../job/job.ts';
-import { placeOf, type Letter, type Option } from '../job/options.ts';
+import { placeOf, type Option } from '../job/options.ts';
+import { type Letter } from '../job/places.ts';
 import type { Motor } from '../motor/typical.ts';
 import { handover, type HandoverResult } from '../stages/handover/handover.ts';
 import { referenceMotor } from '../stages/load/reference-motor.ts';
@@ -13,7 +14,7 @@ import { withOptionEnergy } from '../stages/profile/option-energy.ts';
 import { profileOn, type ProfileResult } from '../stages/profile/profile.ts';
 import { protection, type ProtectionResult } from '../stages/protection/protection.ts';
 import { isAsked } from '../stages/situation/asked.ts';
-import type { Missing, OptionBrief } from '../stages/stage.ts';
+import type { Missing, OptionBrief, StageResult } from '../stages/stage.ts';
 import type { DriveLimits, Method } from '../stages/starting/feeds.ts';
 import { startingOn, type StartingResult } from '../stages/starting/starting.ts';
 import type { Shared } from './shared.ts';
@@ -100,7 +101,7 @@ function concluded(
   });
   const stages = Object.values(results);
   const findings = [...unreadable, ...stages.flatMap((result) => result.findings)].filter(counts).map(own);
-  const shared = Object.values(from).flatMap((result) => result.missing);
+  const shared = Object.values<StageResult<object>>({ ...from }).flatMap((result) => result.missing);
   const open = distinct([...shared, ...stages.flatMap((result) => result.missing.map(own))]).filter(counts);
   return {
     results: { ...results, handover: handover(results.pick, [...before.filter(counts), ...findings], open) },

@@ -1,4 +1,5 @@
-import { optionSchema, letters, type Letter, type Option } from '../job/options.ts';
+import { optionSchema, type Option } from '../job/options.ts';
+import { letters, type Letter } from '../job/places.ts';
 import { typedOptions, type Job, type Proposal } from '../job/job.ts';
 import { methods, type Method } from '../stages/starting/feeds.ts';
 import type { Asked, SolvedOption } from './option.ts';

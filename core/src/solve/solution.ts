@@ -4,7 +4,8 @@ import { stageNames, type StageName } from '../ground/stage-names.ts';
 import { valueSchema } from '../ground/value.ts';
 import type { FieldEcho } from '../job/inputs.ts';
 import { proposals, type Proposal } from '../job/job.ts';
-import { letters, type Letter } from '../job/options.ts';
+import { optionSchema, type Option } from '../job/options.ts';
+import { letters, type Letter } from '../job/places.ts';
 import type { UsedRule } from '../job/practice.ts';
 import type { Warming } from '../stages/load/duty.ts';
 import type { LoadResult } from '../stages/load/load.ts';
@@ -38,6 +39,7 @@ const stagesSchema = z.partialRecord(z.enum(stageNames), stageStateSchema);
 const optionSolutionSchema = z.object({
   name: z.string(),
   proposed: z.enum(proposals).optional().describe('Proposed by Pilgrim and not in the document'),
+  says: optionSchema.optional().describe('What a proposal would say in the document'),
   why: z.string().describe('Why it is proposed; empty for an option of the document'),
   summary: z.string().describe('Decided, not decided or stopped, in one line'),
   stopped: z.boolean(),
@@ -107,6 +109,7 @@ export type Stages = Readonly<Record<StageName, StageState>>;
 export interface OptionSolution {
   readonly name: string;
   readonly proposed?: Proposal;
+  readonly says?: Option;
   readonly why: string;
   readonly summary: string;
   readonly stopped: boolean;

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/catalogue.ts';
 import { bySeverity, type Finding } from '../ground/finding.ts';
 import { stageNames, type StageName } from '../ground/stage-names.ts';
-import { optionOf, typedOptions, type Job } from '../job/job.ts';
+import { typedOptions, type Job } from '../job/job.ts';
 import { comparePoles } from '../stages/load/pole-comparison.ts';
 import type { LoadResult } from '../stages/load/load.ts';
 import { decodeFrame } from '../stages/nameplate/frame.ts';
@@ -26,8 +26,10 @@ import { powerTrain } from './train.ts';
  */
 export function solve(job: Job, catalogue: Catalogue): Solution {
   const shared = solveShared(job);
-  const letters = typedOptions(job);
-  const typed = letters.map((letter) => solveOption({ letter, own: optionOf(job, letter) }, shared, catalogue));
+  const typed = typedOptions(job).flatMap((letter) => {
+    const own = job.options[letter];
+    return own ? [solveOption({ letter, own }, shared, catalogue)] : [];
+  });
   const proposed = propose(job, typed).map((idea) => solveOption(idea, shared, catalogue));
   const solved = [...typed, ...proposed];
   const chosen = typed.find(({ letter }) => letter === job.chosen) ?? typed[0];
@@ -69,9 +71,9 @@ function publish(option: SolvedOption, shared: Shared): OptionSolution {
   const method = results.starting.method;
   return {
     name: own.name || (method ? startName(method) : 'Not decided'),
-    ...(proposed ? { proposed: proposed.kind } : {}),
+    ...(proposed ? { proposed: proposed.kind, says: own } : {}),
     why: proposed?.why ?? '',
-    summary: results.handover.values.decision?.text ?? '',
+    summary: results.handover.values.decision.text,
     stopped: findings.some(({ severity }) => severity === 'stop'),
     decided,
     values: flatten(results),

@@ -1,4 +1,4 @@
-import { emptyJob, issuesOf, jobSchema } from '@pilgrim/core';
+import { emptyJob, issuesOf, jobSchema, documentSchema } from '@pilgrim/core';
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { createJob, findItems, listJobs } from '$lib/server/jobs';
@@ -21,7 +21,7 @@ const newJobSchema = z.object({
   tag: z.string().trim().max(60, 'At most 60 characters.'),
   title: z.string().trim().max(200, 'At most 200 characters.'),
   site: z.string().trim().max(120, 'At most 120 characters.'),
-  kind: jobSchema.shape.situation.unwrap().shape.kind,
+  kind: documentSchema.shape.situation.unwrap().shape.kind,
 });
 
 export const actions: Actions = {

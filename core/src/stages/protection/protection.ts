@@ -45,16 +45,16 @@ export function protection(on: ProtectionOn): ProtectionResult {
   return { values, findings, missing, summary: summaryOf(values, undefined) };
 }
 
-const summaryOf = (
+function summaryOf(
   { branchDeviceMax, overloadDial, driveOverloadCurrent }: ProtectionValues,
   byIec: ProtectionValues['overloadCurrent'],
-): string =>
-  [
+): string {
+  const parts = [
     branchDeviceMax && `${branchDeviceMax.text} device`,
     overloadDial && `relay at ${overloadDial.text}`,
     driveOverloadCurrent && `overload ${driveOverloadCurrent.text}`,
     !overloadDial && !driveOverloadCurrent && byIec && `overload ${byIec.text}`,
-  ]
-    .filter(Boolean)
-    .map((part, at) => (at === 0 ? String(part)[0]?.toUpperCase() + String(part).slice(1) : part))
-    .join(' · ');
+  ];
+  const text = parts.filter(Boolean).join(' · ');
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
   import Modal from 'flowbite-svelte/Modal.svelte';
+  import { fieldAt } from '@pilgrim/core/job/places';
   import { differences, merge, type Side } from '$lib/job/conflict';
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import { fieldNames } from '$lib/job/sheets';
@@ -17,6 +18,11 @@
 
   const rival = $derived(store.rival);
   const rows = $derived(rival ? differences($state.snapshot(store.document), rival.document) : []);
+  const nameOf = (place: string): string => {
+    const { path, letter } = fieldAt(place);
+    const name = names.get(path) ?? path;
+    return letter ? `Option ${letter} · ${name}` : name;
+  };
   const sideOf = (path: string): Side => sides[path] ?? 'mine';
 
   function save(): void {
@@ -48,7 +54,7 @@
       <tbody>
         {#each rows as row (row.path)}
           <tr class="border-t" data-conflict={row.path}>
-            <th scope="row" class="py-1 pe-3 text-left font-normal">{names.get(row.path) ?? row.path}</th>
+            <th scope="row" class="py-1 pe-3 text-left font-normal">{nameOf(row.path)}</th>
             {#each ['mine', 'theirs'] as const as side (side)}
               <td class="pe-3">
                 <label class="flex min-h-11 items-center gap-2">

@@ -1,19 +1,16 @@
 <script lang="ts">
-  import type { Job } from '@pilgrim/core';
-  import { read } from '$lib/job/dotted';
   import type { FieldHost } from '$lib/job/field-host';
   import type { FieldDefinition } from '$lib/job/sheets';
   import Field from './Field.svelte';
 
   interface Props {
     fields: readonly FieldDefinition[];
-    document: Job;
     store: FieldHost;
     hydrated: boolean;
   }
-  let { fields, document, store, hydrated }: Props = $props();
+  let { fields, store, hydrated }: Props = $props();
 
-  const shown = $derived(fields.filter((field) => field.asked?.((path) => read(document, path)) ?? true));
+  const shown = $derived(fields.filter((field) => field.asked?.((path) => store.get(path)) ?? true));
   const main = $derived(shown.filter((field) => field.group === undefined));
   const groups = $derived([...new Set(shown.flatMap((field) => field.group ?? []))]);
   const of = (group: string): FieldDefinition[] => shown.filter((field) => field.group === group);

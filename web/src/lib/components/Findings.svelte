@@ -2,6 +2,7 @@
   import type { Finding, Missing } from '@pilgrim/core';
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import type { StageName } from '@pilgrim/core/ground/stage-names';
+  import { fieldAt } from '@pilgrim/core/job/places';
   import { fieldId, reach } from '$lib/job/reach';
 
   let { findings, missing, base }: { findings: readonly Finding[]; missing: readonly Missing[]; base: string } =
@@ -21,11 +22,14 @@
     note: { edge: 'border-s-sea', word: 'Note', colour: 'text-sea' },
   } as const;
   /** A rule of thumb is typed on the sheet of the stage that uses it. */
-  const stageOfField = (field: string, own: string): string => {
-    const stage = field.split('.')[0] ?? '';
+  const stageOfField = (path: string, own: string): string => {
+    const stage = path.split('.')[0] ?? '';
     return stage in stageTitles ? stage : stage.endsWith('ractice') ? own : 'situation';
   };
-  const href = (field: string, own: string): string => `${base}/${stageOfField(field, own)}#${fieldId(field)}`;
+  /** Fields of which each option has its own stand on the sheets of the one that is worked on. */
+  const shown = (field: string): string => fieldAt(field).path;
+  const href = (field: string, own: string): string =>
+    `${base}/${stageOfField(shown(field), own)}#${fieldId(shown(field))}`;
   const titleOf = (stage: string): string => stageTitles[stage as StageName];
 </script>
 
@@ -43,7 +47,7 @@
         <a
           class="mt-1 inline-block py-1 text-sea underline"
           href={href(finding.field, finding.stage)}
-          onclick={() => reach(fieldId(finding.field ?? ''))}>{finding.clear}</a
+          onclick={() => reach(fieldId(shown(finding.field ?? '')))}>{finding.clear}</a
         >
       {:else}
         <p class="mt-1 text-xs">{finding.clear}</p>
@@ -58,7 +62,7 @@
           <a
             class="inline-block py-0.5 text-sea underline"
             href={href(each.field, each.stage)}
-            onclick={() => reach(fieldId(each.field))}>{each.message}</a
+            onclick={() => reach(fieldId(shown(each.field)))}>{each.message}</a
           >
         </li>
       {/each}

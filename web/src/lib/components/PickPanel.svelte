@@ -18,7 +18,7 @@
   <TableCard
     label="Motors that fit"
     class="mt-6 lg:col-span-2"
-    caption={`Motors that fit, ranked by ${store.document.pick.prefer}`}
+    caption={`Motors that fit, ranked by ${String(store.get('pick.prefer'))}`}
   >
     <thead>
       <tr class="text-left text-quiet">
@@ -137,7 +137,7 @@
   </TableCard>
 {/if}
 
-{#if store.document.pick.motor || store.document.pick.drive}
+{#if store.get('pick.motor') || store.get('pick.drive')}
   <Button
     color="alternative"
     class="mt-4 min-h-11 text-ink!"

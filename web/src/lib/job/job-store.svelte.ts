@@ -1,8 +1,9 @@
-import type { Job, Solution } from '@pilgrim/core';
+import type { Job, Letter, Option, Solution } from '@pilgrim/core';
 import type { FieldEcho } from '@pilgrim/core/job/inputs';
 import type { PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import type { FieldHost, FieldValue } from './field-host';
 import { read, write } from './dotted';
+import { letters, placeIn, type OwnNames } from '@pilgrim/core/job/places';
 import { SolverClient } from './solver-client';
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused';
@@ -39,6 +40,7 @@ export class JobStore implements FieldHost {
   undoable = $state(0);
 
   readonly id: string;
+  readonly #own: OwnNames;
   #solver = new SolverClient();
   #past: { path: string; before: string }[] = [];
   #timer: ReturnType<typeof setTimeout> | undefined;
@@ -46,8 +48,10 @@ export class JobStore implements FieldHost {
   #dirty = false;
   #sending: Promise<void> = Promise.resolve();
 
-  constructor(id: string, revision: number, document: Job, solution: Solution) {
+  /** `own` names the fields of which every option has its own. */
+  constructor(id: string, revision: number, document: Job, solution: Solution, own: OwnNames) {
     this.id = id;
+    this.#own = own;
     this.revision = revision;
     this.document = document;
     this.solution = solution;
@@ -79,30 +83,104 @@ export class JobStore implements FieldHost {
     return this.saveState === 'saved';
   }
 
+  /** The option that is worked on. */
+  get chosen(): Letter {
+    return this.document.options[this.document.chosen] ? this.document.chosen : (this.#letters[0] ?? 'A');
+  }
+
+  get #letters(): Letter[] {
+    return letters.filter((letter) => this.document.options[letter] !== undefined);
+  }
+
+  /** Where a field stands in the document: with the option that is worked on, where each has its own. */
+  #place(path: string): string {
+    return placeIn(this.#own, path, this.chosen);
+  }
+
   get(path: string): FieldValue {
-    return read(this.document, path) as FieldValue;
+    return read(this.document, this.#place(path)) as FieldValue;
   }
 
   echo(path: string): FieldEcho | undefined {
-    const echo = this.solution.fields[path];
+    const place = this.#place(path);
+    const echo = this.solution.fields[place];
     if (!echo || echo.error) return echo;
-    const stop = this.solution.findings.find(({ severity, field }) => severity === 'stop' && field === path);
+    const stop = this.solution.findings.find(({ severity, field }) => severity === 'stop' && field === place);
     return stop ? { ...echo, error: stop.message } : echo;
   }
 
   set(path: string, value: FieldValue): void {
-    const before = read(this.document, path);
+    const place = this.#place(path);
+    const before = read(this.document, place);
     const next = value === '' ? emptyOf(before, path) : value;
     if (before === next) return;
-    this.#remember(path);
-    write(this.document, path, next);
+    this.#remember(place);
+    write(this.document, place, next);
+    this.#changed();
+  }
+
+  /** Makes an option the one that is worked on and whose results are the job’s; a proposal is taken into the job. */
+  choose(letter: Letter): void {
+    if (letter === this.document.chosen && this.document.options[letter]) return;
+    this.#remember('');
+    const proposal = this.solution.options[letter]?.says;
+    if (!this.document.options[letter] && proposal) this.document.options[letter] = structuredClone(proposal);
+    this.document.chosen = letter;
+    this.#changed();
+  }
+
+  /** Takes a proposal into the job beside the others. */
+  take(letter: Letter): void {
+    const proposal = this.solution.options[letter]?.says;
+    if (!proposal || this.document.options[letter]) return;
+    this.#remember('');
+    this.document.options[letter] = structuredClone(proposal);
+    this.#changed();
+  }
+
+  /** Letters no option of the job has. */
+  get free(): Letter[] {
+    return letters.filter((letter) => this.document.options[letter] === undefined);
+  }
+
+  /** Copies the option that is worked on to the next free letter and works on that. */
+  copyOption(): void {
+    const [letter] = this.free;
+    const option = this.document.options[this.chosen];
+    if (!letter || !option) return;
+    this.#remember('');
+    const copy: Option = $state.snapshot(option);
+    const called = this.solution.options[this.chosen]?.name ?? '';
+    this.document.options[letter] = { ...copy, name: `${called} (copy)`.slice(0, 60) };
+    this.document.chosen = letter;
+    this.#changed();
+  }
+
+  nameOption(letter: Letter, name: string): void {
+    const option = this.document.options[letter];
+    if (!option || option.name === name) return;
+    this.#remember(`options.${letter}.name`);
+    option.name = name;
+    this.#changed();
+  }
+
+  /** Drops an option of the job, or a proposal, which is then not made again. */
+  dropOption(letter: Letter): void {
+    const { proposed } = this.solution.options[letter] ?? {};
+    const own = this.document.options[letter] !== undefined;
+    if (own ? this.#letters.length < 2 : !proposed) return;
+    this.#remember('');
+    if (own) {
+      Reflect.deleteProperty(this.document.options, letter);
+      this.document.chosen = this.chosen;
+    } else if (proposed) this.document.declined.push(proposed);
     this.#changed();
   }
 
   /** Several fields at once, one step to undo: a whole plate, for example. */
   setMany(values: Readonly<Record<string, FieldValue>>): void {
     this.#remember('');
-    for (const [path, value] of Object.entries(values)) write(this.document, path, value);
+    for (const [path, value] of Object.entries(values)) write(this.document, this.#place(path), value);
     this.#changed();
   }
 
@@ -126,13 +204,13 @@ export class JobStore implements FieldHost {
   /** Puts a whole list in place of the old one, with further fields, as one step to undo. */
   setRows(path: string, rows: readonly Row[], values: Readonly<Record<string, FieldValue>> = {}): void {
     this.#remember('');
-    write(this.document, path, [...rows]);
-    for (const [place, value] of Object.entries(values)) write(this.document, place, value);
+    write(this.document, this.#place(path), [...rows]);
+    for (const [each, value] of Object.entries(values)) write(this.document, this.#place(each), value);
     this.#changed();
   }
 
   #rows(path: string): Row[] {
-    return read(this.document, path) as Row[];
+    return read(this.document, this.#place(path)) as Row[];
   }
 
   undo(): void {

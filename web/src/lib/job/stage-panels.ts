@@ -18,6 +18,7 @@ export const stagePanels: Readonly<Partial<Record<StageName, () => Panel>>> = {
   place: () => import('$lib/components/EnclosurePanel.svelte'),
   profile: () => import('$lib/components/ProfileChart.svelte'),
   starting: () => import('$lib/components/StartingPanel.svelte'),
+  money: () => import('$lib/components/OptionsTable.svelte'),
   pick: () => import('$lib/components/PickStage.svelte'),
-  handover: () => import('$lib/components/RulesPanel.svelte'),
+  handover: () => import('$lib/components/DecidePanel.svelte'),
 };

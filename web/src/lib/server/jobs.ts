@@ -71,7 +71,15 @@ export async function loadJob(id: string): Promise<StoredJob> {
   return { ...job, document: JSON.stringify(document), result: JSON.stringify(snapshot(await solveNow(document))) };
 }
 
-type StoredResult = Omit<Solution, 'catalogue'> & Partial<Pick<Solution, 'catalogue'>>;
+type Since = 'catalogue' | 'chosen' | 'options' | 'comparison';
+type StoredResult = Omit<Solution, Since> & Partial<Pick<Solution, Since>>;
+/** What results of earlier engines lack: 0.7 named its catalogue first, 0.9 had options first. */
+const lacking: Pick<Solution, Since> = {
+  catalogue: '',
+  chosen: 'A',
+  options: {},
+  comparison: { rows: [], turns: [] },
+};
 
 export interface StoredRevision {
   readonly job: Job;
@@ -94,8 +102,7 @@ export async function loadRevision(id: string, wanted: string | null): Promise<S
     return found;
   });
   if (!row) error(404, number === undefined ? 'There is no such job.' : `This job has no revision ${number}.`);
-  // A result kept by an engine before 0.7 does not name its catalogue.
-  const solution = { ...row.result, catalogue: row.result.catalogue ?? '' };
+  const solution = { ...lacking, ...row.result };
   return { job: jobSchema.parse(row.document), solution, revision: row.revision, newest: row.newest };
 }
 

@@ -1,4 +1,4 @@
-import { jobSchema } from '@pilgrim/core';
+import { documentSchema } from '@pilgrim/core';
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { readJson, refuse } from '$lib/server/read-json';
@@ -14,7 +14,7 @@ export const GET: RequestHandler = async ({ url }) =>
 const keepSchema = z.strictObject({
   site: z.string().min(1, 'Name the site of the job first.').max(LONGEST),
   name: z.string().trim().min(1, 'Give the supply a name, for example “Bus 2, 1000 kVA”.').max(LONGEST),
-  supply: jobSchema.shape.supply.unwrap(),
+  supply: documentSchema.shape.supply.unwrap(),
 });
 
 /** Keeps a supply for other jobs of the site. */

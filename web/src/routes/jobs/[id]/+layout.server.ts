@@ -1,4 +1,5 @@
+import { ownNames } from '@pilgrim/core';
 import { loadJob } from '$lib/server/jobs';
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = ({ params }) => loadJob(params.id);
+export const load: LayoutServerLoad = async ({ params }) => ({ ...(await loadJob(params.id)), ownNames });

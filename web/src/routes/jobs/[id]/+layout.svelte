@@ -8,7 +8,14 @@
   let { data, children }: LayoutProps = $props();
 
   const store = untrack(
-    () => new JobStore(data.id, data.revision, JSON.parse(data.document) as Job, JSON.parse(data.result) as Solution),
+    () =>
+      new JobStore(
+        data.id,
+        data.revision,
+        JSON.parse(data.document) as Job,
+        JSON.parse(data.result) as Solution,
+        data.ownNames,
+      ),
   );
   setJobStore(store);
   onMount(() => store.resume());

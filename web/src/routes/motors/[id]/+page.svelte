@@ -110,7 +110,7 @@
         </div>
       </div>
       <PlateText {store} {hydrated} fields={data.sheet.fields} reader={(text: string) => store.readPlate(text)} />
-      <FieldGrid fields={data.sheet.fields} document={store.document} {store} {hydrated} />
+      <FieldGrid fields={data.sheet.fields} {store} {hydrated} />
     </section>
 
     <div class="min-w-0 space-y-4">

@@ -1,4 +1,4 @@
-import { jobSchema } from '@pilgrim/core';
+import { documentSchema } from '@pilgrim/core';
 import { practiceFields } from '@pilgrim/core/job/practice';
 import { practiceNames, ruleOf } from '@pilgrim/core/job/practice-rules';
 import { checkField } from '@pilgrim/core/ground/field';
@@ -58,7 +58,7 @@ export const actions: Actions = {
       }),
     );
     if (Object.keys(errors).length > 0) return fail(422, { typed, errors, kept: false });
-    await keepPractice(site.name, jobSchema.shape.sitePractice.unwrap().parse(typed));
+    await keepPractice(site.name, documentSchema.shape.sitePractice.unwrap().parse(typed));
     return { typed, errors, kept: true };
   },
 };

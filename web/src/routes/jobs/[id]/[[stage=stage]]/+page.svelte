@@ -9,6 +9,7 @@
   import FieldGrid from '$lib/components/FieldGrid.svelte';
   import Figures from '$lib/components/Figures.svelte';
   import Findings from '$lib/components/Findings.svelte';
+  import OptionBar from '$lib/components/OptionBar.svelte';
   import MotorOutline from '$lib/components/MotorOutline.svelte';
   import PlateText from '$lib/components/PlateText.svelte';
   import RowsEditor from '$lib/components/RowsEditor.svelte';
@@ -92,6 +93,7 @@
 {/if}
 
 <TrainStrip train={store.solution.train} {base} />
+<OptionBar {store} {hydrated} />
 
 <div class="grid md:grid-cols-[13.5rem_minmax(0,1fr)] lg:grid-cols-[13.5rem_minmax(0,1fr)_18rem]">
   <Spine stages={store.solution.stages} current={stage} {base} />
@@ -115,7 +117,7 @@
               reader={(text: string) => store.readPlate(text)}
             />{/if}
           {#if stage === 'supply'}<SupplyRecords {store} {hydrated} />{/if}
-          <FieldGrid fields={sheet.fields} document={store.document} {store} {hydrated} />
+          <FieldGrid fields={sheet.fields} {store} {hydrated} />
         {/key}
         {#if stage === 'profile'}<div class="mt-6">
             <RowsEditor
@@ -129,6 +131,20 @@
                 { path: 'hours', label: 'Hours', placeholder: '2000 h' },
               ]}
               fresh={{ flow: '', hours: '' }}
+            />
+          </div>{/if}
+        {#if stage === 'pick'}<div class="mt-6">
+            <RowsEditor
+              {store}
+              {hydrated}
+              title="Accessories and work of this option"
+              path="pick.accessories"
+              row="part"
+              cells={[
+                { path: 'part', label: 'Part', placeholder: 'Line choke' },
+                { path: 'price', label: 'Price', placeholder: '480' },
+              ]}
+              fresh={{ part: '', price: '' }}
             />
           </div>{/if}
         {#if stage === 'supply'}<div class="mt-6">

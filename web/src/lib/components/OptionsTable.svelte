@@ -1,0 +1,63 @@
+<script lang="ts">
+  import { letters } from '@pilgrim/core/job/places';
+  import type { PanelProps } from '$lib/job/stage-panels';
+  import TableCard from './TableCard.svelte';
+
+  let { store }: Pick<PanelProps, 'store'> = $props();
+
+  const solution = $derived(store.solution);
+  const shown = $derived(letters.filter((letter) => solution.options[letter]));
+  const rows = $derived(solution.comparison.rows.filter(({ differs }) => differs));
+  const alike = $derived(solution.comparison.rows.length - rows.length);
+  const best = $derived(solution.comparison.best);
+  const money = /^money\./;
+  const currency = $derived(store.document.currency);
+  const measure = $derived(solution.comparison.rows.find(({ id }) => id === best?.by)?.label.toLowerCase() ?? '');
+</script>
+
+{#if shown.length > 1}
+  <TableCard label="Options compared" class="mt-6 lg:col-span-2" caption="Options compared: what differs">
+    <thead>
+      <tr class="text-left text-quiet">
+        <th scope="col" class="px-3 py-1.5 font-normal"><span class="sr-only">Figure</span></th>
+        {#each shown as letter (letter)}
+          {@const option = solution.options[letter]}
+          <th scope="col" class={`px-3 py-1.5 font-semibold ${letter === solution.chosen ? 'text-sea' : 'text-ink'}`}
+            >{letter} · {option?.name}<span class="block text-xs font-normal text-quiet"
+              >{option?.proposed ? 'proposed · ' : ''}{option?.stopped
+                ? '■ stopped, does not win'
+                : option?.decided
+                  ? 'decided'
+                  : 'open'}</span
+            ></th
+          >
+        {/each}
+      </tr>
+    </thead>
+    <tbody>
+      {#each rows as row (row.id)}
+        <tr class="border-t align-top" data-compared={row.id}>
+          <th scope="row" class="px-3 py-1.5 text-left font-normal text-quiet"
+            >{row.label}{money.test(row.id) ? `, ${currency}` : ''}</th
+          >
+          {#each shown as letter (letter)}
+            {@const top = row.best.includes(letter)}
+            <td class={`px-3 py-1.5 ${top ? 'font-semibold' : ''}`}
+              >{row.texts[letter] ?? '–'}{#if top}<span class="text-sea">&nbsp;★<span class="sr-only">best</span></span
+                >{/if}</td
+            >
+          {/each}
+        </tr>
+      {/each}
+    </tbody>
+    {#snippet foot()}
+      <div class="space-y-1 border-t px-3 py-2 text-sm">
+        {#if best}<p data-testid="best-option">
+            <strong>{best.option} is best by “{measure}”.</strong>
+          </p>{:else}<p>No option has its costs known yet, so none is called the best.</p>{/if}
+        {#each solution.comparison.turns as turn (turn.option)}<p>{turn.text}</p>{/each}
+        {#if alike > 0}<p class="text-quiet">{alike} further figures are the same in all.</p>{/if}
+      </div>
+    {/snippet}
+  </TableCard>
+{/if}
