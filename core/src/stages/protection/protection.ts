@@ -19,7 +19,8 @@ export function protection(on: ProtectionOn): ProtectionResult {
     if (situation.kind !== 'new') need('nameplate.currents', 'Nameplate current, for the overload setting');
     return { values: {}, findings, missing, summary: '' };
   }
-  const onDrive = starting.method === 'drive';
+  // Until a drive is there the motor is protected as on the line.
+  const onDrive = starting.method === 'drive' && (pick.chosenDrive !== undefined || pick.keepsFeed);
   const circuit: Circuit = { ...on, motor, nameplateCurrent, onDrive, holds: `Holds for ${motor.label}.` };
   const dial = onDrive ? undefined : dialOf(circuit);
   if (dial) checkRelay(dial, circuit, flag);
