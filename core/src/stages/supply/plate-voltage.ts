@@ -1,0 +1,110 @@
+import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
+import type { Value } from '../../ground/value.ts';
+import type { NameplateResult } from '../nameplate/nameplate.ts';
+import type { Fed } from './fed.ts';
+import type { Flag } from './findings.ts';
+
+/** What motors bear of voltage, frequency and both together (MG 1 12.44, recalled from memory). */
+const VOLTAGE_LIMIT = 0.1;
+const FREQUENCY_LIMIT = 0.05;
+/** Both together from which little is left. Common practice, no published source. */
+const MARGINAL = 0.06;
+
+/** Plate and system, both known. */
+interface Pair {
+  readonly winding: Value;
+  readonly voltage: Value;
+  readonly motorVoltage: Value;
+  /** Of the plate. */
+  readonly rated: Value;
+  /** How far voltage and frequency are off, of rated. */
+  readonly voltageOff: number;
+  readonly frequencyOff: number;
+}
+
+/** Whether the winding of a motor that is there suits this system. */
+export function checkPlateVoltage(fed: Fed, flag: Flag): void {
+  const { nameplate, voltage, motorVoltage, frequency } = fed;
+  const winding = nameplate.values.voltage;
+  const rated = nameplate.values.frequency;
+  if (!winding || !voltage || !motorVoltage || !rated) return;
+  const voltageOff = motorVoltage.value / winding.value - 1;
+  const frequencyOff = frequency ? frequency.value / rated.value - 1 : 0;
+  const pair = { winding, voltage, motorVoltage, rated, voltageOff, frequencyOff };
+  checkShift(pair, fed, flag);
+  checkLowWinding(pair, fed, flag);
+  if (Math.abs(frequencyOff) > FREQUENCY_LIMIT) checkFrequency(pair, frequency, flag);
+  else checkVoltage(pair, nameplateUse(fed), flag);
+}
+
+const nameplateUse = ({ brief }: Fed): string => brief.job.nameplate.usableAt ?? '';
+
+/** A motor of another frequency that keeps its volts per hertz. */
+function checkShift({ voltage, rated }: Pair, { nameplate, frequency }: Fed, flag: Flag): void {
+  const { shiftedFrom }: Pick<NameplateResult, 'shiftedFrom'> = nameplate;
+  if (!shiftedFrom) return;
+  const { voltage: own, frequency: hertz, power } = shiftedFrom;
+  const k = rated.value / hertz.value;
+  const faster = k > 1;
+  flag(
+    'supply.other-frequency',
+    `A ${own.text} ${hertz.text} motor on ${voltage.text} ${frequency?.text ?? ''} keeps its volts per hertz: it runs ${formatNumber(Math.abs(k - 1) * 100, 2)} % ${faster ? 'faster' : 'slower'} at the same torque${power ? `, so ${power.text} becomes ${nameplate.values.power?.text ?? ''}` : ''}. A fan or pump would take ${formatNumber(k ** 3 * 100, 3)} % of its power there.`,
+    {
+      clear: faster
+        ? 'Check the load at the higher speed, the balance and the bearings; better, choose a motor for this frequency.'
+        : 'Check that the fan on the shaft still cools it; better, choose a motor for this frequency.',
+    },
+  );
+}
+
+/** A winding made for more volts than it gets. */
+function checkLowWinding({ voltage }: Pair, { brief, nameplate }: Fed, flag: Flag): void {
+  const { school } = brief.job;
+  const made = nameplate.motor?.winding;
+  if (made && voltage.value < made.voltage * 0.95)
+    flag(
+      'supply.low-winding',
+      `The winding is made for ${formatQuantity(made.voltage, 'voltage', school)}: on ${voltage.text} it has ${formatNumber((voltage.value / made.voltage) ** 2 * 100, 2)} % of its torque and as much less locked-rotor current as voltage.`,
+    );
+}
+
+function checkFrequency(
+  { rated, motorVoltage, winding, frequencyOff }: Pair,
+  frequency: Value | undefined,
+  flag: Flag,
+): void {
+  const flux = (motorVoltage.value / winding.value / (1 + frequencyOff)) * 100;
+  flag(
+    'supply.frequency',
+    `A ${rated.text} rating on ${frequency?.text}: flux would be ${formatNumber(flux)} % of rated and speed ${formatNumber((1 + frequencyOff) * 100)} %.`,
+  );
+}
+
+function checkVoltage(
+  { winding, voltage, motorVoltage, voltageOff, frequencyOff }: Pair,
+  usableAt: string,
+  flag: Flag,
+): void {
+  const percent = `${formatNumber(Math.abs(voltageOff) * 100, 2)} %`;
+  const torque = formatNumber((voltage.value / winding.value) ** 2 * 100, 2);
+  const usable = new RegExp(`\\b${Math.round(voltage.value)}\\b`).test(usableAt);
+  if (Math.abs(voltageOff) > VOLTAGE_LIMIT && usable) {
+    flag(
+      'supply.usable-at',
+      `The plate allows ${voltage.text} (“usable at ${usableAt.slice(0, 30)}”): torque is about ${torque} % and the current is the one named there.`,
+      { clear: `Set the overload by the current named for ${voltage.text}; do not use the service factor.` },
+    );
+  } else if (Math.abs(voltageOff) > VOLTAGE_LIMIT) {
+    flag(
+      'supply.voltage',
+      `A ${winding.text} winding on a ${voltage.text} system is ${percent} ${voltageOff < 0 ? 'short' : 'over'}: torque about ${torque} % and more current.`,
+      { clear: `Choose a winding whose plate names ${voltage.text} or ${motorVoltage.text}.` },
+    );
+  } else if (Math.abs(voltageOff) + Math.abs(frequencyOff) > MARGINAL) {
+    flag(
+      'supply.voltage-marginal',
+      `A ${winding.text} winding on a ${voltage.text} system is ${percent} ${voltageOff < 0 ? 'low' : 'high'}: allowed, but little is left for dips and unbalance.`,
+      { clear: `Prefer a winding for ${motorVoltage.text}; measure the voltage at the terminals under load.` },
+    );
+  }
+}

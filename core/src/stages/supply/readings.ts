@@ -1,0 +1,67 @@
+import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { unbalanceOf } from '../../motor/unbalance.ts';
+import type { Fed } from './fed.ts';
+import type { Flag } from './findings.ts';
+import { startVoltage } from './source.ts';
+import type { SupplyValues } from './values.ts';
+
+/** A line voltage further from the system’s is doubted. Common practice, no published source. */
+const READING_OFF = 0.12;
+/** Unbalance up to this costs nothing (MG 1 14.36, recalled from memory). */
+const BALANCED = 0.01;
+
+/** What the voltage may have fallen to when the motor is asked to start: as typed, else what the motor is made for. */
+export function lowestVoltageOf({ brief, voltage, motor, motorVoltage }: Fed, flag: Flag): Value | undefined {
+  const {
+    given,
+    job: { school },
+  } = brief;
+  const typed = given.supply.lowestVoltage;
+  if (!voltage) return typed;
+  if (typed && (typed.value > voltage.value * 1.005 || typed.value < voltage.value * 0.7))
+    flag(
+      'supply.lowest-voltage',
+      `A lowest voltage of ${typed.text} on a ${voltage.text} system is ${typed.value > voltage.value ? 'above the system’s own' : 'less than seven tenths of it'}.`,
+    );
+  return (
+    typed ??
+    (motor &&
+      quantity(startVoltage(given, motor.voltage) ?? motor.voltage, 'voltage', school, {
+        origin: 'estimated',
+        formula: 'V = \\min(V_{system},\\ V_n)',
+        from: { 'V_{system}': voltage, V_n: motorVoltage },
+        source: PRACTICE,
+        note: 'The rated voltage of the motor, or the system’s where that is lower. Type the lowest the bus has.',
+      }))
+  );
+}
+
+/** How far the three line voltages are apart, and what that leaves of a motor. */
+export function unbalance(fed: Fed, flag: Flag): Pick<SupplyValues, 'unbalance' | 'unbalanceDerate'> {
+  const readings = fed.brief.given.supply.phaseVoltages?.flat() ?? [];
+  checkReadings(readings, fed, flag);
+  const balance = unbalanceOf(readings, fed.brief.job.school);
+  if (!balance) return {};
+  if (balance.unbalance.value > BALANCED) {
+    const severe = balance.derate === undefined;
+    flag(
+      'supply.unbalance',
+      `The three voltages are ${balance.unbalance.text} out of balance${severe ? '; no motor may run on that' : `: the motor keeps ${balance.derate.text} of its power, and its currents are several times as unbalanced`}.`,
+      { severity: severe ? 'stop' : 'caution' },
+    );
+  }
+  return { unbalance: balance.unbalance, ...(balance.derate ? { unbalanceDerate: balance.derate } : {}) };
+}
+
+/** Three readings of one system, near its voltage. */
+function checkReadings(all: readonly Value[], { voltage }: Fed, flag: Flag): void {
+  if (all.length > 0 && all.length !== 3) {
+    flag(
+      'supply.readings-not-three',
+      `Unbalance is told from three line voltages; ${all.length === 1 ? 'one is' : `${all.length} are`} typed.`,
+    );
+    return;
+  }
+  const off = voltage && all.find((each) => Math.abs(each.value / voltage.value - 1) > READING_OFF);
+  if (off) flag('supply.readings-off', `${off.text} between two lines is far from the ${voltage.text} of the system.`);
+}
