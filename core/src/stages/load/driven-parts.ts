@@ -1,0 +1,31 @@
+import { sizeText } from '../../motor/standard-power.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import { serviceFactors } from './transmission.ts';
+import type { LoadKnown } from './load-known.ts';
+
+export function ratingFor(driven: Value, { job, school }: Pick<LoadKnown, 'job' | 'school'>): Value {
+  const factor = quantity(serviceFactors[job.load.shock], 'count', school, {
+    origin: 'estimated',
+    source: PRACTICE,
+    note: `Service factor for ${job.load.shock} running.`,
+  });
+  return quantity(driven.value * factor.value, 'torque', school, {
+    origin: 'estimated',
+    formula: 'T_{rated} \\ge k\\,T',
+    from: { k: factor, T: driven },
+    source: 'service factor of transmissions: ' + PRACTICE,
+  });
+}
+
+export function bearingFor(
+  kind: string,
+  size: Value,
+  { practice, school }: Pick<LoadKnown, 'practice' | 'school'>,
+): Value<string> {
+  const roller = size.value >= practice.rollerBearingPower.value;
+  return wording(roller ? 'roller bearing' : 'ball bearing', {
+    origin: 'chosen',
+    source: PRACTICE,
+    note: `${kind} on ${sizeText(size.value, school)}; from ${practice.rollerBearingPower.text} a roller bearing takes the side pull. A roller bearing needs that pull: never with a coupling.`,
+  });
+}
