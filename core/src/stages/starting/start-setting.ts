@@ -1,0 +1,70 @@
+import { usualOverload } from '../../catalogue/drive-duty.ts';
+import { complex } from '../../ground/complex.ts';
+import type { Motor } from '../../motor/typical.ts';
+import { torqueCurve } from '../load/torque-curve.ts';
+import type { OptionBrief } from '../stage.ts';
+import { startVoltage, type Source } from '../supply/source.ts';
+import { feedsOf, type DriveLimits } from './feeds.ts';
+import { torqueCeiling } from './guarantee.ts';
+import { dialShare } from './overload-dial.ts';
+import type { StartSetting } from './run-start.ts';
+import type { StartKnown } from './start-known.ts';
+
+/** A supply that gives its voltage whatever is drawn. */
+const STIFF: Omit<Source, 'voltage'> = {
+  internal: complex(0),
+  feeder: complex(0),
+  other: undefined,
+  internalValue: undefined,
+  feederValue: undefined,
+};
+
+/** Everything a start of the motor depends on, as plain data. */
+export function startSetting(known: StartKnown): StartSetting {
+  const { brief, motor, machine, load, rotor, totalInertia, stall, guaranteed, drive } = known;
+  const { job } = brief;
+  const ratedTorque = motor.power / motor.speed;
+  const curve =
+    load.curve ??
+    torqueCurve({
+      load: job.load,
+      torque: ratedTorque,
+      speed: motor.speed,
+      breakaway: load.values.breakaway.value,
+      staticShare: 0,
+      table: [],
+    });
+  const loaded = (load.values.motorPower?.value ?? motor.power) / motor.power;
+  return {
+    circuit: machine.circuit,
+    motor: { power: motor.power, speed: motor.speed, current: motor.current, voltage: motor.voltage },
+    turning: { speeds: curve.speeds, torques: curve.torques, inertia: totalInertia.value },
+    rotorInertia: rotor.value,
+    source: sourceAtStart(known),
+    ceiling: torqueCeiling(guaranteed, machine.circuit, ratedTorque),
+    lockedRotorMost: motor.lockedRotorCurrent,
+    feeds: feedsOf(brief, drive, load.values.motorSpeed?.value),
+    stallTime: stall.value,
+    tripClass: job.starting.tripClass,
+    overload: dialOf(motor, brief),
+    warm: job.starting.hot ? Math.min(1, loaded ** 2) : 0,
+  };
+}
+
+/** The source with the lowest voltage it may have when the motor is asked to start. */
+function sourceAtStart({ brief, motor, machine, supply }: StartKnown): Source | undefined {
+  const volts = startVoltage(brief.given, motor.voltage);
+  if (volts === undefined) return undefined;
+  if (supply.source) return { ...supply.source, voltage: volts };
+  return volts === machine.circuit.volts ? undefined : { ...STIFF, voltage: volts };
+}
+
+/** What the relay is set to, A: the nameplate current, less for a motor without service factor under the NEC. */
+export const dialOf = (motor: Motor, { job }: OptionBrief): number =>
+  motor.current * dialShare(job, motor.serviceFactor);
+
+/** A drive before one is picked: the overload of its duty over the motor’s own current. */
+export function usualDrive({ job }: OptionBrief): DriveLimits {
+  const multiple = usualOverload(job.load.torqueKind === 'variable' ? 'normal' : 'heavy');
+  return { currentLimit: multiple, seconds: 60, continuous: 1 };
+}
