@@ -11,7 +11,7 @@ import type { Warming } from '../stages/load/duty.ts';
 import type { LoadResult } from '../stages/load/load.ts';
 import type { PoleChoice } from '../stages/load/pole-comparison.ts';
 import type { Outlines } from '../stages/nameplate/outline.ts';
-import type { Clue } from '../stages/nameplate/recovery.ts';
+import type { Clue } from '../stages/nameplate/measured-motor.ts';
 import type { PickResult } from '../stages/pick/pick.ts';
 import type { MotorNeed } from '../stages/pick/motor-rules.ts';
 import type { PlaceResult } from '../stages/place/place.ts';

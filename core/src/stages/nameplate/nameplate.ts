@@ -1,7 +1,12 @@
+import type { PlateKnown } from './plate-known.ts';
+import type { Turning } from './poles.ts';
+import { completeBalance } from './complete-balance.ts';
+import { lockedRotorRange } from './locked-rotor-range.ts';
+import { plateMotor } from './plate-motor.ts';
 import { findings as declared } from './findings.ts';
 import type { NameplateValues } from './values.ts';
-import { classEfficiency, classesOf, classMet, guaranteedMinimum } from '../../motor/efficiency-class.ts';
-import { minimumBreakdownTorque, minimumLockedRotorTorque, type Motor } from '../../motor/typical.ts';
+import { classMet, guaranteedMinimum } from '../../motor/efficiency-class.ts';
+import { type Motor } from '../../motor/typical.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { quantity, wording, type Value } from '../../ground/value.ts';
@@ -11,15 +16,10 @@ import { checkDoubts } from './plate-doubts.ts';
 import { decodePlate } from './decode-plate.ts';
 import { decodeFrame, type Frame } from './frame.ts';
 import { outlineOf, type Outline } from './outline.ts';
-import { recover, type Clue } from './recovery.ts';
-import {
-  lockedRotorFromCode,
-  lockedRotorFromRatio,
-  lockedRotorGuess,
-  type LockedRotorRange,
-} from './locked-rotor-current.ts';
+import type { Clue } from './measured-motor.ts';
+import { recover } from './recovery.ts';
 import { poles, turningOf } from './poles.ts';
-import { solveMissing, type Balance } from './power-balance.ts';
+import { type Balance } from './power-balance.ts';
 
 export interface NameplateResult extends StageResult<NameplateValues> {
   /** The plate’s motor, once enough is known to calculate with it. */
@@ -47,17 +47,89 @@ export function nameplate(brief: Brief): NameplateResult {
   const { school } = job;
   const plate = job.nameplate;
   const rating = connectedRating(given, job);
-  const open = isOpen(plate.enclosure);
-  const { power, voltage, frequency } = rating;
+  const { power, voltage, frequency, serviceFactor } = rating;
+  const known = {
+    plate,
+    given,
+    rating,
+    power,
+    voltage,
+    frequency,
+    serviceFactor,
+    school,
+    flag,
+    open: isOpen(plate.enclosure),
+  };
+  const { balance, turning } = turningAndBalance(known);
+  const { efficiency, powerFactor, current } = balance;
+  const speed = turning?.speed;
+  const range = lockedRotorRange({ ...known, current });
+  const frame = plate.frame?.trim() ? decodeFrame(plate.frame, school) : undefined;
+  const outline = frame && outlineOf(frame, turning?.poles.value ?? 4);
 
-  const printedPoles = given.nameplate.poles;
-  const roughPoles =
-    (rating.speed && poles(frequency, rating.speed, undefined, school)?.poles.value) ?? printedPoles?.value;
-  const balance = completeBalance();
+  checkPlate(brief, { rating, balance, turning, range, frame, open: known.open }, { flag, need });
+  checkDoubts({ brief, rating, balance, turning, flag });
+  const facts = { power, voltage, frequency, speed, poles: turning?.poles, efficiency, voltages: rating.voltages };
+  const decoded = decodePlate(brief, { ...facts, open: known.open }, flag);
+  const recovery = recover(brief, flag);
+  const measured = power && efficiency && !guessed(efficiency) ? { power, efficiency } : undefined;
+  const minimum =
+    measured && measured.efficiency.value < 1
+      ? guaranteedMinimum(measured.efficiency, measured.power.value, school)
+      : undefined;
+  const values: NameplateValues = {
+    ...ratedValues(known, balance, turning),
+    ...(minimum ? { efficiencyMinimum: minimum } : {}),
+    ...(measured && turning ? classValue(measured, turning, known) : {}),
+    ...(range?.min ? { lockedRotorCurrentMin: range.min } : {}),
+    ...(range?.max ? { lockedRotorCurrentMax: range.max } : {}),
+    ...(frame ? { shaftHeight: frame.shaftHeight } : {}),
+    ...(frame?.suffixMeaning ? { frameSuffix: frame.suffixMeaning } : {}),
+    ...outlineValues(outline, school),
+    ...supplyValues(known),
+    ...decoded,
+    ...recovery.values,
+  };
+  const read = [power?.text, speed?.text, current?.text].filter(Boolean).join(' · ');
+  return {
+    values,
+    findings,
+    missing,
+    summary: read === '' && job.situation.kind === 'new' ? 'No plate: new machine' : read,
+    motor: plateMotor({ ...known, decoded, turning, speed, current, efficiency, powerFactor, range, minimum }),
+    frame,
+    outline,
+    clues: recovery.clues,
+    voltages: rating.voltages,
+    voltageKnown: rating.voltageKnown,
+    multispeed: rating.speeds !== undefined,
+    shiftedFrom: rating.shiftedFrom,
+    open: known.open,
+  };
+}
+
+type Rated = Pick<
+  PlateKnown,
+  'plate' | 'given' | 'rating' | 'power' | 'voltage' | 'frequency' | 'serviceFactor' | 'school' | 'open'
+>;
+
+/** The plate’s own figures completed, and the poles and slip they mean. */
+function turningAndBalance(known: Rated): { readonly balance: Balance; readonly turning: Turning | undefined } {
+  const { given, rating, frequency, school } = known;
+  const printed = given.nameplate.poles;
+  const rough = rating.speed && poles(frequency, rating.speed, undefined, school)?.poles.value;
+  const balance = completeBalance({ ...known, roughPoles: rough ?? printed?.value });
   const turning = rating.speed
     ? poles(frequency, rating.speed, balance.efficiency, school)
-    : printedPoles && turningOf(frequency, printedPoles, balance.efficiency, school);
-  const { efficiency, powerFactor, current } = balance;
+    : printed && turningOf(frequency, printed, balance.efficiency, school);
+  return { balance, turning };
+}
+
+function ratedValues(
+  { power, voltage, frequency, serviceFactor, school }: Rated,
+  { current, powerFactor, efficiency }: Balance,
+  turning: Turning | undefined,
+): NameplateValues {
   const speed = turning?.speed;
   const ratedTorque =
     power &&
@@ -68,31 +140,7 @@ export function nameplate(brief: Brief): NameplateResult {
       from: { P: power, n: speed },
       source: 'definition',
     });
-  const met =
-    power && turning && efficiency && !guessed(efficiency)
-      ? classMet(efficiency.value, power.value, turning.poles.value, open, school)
-      : undefined;
-  const minimum =
-    power && efficiency && !guessed(efficiency) && efficiency.value < 1
-      ? guaranteedMinimum(efficiency, power.value, school)
-      : undefined;
-  const range = lockedRotorRange();
-  const frame = plate.frame?.trim() ? decodeFrame(plate.frame, school) : undefined;
-  const { serviceFactor } = rating;
-  const outline = frame && outlineOf(frame, turning?.poles.value ?? 4);
-
-  checkPlate(brief, { rating, balance, turning, range, frame, open }, { flag, need });
-  checkDoubts(brief, rating, balance, turning, flag);
-  const decoded = decodePlate(
-    brief,
-    { power, voltage, frequency, speed, poles: turning?.poles, efficiency, voltages: rating.voltages, open },
-    flag,
-  );
-  const recovery = recover(brief, flag);
-  const volts = given.supply.voltage;
-  const wound = rating.winding?.voltage ?? voltage;
-
-  const values: NameplateValues = {
+  return {
     ...(power ? { power } : {}),
     ...(voltage ? { voltage } : {}),
     frequency,
@@ -103,150 +151,39 @@ export function nameplate(brief: Brief): NameplateResult {
     ...(current ? { ratedCurrent: current } : {}),
     ...(powerFactor ? { powerFactor } : {}),
     ...(efficiency ? { efficiency } : {}),
-    ...(minimum ? { efficiencyMinimum: minimum } : {}),
-    ...(met
-      ? {
-          efficiencyClass: wording(met.name, {
-            formula: '\\eta \\ge \\eta_{class}',
-            from: { '\\eta': efficiency, '\\eta_{class}': met.limit },
-            source: met.limit.working.source,
-          }),
-        }
-      : {}),
-    ...(range?.min ? { lockedRotorCurrentMin: range.min } : {}),
-    ...(range?.max ? { lockedRotorCurrentMax: range.max } : {}),
-    ...(frame ? { shaftHeight: frame.shaftHeight } : {}),
-    ...(frame?.suffixMeaning ? { frameSuffix: frame.suffixMeaning } : {}),
     ...(serviceFactor ? { serviceFactor } : {}),
-    ...outlineValues(outline, school),
-    ...(volts && wound
-      ? {
-          torqueOnSupply: quantity((volts.value / wound.value) ** 2, 'fraction', school, {
-            formula: 'T/T_n = \\left(\\dfrac{V_{system}}{V_n}\\right)^2',
-            from: { 'V_{system}': volts, V_n: wound },
-            source: 'T ∝ V²',
-          }),
-        }
-      : {}),
-    ...decoded.values,
-    ...recovery.values,
   };
-  const read = [power?.text, speed?.text, current?.text].filter(Boolean).join(' · ');
-  const summary = read === '' && job.situation.kind === 'new' ? 'No plate: new machine' : read;
+}
+
+/** The efficiency class the plate’s figures meet. */
+function classValue(
+  { power, efficiency }: { readonly power: Value; readonly efficiency: Value },
+  { poles: count }: Turning,
+  { open, school }: Rated,
+): Pick<NameplateValues, 'efficiencyClass'> {
+  const met = classMet(efficiency.value, power.value, count.value, open, school);
+  if (!met) return {};
   return {
-    values,
-    findings,
-    missing,
-    summary,
-    motor: plateMotor(),
-    frame,
-    outline,
-    clues: recovery.clues,
-    voltages: rating.voltages,
-    voltageKnown: rating.voltageKnown,
-    multispeed: rating.speeds !== undefined,
-    shiftedFrom: rating.shiftedFrom,
-    open,
+    efficiencyClass: wording(met.name, {
+      formula: '\\eta \\ge \\eta_{class}',
+      from: { '\\eta': efficiency, '\\eta_{class}': met.limit },
+      source: met.limit.working.source,
+    }),
   };
+}
 
-  /** Fills the one missing of P, I, η, cos φ; with two missing, η comes from a class table as an estimate. */
-  function completeBalance(): Balance {
-    const known: Record<keyof Balance, Value | undefined> = {
-      power,
-      current: rating.current,
-      efficiency: rating.efficiency,
-      powerFactor: rating.powerFactor,
-    };
-    const blanks = () => (Object.keys(known) as (keyof Balance)[]).filter((term) => !known[term]);
-    if (blanks().length >= 2 && !known.efficiency && power && roughPoles !== undefined) {
-      const className = classesOf(school).at(school === 'NEMA' ? 1 : 2);
-      const table = className && classEfficiency(className, power.value, roughPoles, open, school);
-      known.efficiency = table && {
-        ...table,
-        origin: 'estimated',
-        working: { ...table.working, note: `Not on the plate: the ${className} value for the size stands in.` },
-      };
-    }
-    const [blank, ...rest] = blanks();
-    if (blank && rest.length === 0 && voltage) known[blank] = solveMissing(voltage, present(known), blank, school);
-    return present(known);
-  }
-
-  /** At the connected voltage; a winding made for more draws less there, in proportion to voltage. */
-  function lockedRotorRange(): LockedRotorRange | undefined {
-    const range = rangeAt(rating.winding?.voltage ?? voltage, rating.winding?.current ?? current);
-    if (!range || !rating.winding || !voltage) return range;
-    const { voltage: made } = rating.winding;
-    const here = (value: Value | undefined): Value | undefined =>
-      value &&
-      quantity((value.value * voltage.value) / made.value, 'current', school, {
-        origin: value.origin,
-        formula: 'I_{LR} = I_{LR,n}\\,\\dfrac{V}{V_n}',
-        from: { 'I_{LR,n}': value, V: voltage, V_n: made },
-        source: value.working.source,
-        note: `The winding is made for ${made.text}.`,
-      });
-    const [min, max] = [here(range.min), here(range.max)];
-    return { ...(min ? { min } : {}), ...(max ? { max } : {}) };
-  }
-
-  function rangeAt(volts: Value | undefined, amperes: Value | undefined): LockedRotorRange | undefined {
-    const typed = given.nameplate;
-    if (typed.lockedRotorCurrent && !plate.codeLetter?.trim())
-      return { min: typed.lockedRotorCurrent, max: typed.lockedRotorCurrent };
-    if (plate.codeLetter?.trim() && power && volts) {
-      const fromCode = lockedRotorFromCode(plate.codeLetter, power, volts, school);
-      if (fromCode) return fromCode;
-      flag(
-        'nameplate.code-letter',
-        `Code letter “${plate.codeLetter.slice(0, 10)}” is not one the standard uses (A–H, J–N, P, R–V).`,
-      );
-    }
-    if (typed.startingCurrentRatio && amperes) return lockedRotorFromRatio(typed.startingCurrentRatio, amperes, school);
-    return amperes && lockedRotorGuess(amperes, school);
-  }
-
-  function plateMotor(): Motor | undefined {
-    const { starDelta } = decoded.values;
-    if (!power || !voltage || !turning || !speed || !current || !efficiency || !powerFactor || powerFactor.value > 1)
-      return undefined;
-    const locked = {
-      lockedRotorCurrent: range?.max?.value ?? (range?.min?.value ?? current.value * 8) * 1.1,
-      lockedRotorCurrentLeast: range?.min?.value ?? current.value * 4,
-    };
-    return {
-      label: 'the motor on the plate',
-      kind: 'plate',
-      designLetter: plate.designLetter,
-      power: power.value,
-      voltage: voltage.value,
-      frequency: frequency.value,
-      poles: turning.poles.value,
-      speed: speed.value,
-      current: current.value,
-      efficiency: efficiency.value,
-      efficiencyMinimum: minimum?.value ?? efficiency.value,
-      powerFactor: powerFactor.value,
-      serviceFactor: serviceFactor?.value ?? 1,
-      ...locked,
-      lockedRotorTorque:
-        decoded.values.lockedRotorTorqueMin?.value ?? minimumLockedRotorTorque(power.value, turning.poles.value),
-      breakdownTorque:
-        decoded.values.breakdownTorqueMin?.value ?? minimumBreakdownTorque(power.value, turning.poles.value),
-      ...(starDelta?.value === 'not possible' ? { noStarDelta: starDelta.working.note ?? '' } : {}),
-      starDeltaProven: starDelta?.value === 'possible',
-      ...(rating.winding
-        ? {
-            winding: {
-              voltage: rating.winding.voltage.value,
-              current: rating.winding.current.value,
-              lockedRotorCurrent: locked.lockedRotorCurrent * (rating.winding.voltage.value / voltage.value),
-              lockedRotorCurrentLeast: locked.lockedRotorCurrentLeast * (rating.winding.voltage.value / voltage.value),
-            },
-          }
-        : {}),
-    };
-  }
+/** What the system’s voltage leaves of the torque. */
+function supplyValues({ given, rating, voltage, school }: Rated): Pick<NameplateValues, 'torqueOnSupply'> {
+  const volts = given.supply.voltage;
+  const wound = rating.winding?.voltage ?? voltage;
+  if (!volts || !wound) return {};
+  return {
+    torqueOnSupply: quantity((volts.value / wound.value) ** 2, 'fraction', school, {
+      formula: 'T/T_n = \\left(\\dfrac{V_{system}}{V_n}\\right)^2',
+      from: { 'V_{system}': volts, V_n: wound },
+      source: 'T ∝ V²',
+    }),
+  };
 }
 
 function outlineValues(outline: Outline | undefined, school: School) {
@@ -267,7 +204,3 @@ function outlineValues(outline: Outline | undefined, school: School) {
 }
 
 const guessed = (value: Value): boolean => value.origin !== 'given' && value.origin !== 'derived';
-
-function present(known: Readonly<Record<keyof Balance, Value | undefined>>): Balance {
-  return Object.fromEntries(Object.entries(known).filter(([, value]) => value !== undefined));
-}

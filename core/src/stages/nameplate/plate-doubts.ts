@@ -22,122 +22,123 @@ const HIGHEST_POWER_FACTOR = 0.95;
 const BELOW_CLASSES = 0.1;
 const ABOVE_CLASSES = 0.03;
 
+/** A plate that may be doubted. */
+interface DoubtedPlate {
+  readonly brief: Brief;
+  readonly rating: ConnectedRating;
+  readonly balance: Balance;
+  readonly turning: Turning | undefined;
+  readonly flag: Flag;
+}
+
 /** What was not believed of the plate’s text, and what the plate as a whole says that this job is not made for. */
-export function checkDoubts(
-  { job, given }: Brief,
-  rating: ConnectedRating,
-  balance: Balance,
-  turning: Turning | undefined,
-  flag: Flag,
-): void {
-  const plate = job.nameplate;
-  const { school } = job;
-  if (job.situation.kind === 'new') return;
-  checkUnread();
-  checkPhases();
-  checkSpeeds();
-  checkSchool();
-  checkDerived();
-  checkPoles();
+export function checkDoubts(doubted: DoubtedPlate): void {
+  if (doubted.brief.job.situation.kind === 'new') return;
+  checkUnread(doubted);
+  checkPhases(doubted);
+  checkSpeeds(doubted);
+  checkSchool(doubted);
+  checkDerived(doubted);
+  checkPoles(doubted);
+}
 
-  /** A doubt holds until somebody typed something else into its field. */
-  function checkUnread(): void {
-    if (!plate.asRead?.trim()) return;
-    const { doubts, fields } = readingOf(plate.asRead);
-    for (const { text, field, why } of doubts.slice(0, 8)) {
-      if (field && String(plate[field] ?? '') !== String(fields[field] ?? '')) continue;
-      flag('nameplate.unread', `“${text.slice(0, 40)}” on the plate was not taken: ${why.replace(/\.$/, '')}.`, {
-        field: field ? `nameplate.${field}` : 'nameplate.asRead',
+/** A doubt holds until somebody typed something else into its field. */
+function checkUnread({ brief, flag }: DoubtedPlate): void {
+  const plate = brief.job.nameplate;
+  if (!plate.asRead?.trim()) return;
+  const { doubts, fields } = readingOf(plate.asRead);
+  for (const { text, field, why } of doubts.slice(0, 8)) {
+    if (field && String(plate[field] ?? '') !== String(fields[field] ?? '')) continue;
+    flag('nameplate.unread', `“${text.slice(0, 40)}” on the plate was not taken: ${why.replace(/\.$/, '')}.`, {
+      field: field ? `nameplate.${field}` : 'nameplate.asRead',
+    });
+  }
+}
+
+function checkPhases({ brief, flag }: DoubtedPlate): void {
+  const plate = brief.job.nameplate;
+  const said = plate.phases?.trim() ?? '';
+  if (said === '' || /^3|three/i.test(said)) return;
+  flag(
+    'nameplate.single-phase',
+    `The plate says “${said.slice(0, 20)}” for its phases: this is no three-phase motor, and nothing here holds for it.`,
+  );
+}
+
+function checkSpeeds({ brief: { job }, rating, flag }: DoubtedPlate): void {
+  const { speeds } = rating;
+  if (!speeds) return;
+  const list = speeds.all.map(({ text }) => text).join(' and ');
+  const chosen = speeds.all[speeds.chosen]?.text ?? '';
+  const must = job.situation.kind === 'replace' || job.situation.kind === 'drive';
+  if (speeds.settled) {
+    flag(
+      'nameplate.speed-chosen',
+      `A two-speed motor, ${list}; everything here holds for ${chosen}, the other speed is given up.`,
+    );
+    return;
+  }
+  flag(
+    'nameplate.two-speed',
+    `The plate is of a two-speed motor, ${list}. ${must ? 'Which speed is to be replaced or driven decides everything that follows.' : `The first, ${chosen}, is taken.`}`,
+    { severity: must ? 'stop' : 'caution' },
+  );
+}
+
+function checkSchool({ brief, flag }: DoubtedPlate): void {
+  const { nameplate: plate, school } = brief.job;
+  const weight = schoolWeight(plate, plate.asRead ?? '');
+  const proposed = weight > 0 ? 'IEC' : weight < 0 ? 'NEMA' : school;
+  if (proposed === school || Math.abs(weight) < 1.5) return;
+  flag(
+    'nameplate.other-school',
+    `The plate was printed for ${proposed === 'IEC' ? 'IEC rules at 50 Hz' : 'NEMA rules at 60 Hz'}; this job works by ${school}.`,
+    { clear: `Set “Rules and units” to ${proposed}, unless the new equipment is to follow ${school}.` },
+  );
+}
+
+/** A power factor or an efficiency that no motor has says that another figure is misread. */
+function checkDerived({ brief, rating, turning, balance, flag }: DoubtedPlate): void {
+  const { school } = brief.job;
+  const { power } = rating;
+  if (!power || !turning) return;
+  const poles = turning.poles.value;
+  const { powerFactor, efficiency } = balance;
+  if (powerFactor && powerFactor.origin !== 'given' && powerFactor.value <= 1) {
+    const usual = estimatedPowerFactor(power.value, poles);
+    if (powerFactor.value < usual - FAR_BELOW || powerFactor.value > HIGHEST_POWER_FACTOR)
+      flag('nameplate.implausible', implausible('power factor', powerFactor.text, `about ${usual.toFixed(2)}`), {
+        field: 'nameplate.currents',
       });
-    }
   }
+  if (efficiency?.origin === 'derived' && efficiency.value <= 1) {
+    const names = classesOf(school);
+    const of = (name: (typeof names)[number] | undefined): number | undefined =>
+      name && classEfficiency(name, power.value, poles, false, school, rating.frequency.value)?.value;
+    const best = of(names[0]);
+    const least = of(names.at(-1));
+    if (best !== undefined && least !== undefined)
+      if (efficiency.value < least - BELOW_CLASSES || efficiency.value > best + ABOVE_CLASSES)
+        flag(
+          'nameplate.implausible',
+          implausible('efficiency', efficiency.text, `${(least * 100).toFixed(0)} to ${(best * 100).toFixed(0)} %`),
+          { field: 'nameplate.currents' },
+        );
+  }
+}
 
-  function checkPhases(): void {
-    const said = plate.phases?.trim() ?? '';
-    if (said === '' || /^3|three/i.test(said)) return;
-    flag(
-      'nameplate.single-phase',
-      `The plate says “${said.slice(0, 20)}” for its phases: this is no three-phase motor, and nothing here holds for it.`,
-    );
-  }
+const implausible = (what: string, shown: string, usual: string): string =>
+  `The plate’s figures come to a ${what} of ${shown}; motors of this size and speed have ${usual}.`;
 
-  function checkSpeeds(): void {
-    const { speeds } = rating;
-    if (!speeds) return;
-    const list = speeds.all.map(({ text }) => text).join(' and ');
-    const chosen = speeds.all[speeds.chosen]?.text ?? '';
-    const must = job.situation.kind === 'replace' || job.situation.kind === 'drive';
-    if (speeds.settled) {
-      flag(
-        'nameplate.speed-chosen',
-        `A two-speed motor, ${list}; everything here holds for ${chosen}, the other speed is given up.`,
-      );
-      return;
-    }
-    flag(
-      'nameplate.two-speed',
-      `The plate is of a two-speed motor, ${list}. ${must ? 'Which speed is to be replaced or driven decides everything that follows.' : `The first, ${chosen}, is taken.`}`,
-      { severity: must ? 'stop' : 'caution' },
-    );
-  }
-
-  function checkSchool(): void {
-    const weight = schoolWeight(plate, plate.asRead ?? '');
-    const proposed = weight > 0 ? 'IEC' : weight < 0 ? 'NEMA' : school;
-    if (proposed === school || Math.abs(weight) < 1.5) return;
-    flag(
-      'nameplate.other-school',
-      `The plate was printed for ${proposed === 'IEC' ? 'IEC rules at 50 Hz' : 'NEMA rules at 60 Hz'}; this job works by ${school}.`,
-      { clear: `Set “Rules and units” to ${proposed}, unless the new equipment is to follow ${school}.` },
-    );
-  }
-
-  /** A power factor or an efficiency that no motor has says that another figure is misread. */
-  function checkDerived(): void {
-    const { power } = rating;
-    if (!power || !turning) return;
-    const poles = turning.poles.value;
-    const { powerFactor, efficiency } = balance;
-    if (powerFactor && powerFactor.origin !== 'given' && powerFactor.value <= 1) {
-      const usual = estimatedPowerFactor(power.value, poles);
-      if (powerFactor.value < usual - FAR_BELOW || powerFactor.value > HIGHEST_POWER_FACTOR)
-        flagImplausible('power factor', powerFactor.text, `about ${usual.toFixed(2)}`, 'nameplate.currents');
-    }
-    if (efficiency?.origin === 'derived' && efficiency.value <= 1) {
-      const names = classesOf(school);
-      const of = (name: (typeof names)[number] | undefined): number | undefined =>
-        name && classEfficiency(name, power.value, poles, false, school, rating.frequency.value)?.value;
-      const best = of(names[0]);
-      const least = of(names.at(-1));
-      if (best !== undefined && least !== undefined)
-        if (efficiency.value < least - BELOW_CLASSES || efficiency.value > best + ABOVE_CLASSES)
-          flagImplausible(
-            'efficiency',
-            efficiency.text,
-            `${(least * 100).toFixed(0)} to ${(best * 100).toFixed(0)} %`,
-            'nameplate.currents',
-          );
-    }
-  }
-
-  function flagImplausible(what: string, shown: string, usual: string, field: string): void {
-    flag(
-      'nameplate.implausible',
-      `The plate’s figures come to a ${what} of ${shown}; motors of this size and speed have ${usual}.`,
-      { field },
-    );
-  }
-
-  function checkPoles(): void {
-    const printed = given.nameplate.poles;
-    if (!printed) return;
-    const odd = printed.value % 2 !== 0;
-    if (!odd && (!turning || turning.poles.value === printed.value)) return;
-    flag(
-      'nameplate.poles-disagree',
-      odd
-        ? `${printed.text} poles cannot be: poles come in pairs.`
-        : `The plate prints ${printed.text} poles; its speed belongs to ${turning?.poles.text}.`,
-    );
-  }
+function checkPoles({ brief: { given }, turning, flag }: DoubtedPlate): void {
+  const printed = given.nameplate.poles;
+  if (!printed) return;
+  const odd = printed.value % 2 !== 0;
+  if (!odd && (!turning || turning.poles.value === printed.value)) return;
+  flag(
+    'nameplate.poles-disagree',
+    odd
+      ? `${printed.text} poles cannot be: poles come in pairs.`
+      : `The plate prints ${printed.text} poles; its speed belongs to ${turning?.poles.text}.`,
+  );
 }

@@ -1,10 +1,11 @@
+import type { School } from '../../ground/quantity/units.ts';
+import type { Brief } from '../stage.ts';
+import type { CheckedPlate } from './checked-plate.ts';
 import type { Flag } from './findings.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
 import type { Inputs } from '../../job/inputs.ts';
-import type { Job } from '../../job/job.ts';
 import { codeLetters } from '../../ground/tables/index.ts';
 import { horsepowerOf } from '../../motor/standard-power.ts';
-import { type Value } from '../../ground/value.ts';
 import { decodeFrame, standardFrame } from './frame.ts';
 import { misreadDigit, oneDigitAway, type Misreading, type Suspect } from './misread-digit.ts';
 
@@ -64,14 +65,14 @@ const lastPlace = (value: number): number => {
 };
 
 /** The code letter’s band against a locked-rotor current or Ist/In that the plate prints as well. */
-export function checkCodeLetter(
-  job: Job,
-  given: Inputs['given'],
-  power: Value | undefined,
-  voltage: Value | undefined,
-  current: Value | undefined,
-  flag: Flag,
-): void {
+export function checkCodeLetter({
+  job,
+  given,
+  power,
+  voltage,
+  current,
+  flag,
+}: Pick<CheckedPlate, 'job' | 'power' | 'voltage' | 'current' | 'flag'> & Pick<Brief, 'given'>): void {
   const letter = job.nameplate.codeLetter?.trim().toUpperCase();
   const at = codeLetters.rows.findIndex((row) => row['letter'] === letter);
   const { lockedRotorCurrent, startingCurrentRatio } = given.nameplate;
@@ -133,14 +134,21 @@ export function checkFrequencyPair(given: Inputs['given'], flag: Flag): void {
 }
 
 /** A speed whose pole count puts the rating into another frame than the plate’s, where one digit would mend it. */
-export function speedThatFitsFrame(
-  frame: string,
-  power: number,
-  frequency: number,
-  speed: number,
-  open: boolean,
-  school: Job['school'],
-): string | undefined {
+export function speedThatFitsFrame({
+  frame,
+  power,
+  frequency,
+  speed,
+  open,
+  school,
+}: {
+  readonly frame: string;
+  readonly power: number;
+  readonly frequency: number;
+  readonly speed: number;
+  readonly open: boolean;
+  readonly school: School;
+}): string | undefined {
   const wanted = decodeFrame(frame, school);
   if (!wanted || wanted.family !== school) return undefined;
   const rpm = Math.round((speed * 30) / Math.PI);

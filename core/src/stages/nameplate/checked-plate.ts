@@ -1,0 +1,29 @@
+import type { School } from '../../ground/quantity/units.ts';
+import type { Value } from '../../ground/value.ts';
+import type { Plate } from '../../job/job.ts';
+import type { Brief, Notebook } from '../stage.ts';
+import type { ConnectedRating } from './connected-rating.ts';
+import type { Flag } from './findings.ts';
+import type { Frame } from './frame.ts';
+import type { LockedRotorRange } from './locked-rotor-current.ts';
+import type { Turning } from './poles.ts';
+
+/** A plate with what its first reading came to. */
+export interface CheckedPlate {
+  readonly job: Brief['job'];
+  readonly power: Value | undefined;
+  readonly need: Notebook<Flag>['need'];
+  readonly voltage: Value | undefined;
+  readonly rating: ConnectedRating;
+  readonly current: Value | undefined;
+  readonly flag: Flag;
+  readonly frequency: Value;
+  readonly turning: Turning | undefined;
+  readonly powerFactor: Value | undefined;
+  readonly efficiency: Value | undefined;
+  readonly school: School;
+  readonly plate: Plate;
+  readonly range: LockedRotorRange | undefined;
+  readonly frame: Frame | undefined;
+  readonly open: boolean;
+}

@@ -1,0 +1,63 @@
+import type { EfficiencyClass } from '../../motor/efficiency-class.ts';
+import { classEfficiency, classesOf } from '../../motor/efficiency-class.ts';
+import { formatNumber } from '../../ground/quantity/format.ts';
+import { type Value } from '../../ground/value.ts';
+import { leastClass } from './class-in-year.ts';
+import { KNOWN_YEAR, type Decoding } from './decoding.ts';
+
+export function readClass(
+  known: Pick<Decoding, 'facts' | 'school' | 'values' | 'said' | 'year' | 'flag' | 'plate'>,
+): void {
+  const { facts, school, values, said, year, flag } = known;
+  const { power, poles, efficiency } = facts;
+  if (!power) return;
+  const today = leastClass(power.value, KNOWN_YEAR, school);
+  values.classToday = said(`${today.least} (${today.law})`, 'law as known to this version, from memory');
+  if (year !== undefined) {
+    const then = leastClass(power.value, year, school);
+    values.classInItsYear = said(`${then.least} in ${year} (${then.law})`, 'law as known to this version, from memory');
+  }
+  if (!poles) return;
+  checkPrintedClass(power, poles, known);
+  if (!efficiency || efficiency.origin === 'estimated' || today.least === 'no least class') return;
+  const limit = classEfficiency(today.least, power.value, poles.value, facts.open, school);
+  if (limit && efficiency.value < limit.value - 1e-6) {
+    const less = 1 - (1 / limit.value - 1) / (1 / efficiency.value - 1);
+    flag(
+      'nameplate.class-below-today',
+      `A new motor of this size must reach ${today.least}, ${limit.text}: ${formatNumber(less * 100, 2)} % less loss than this one, and often a little faster.`,
+      { basis: `${today.law} (recalled from memory)` },
+    );
+  }
+}
+
+/** A class printed on the plate must agree with the efficiency printed beside it. */
+function checkPrintedClass(
+  power: Value,
+  poles: Value,
+  { plate, facts, flag }: Pick<Decoding, 'plate' | 'facts' | 'flag'>,
+): void {
+  const ie = /IE\s?([1-4])/i.exec(plate.efficiencyClass ?? '')?.[1];
+  const name = (ie ? `IE${ie}` : /premium/i.test(plate.efficiencyClass ?? '') ? 'premium' : undefined) as
+    EfficiencyClass | undefined;
+  const { efficiency } = facts;
+  const iec = name?.startsWith('IE') === true;
+  if (!name || !efficiency || !classesOf(iec ? 'IEC' : 'NEMA').includes(name)) return;
+  const limit = classEfficiency(
+    name,
+    power.value,
+    poles.value,
+    facts.open,
+    iec ? 'IEC' : 'NEMA',
+    facts.frequency.value,
+  );
+  // What follows from rounded volts, amps and power factor is a point or two off by itself.
+  const printed = efficiency.origin === 'given';
+  if (!limit || efficiency.origin === 'estimated' || efficiency.value >= limit.value - (printed ? 0.0015 : 0.02))
+    return;
+  flag(
+    'nameplate.class-disagrees',
+    `The plate prints ${name} but ${printed ? efficiency.text : `its figures make an efficiency of ${efficiency.text}`}; ${name} asks ${limit.text} of this size and speed.`,
+    { basis: `${limit.working.source} (recalled from memory)` },
+  );
+}

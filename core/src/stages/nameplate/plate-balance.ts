@@ -1,0 +1,67 @@
+import { formatNumber } from '../../ground/quantity/format.ts';
+import { misreadDigit, type Suspect } from './misread-digit.ts';
+import { fits } from './plate-pairs.ts';
+import { mismatch } from './power-balance.ts';
+import type { CheckedPlate } from './checked-plate.ts';
+
+/** How far the plate may be from agreeing with itself before it is doubted, and before a misread digit is looked for. Common practice, no published source. */
+const DISAGREES = 0.05;
+const MISREAD = 0.12;
+const digitsOf = (value: number): string => String(Number(value.toPrecision(4)));
+
+/** P = √3·V·I·η·cos φ, and which digit would mend it. */
+export function checkBalance({
+  rating,
+  powerFactor,
+  flag,
+  efficiency,
+  power,
+  voltage,
+}: Pick<CheckedPlate, 'rating' | 'powerFactor' | 'flag' | 'efficiency' | 'power' | 'voltage'>): void {
+  const { efficiency: eta, powerFactor: pf } = rating;
+  const amperes = rating.current;
+  if (powerFactor && powerFactor.value > 1)
+    return flag('nameplate.power-factor-over-one', impossible('power factor', powerFactor.text));
+  if (efficiency && efficiency.value > 1)
+    return flag('nameplate.efficiency-over-one', impossible('efficiency', efficiency.text));
+  if (!power || !voltage || !amperes || !eta || !pf) return;
+  const off = mismatch(power.value, voltage.value, amperes.value, eta.value, pf.value);
+  if (Math.abs(off) <= DISAGREES) return;
+  const suspects: Suspect[] = [
+    {
+      name: 'Power factor',
+      field: 'nameplate.powerFactor',
+      digits: digitsOf(pf.value * 100),
+      mismatchAt: (v) => mismatch(power.value, voltage.value, amperes.value, eta.value, v / 100),
+      plausible: (v) => v >= 40 && v <= 96,
+    },
+    {
+      name: 'Current',
+      field: 'nameplate.currents',
+      digits: digitsOf(amperes.value),
+      mismatchAt: (v) => mismatch(power.value, voltage.value, v, eta.value, pf.value),
+      plausible: (v) => v > 0,
+    },
+    {
+      name: 'Efficiency',
+      field: 'nameplate.efficiency',
+      digits: digitsOf(eta.value * 100),
+      mismatchAt: (v) => mismatch(power.value, voltage.value, amperes.value, v / 100, pf.value),
+      plausible: (v) => v >= 60 && v <= 98,
+    },
+  ];
+  const likely = misreadDigit(suspects);
+  const size = `${formatNumber(Math.abs(off) * 100, 2)} %`;
+  flag(
+    Math.abs(off) > MISREAD ? 'nameplate.misread' : 'nameplate.disagrees',
+    `The plate does not agree with itself: √3·V·I·η·cos φ is ${size} ${off > 0 ? 'above' : 'below'} the power.` +
+      fits(likely),
+    likely && {
+      clear: `Look at the plate again; correct ${likely.name.toLowerCase()} if it reads ${likely.likely}.`,
+      field: likely.field,
+    },
+  );
+}
+
+const impossible = (what: string, shown: string): string =>
+  `The plate’s figures would need a ${what} of ${shown}, which cannot be.`;

@@ -1,0 +1,32 @@
+import type { School } from '../../ground/quantity/units.ts';
+import type { Value } from '../../ground/value.ts';
+import type { Plate } from '../../job/job.ts';
+import type { Brief } from '../stage.ts';
+import type { ConnectedRating } from './connected-rating.ts';
+import type { DecodedValues } from './decoding.ts';
+import type { Flag } from './findings.ts';
+import type { LockedRotorRange } from './locked-rotor-current.ts';
+import type { Turning } from './poles.ts';
+
+/** What is known of the plate so far. */
+export interface PlateKnown {
+  readonly power: Value | undefined;
+  readonly rating: ConnectedRating;
+  readonly roughPoles: number | undefined;
+  readonly school: School;
+  readonly open: boolean;
+  readonly voltage: Value | undefined;
+  readonly current: Value | undefined;
+  readonly given: Brief['given'];
+  readonly plate: Plate;
+  readonly flag: Flag;
+  readonly decoded: DecodedValues;
+  readonly turning: Turning | undefined;
+  readonly speed: Value | undefined;
+  readonly efficiency: Value | undefined;
+  readonly powerFactor: Value | undefined;
+  readonly range: LockedRotorRange | undefined;
+  readonly frequency: Value;
+  readonly minimum: Value | undefined;
+  readonly serviceFactor: Value | undefined;
+}
