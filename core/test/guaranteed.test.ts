@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { emptyCatalogue, emptyJob, solve, type Catalogue, type JobInput, type Solution } from '../src/index.ts';
-import { interpolate } from '../src/stages/load/torque-curve.ts';
+import { interpolate } from '../src/ground/numeric.ts';
 import { bearableTime, notBorne } from '../src/catalogue/drive-duty.ts';
 import { currentAtTorque } from '../src/stages/pick/drive-events.ts';
 import { bearableTorque } from '../src/stages/place/slow.ts';

@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { demoSites } from '../../db/demo/jobs.ts';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
-import { interpolate } from '../src/stages/load/torque-curve.ts';
+import { interpolate } from '../src/ground/numeric.ts';
 import { circuitState, curveExtremes, steadyPoint, torqueAt, type Circuit } from '../src/motor/circuit.ts';
 import { fitCircuit, type FitTargets } from '../src/motor/fit-circuit.ts';
 import { bestFlux, partLoads, pointAtPower, runningPoint } from '../src/motor/operating.ts';

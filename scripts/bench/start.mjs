@@ -6,7 +6,7 @@
 import { fileURLToPath } from 'node:url';
 import { isMainThread, parentPort, Worker } from 'node:worker_threads';
 import { Solver } from 'odex/src/odex.ts';
-import { interpolate } from '../../core/src/stages/load/torque-curve.ts';
+import { interpolate } from '../../core/src/ground/numeric.ts';
 import { circuitState, windageAt } from '../../core/src/motor/circuit.ts';
 import { fitMotor } from '../../core/src/motor/fit-motor.ts';
 import { synchronousSpeed } from '../../core/src/motor/typical.ts';

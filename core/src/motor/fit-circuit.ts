@@ -1,3 +1,4 @@
+import { bisect } from '../ground/numeric.ts';
 import { add, complex, divide, inverse, magnitude, multiply, subtract, type Complex } from '../ground/complex.ts';
 import { breakdownSlip, curveExtremes, leakageAt, steadyPoint, torqueAt, type Circuit } from './circuit.ts';
 import { synchronousSpeed } from './typical.ts';
@@ -354,16 +355,11 @@ export function slipAtTorque(
   volts = circuit.volts,
   hz = circuit.hz,
 ): number | undefined {
-  let high = breakdownSlip(circuit, hz, PEAK_STEPS, PEAK_TOLERANCE);
+  const high = breakdownSlip(circuit, hz, PEAK_STEPS, PEAK_TOLERANCE);
   const shaft = (slip: number): number => steadyPoint(circuit, slip, volts, hz).shaftTorque;
   if (shaft(high) < torque) return undefined;
-  let low = 1e-7;
-  for (let round = 0; round < 60 && high - low > 1e-12; round++) {
-    const middle = (low + high) / 2;
-    if (shaft(middle) < torque) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  const found = bisect((slip) => shaft(slip) < torque, { low: 1e-7, high }, { rounds: 60, width: 1e-12 });
+  return (found.low + found.high) / 2;
 }
 
 function compareFit(targets: FitTargets, circuit: Circuit): FitQuantity[] {

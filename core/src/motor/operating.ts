@@ -1,3 +1,4 @@
+import { bisect } from '../ground/numeric.ts';
 import { breakdownSlip, leastBetween, steadyPoint, type Circuit, type SteadyPoint } from './circuit.ts';
 import { slipAtTorque } from './fit-circuit.ts';
 
@@ -14,15 +15,11 @@ export function runningPoint(
 
 /** Steady running at a shaft power, W: the torque follows from the speed it runs at. */
 export function pointAtPower(circuit: Circuit, power: number): SteadyPoint | undefined {
-  let low = 1e-7;
-  let high = breakdownSlip(circuit);
+  const high = breakdownSlip(circuit);
   if (steadyPoint(circuit, high).outputPower < power) return undefined;
-  for (let round = 0; round < 60; round++) {
-    const middle = (low + high) / 2;
-    if (steadyPoint(circuit, middle).outputPower < power) low = middle;
-    else high = middle;
-  }
-  return steadyPoint(circuit, (low + high) / 2);
+  const gives = (slip: number): boolean => steadyPoint(circuit, slip).outputPower < power;
+  const found = bisect(gives, { low: 1e-7, high }, { rounds: 60 });
+  return steadyPoint(circuit, (found.low + found.high) / 2);
 }
 
 /** One point of a part-load table. */

@@ -1,3 +1,4 @@
+import { bisect } from '../../ground/numeric.ts';
 import { hottestOf, type Stretch, type Warming } from './duty.ts';
 
 /** One level of a binned log. Torque in the unit of the samples, time in s. */
@@ -186,13 +187,9 @@ export function cycleOf({ levels, course, duration, starts }: BinnedLog, warming
       warming,
     );
   const wanted = hottestOf(course, warming);
-  let few = 1;
-  let many = Math.max(1, starts > 0 ? starts : duration / SHORTEST_CYCLE);
+  const many = Math.max(1, starts > 0 ? starts : duration / SHORTEST_CYCLE);
   if (warmth(many) >= wanted) return turned(many);
-  for (let halving = 0; halving < 30; halving++) {
-    const between = Math.sqrt(few * many);
-    if (warmth(between) > wanted) few = between;
-    else many = between;
-  }
-  return turned(few);
+  const few = { low: 1, high: many };
+  const { low } = bisect((turns) => warmth(turns) > wanted, few, { rounds: 30, mean: 'geometric' });
+  return turned(low);
 }

@@ -32,25 +32,6 @@ const SHUT_OFF_TORQUE = 0.5;
 /** Head of a pump at no flow over its duty head. Common practice, no published source. */
 const SHUT_OFF_HEAD = 1.25;
 
-/** Straight line through rising points; held constant outside. */
-export function interpolate(xs: readonly number[], ys: readonly number[], x: number): number {
-  let low = 0;
-  let high = xs.length - 1;
-  if (high < 0) return 0;
-  if (x <= (xs[0] ?? 0)) return ys[0] ?? 0;
-  if (x >= (xs[high] ?? 0)) return ys[high] ?? 0;
-  while (high - low > 1) {
-    const middle = (low + high) >> 1;
-    if ((xs[middle] ?? 0) <= x) low = middle;
-    else high = middle;
-  }
-  const x0 = xs[low] ?? 0;
-  const x1 = xs[high] ?? 0;
-  const y0 = ys[low] ?? 0;
-  const y1 = ys[high] ?? 0;
-  return x1 === x0 ? y1 : y0 + ((x - x0) / (x1 - x0)) * (y1 - y0);
-}
-
 /** Share of running torque at a share of running speed, breakaway left out. */
 function shareAt(x: number, { load, staticShare }: CurveSetting): number {
   if (load.torqueKind === 'constant') return 1;

@@ -1,6 +1,6 @@
 import type { Brief } from '../stage.ts';
 import type { Job } from '../../job/job.ts';
-import { interpolate } from './torque-curve.ts';
+import { interpolate } from '../../ground/numeric.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 
 type Kind = Job['load']['stages'][number]['kind'];

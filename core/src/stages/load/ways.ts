@@ -2,7 +2,7 @@ import { GRAVITY } from '../../ground/constants.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import type { Job } from '../../job/job.ts';
 import type { Duty } from './duty.ts';
-import { interpolate } from './torque-curve.ts';
+import { interpolate } from '../../ground/numeric.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';

@@ -1,6 +1,6 @@
 import type { Brief } from '../stage.ts';
 import { reducedSpeedTorque } from '../../ground/tables/index.ts';
-import { interpolate } from '../load/torque-curve.ts';
+import { interpolate } from '../../ground/numeric.ts';
 
 const byFrequency = reducedSpeedTorque.rows.toSorted((a, b) => Number(a['frequency']) - Number(b['frequency']));
 const SHARES = byFrequency.map((row) => Number(row['frequency']) / 60);

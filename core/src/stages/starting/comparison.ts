@@ -6,7 +6,7 @@ import type { SupplyResult } from '../supply/supply.ts';
 import type { Value } from '../../ground/value.ts';
 import type { Method } from './feeds.ts';
 import type { Start } from './run-start.ts';
-import type { Trace } from './run-up.ts';
+import type { Trace } from './recorder.ts';
 import type { StartsBorne } from './starts-per-hour.ts';
 import type { DriveLimits } from './feeds.ts';
 import { classTimes, tripTime, type TripClass } from './trip-curve.ts';

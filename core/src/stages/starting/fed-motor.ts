@@ -1,5 +1,5 @@
 import { add, complex, divide, inverse, magnitude, multiply, type Complex } from '../../ground/complex.ts';
-import { interpolate } from '../load/torque-curve.ts';
+import { interpolate } from '../../ground/numeric.ts';
 import { circuitState, leakageAt, windageAt, type Circuit } from '../../motor/circuit.ts';
 import { synchronousSpeed } from '../../motor/typical.ts';
 import type { Source } from '../supply/source.ts';
@@ -62,57 +62,82 @@ export function thevenin(circuit: Circuit, source: Source | undefined): Thevenin
 /** Slip that stands in for exact synchronism, where the circuit has no current in the rotor. */
 export const TINY = 1e-6;
 
-/** Motor current, torque and losses at one instant. */
-export function instant(
-  into: Instant,
-  setting: FedMotor,
-  supply: Thevenin,
-  synchronous: number,
-  time: number,
-  speed: number,
-  changedAt: number | undefined,
-): void {
-  const { feed } = setting;
-  if (feed.kind === 'drive') return void onDrive(into, setting, supply, synchronous, time, speed, feed);
+/** A fed motor with what does not change while it runs. Its scratch is written over at every instant. */
+export interface Running {
+  readonly setting: FedMotor;
+  readonly supply: Thevenin;
+  /** rad/s */
+  readonly synchronous: number;
+  readonly branch: Branch;
+}
+
+/** When and how fast; written over. */
+export interface Moment {
+  time: number;
+  speed: number;
+  /** When star or tap was left; undefined while it is connected. */
+  changedAt: number | undefined;
+}
+
+/** What flows and stands where the motor is connected. `square` is that of its current as if in delta. */
+interface Branch {
+  square: number;
+  line: number;
+  current: number;
+  voltage: number;
+  busVoltage: number;
+}
+
+export function running(setting: FedMotor): Running {
   const { circuit } = setting;
-  const slip = Math.max(TINY, 1 - speed / synchronous);
-  fed(into, setting, supply, circuitState(circuit, slip, circuit.hz), slip, time, speed, changedAt);
+  return {
+    setting,
+    supply: thevenin(circuit, setting.source),
+    synchronous: synchronousSpeed(circuit.hz, circuit.poles),
+    branch: { square: 0, line: 0, current: 0, voltage: 0, busVoltage: 0 },
+  };
+}
+
+/** Motor current, torque and losses at one instant. */
+export function instant(into: Instant, run: Running, at: Moment): void {
+  const { feed, circuit } = run.setting;
+  if (feed.kind === 'drive') return void onDrive(into, run, at, feed);
+  const slip = slipAt(run, at);
+  connected(into, run, circuitState(circuit, slip, circuit.hz), at);
   if (!circuit.saturation) return;
   // In star a winding carries √3 of what the line current stands for in delta.
-  const winding = feed.kind === 'star-delta' && changedAt === undefined ? Math.sqrt(3) : 1;
+  const winding = feed.kind === 'star-delta' && at.changedAt === undefined ? Math.sqrt(3) : 1;
   let leakage = 1;
   for (let round = 0; round < SATURATION_ROUNDS; round++) {
     const next = leakageAt(circuit, winding * (into[of.motorCurrent] ?? 0));
     if (Math.abs(next - leakage) < 1e-8) break;
     leakage = (leakage + next) / 2;
-    fed(into, setting, supply, circuitState(circuit, slip, circuit.hz, leakage), slip, time, speed, changedAt);
+    connected(into, run, circuitState(circuit, slip, circuit.hz, leakage), at);
   }
 }
 
+const slipAt = ({ synchronous }: Running, { speed }: Moment): number => Math.max(TINY, 1 - speed / synchronous);
+
 const SATURATION_ROUNDS = 30;
 
+/** How the motor’s impedance and current look from the line. */
+interface Turns {
+  readonly scale: number;
+  readonly gain: number;
+}
+export const STRAIGHT: Turns = { scale: 1, gain: 1 };
+/** In star every phase of the delta winding stands for three of its star equivalent. */
+const STAR: Turns = { scale: 3, gain: 1 };
+
 /** The motor in a state of its circuit, as the feed connects it. */
-function fed(
-  into: Instant,
-  setting: FedMotor,
-  supply: Thevenin,
-  state: State,
-  slip: number,
-  time: number,
-  speed: number,
-  changedAt: number | undefined,
-): void {
-  const { feed } = setting;
-  if (feed.kind === 'star-delta') {
-    // In star every phase of the delta winding stands for three of its star equivalent.
-    return changedAt === undefined
-      ? void through(into, setting, supply, state, slip, speed, 3, 1)
-      : void through(into, setting, supply, state, slip, speed, 1, 1);
-  }
-  if (feed.kind === 'autotransformer' && changedAt === undefined)
-    return void through(into, setting, supply, state, slip, speed, 1 / feed.tap ** 2, 1 / feed.tap);
-  if (feed.kind === 'soft starter') return void softly(into, setting, supply, state, slip, speed, time, feed);
-  return void through(into, setting, supply, state, slip, speed, 1, 1);
+function connected(into: Instant, run: Running, state: State, at: Moment): void {
+  const { feed } = run.setting;
+  if (feed.kind === 'soft starter') return void softly(into, run, state, at, feed);
+  const before = at.changedAt === undefined;
+  if (feed.kind === 'star-delta' && before) return void through(into, run, state, at, STAR);
+  if (feed.kind === 'autotransformer' && before)
+    return void through(into, run, state, at, { scale: 1 / feed.tap ** 2, gain: 1 / feed.tap });
+  through(into, run, state, at, STRAIGHT);
 }
 
 type State = ReturnType<typeof circuitState>;
@@ -121,54 +146,40 @@ type State = ReturnType<typeof circuitState>;
 const size = (re: number, im: number): number => Math.sqrt(re * re + im * im);
 
 /** Behind source and feeder, with the motor’s impedance multiplied by `scale` and its current by `gain` of the line’s. */
-export function through(
-  into: Instant,
-  setting: FedMotor,
-  { phase, bus, total }: Thevenin,
-  { re, im, airGap, core }: State,
-  slip: number,
-  speed: number,
-  scale: number,
-  gain: number,
-): void {
-  const seenRe = re * scale;
-  const seenIm = im * scale;
+export function through(into: Instant, run: Running, state: State, at: Moment, { scale, gain }: Turns): void {
+  const { phase, total } = run.supply;
+  const { branch } = run;
+  const seenRe = state.re * scale;
+  const seenIm = state.im * scale;
   const line = phase / size(seenRe + total.re, seenIm + total.im);
   const current = line * gain;
+  branch.line = line;
+  branch.current = current;
   // In star the winding’s star equivalent is three times as large: 3·I²·R of what it is in delta.
-  const square = scale === 3 ? 3 * line * line : current * current;
-  const voltage = (Math.sqrt(3) * line * size(seenRe, seenIm)) / gain;
-  const busVoltage = Math.sqrt(3) * busOf(phase, bus, line, seenRe + total.re, seenIm + total.im);
-  const size2 = re * re + im * im;
-  instantOf(into, setting, square, airGap, core, slip, speed, line, current, voltage, busVoltage, size2);
+  branch.square = scale === 3 ? 3 * line * line : current * current;
+  branch.voltage = (Math.sqrt(3) * line * size(seenRe, seenIm)) / gain;
+  branch.busVoltage = Math.sqrt(3) * busOf(run.supply, line, seenRe + total.re, seenIm + total.im);
+  instantOf(into, run, state, at);
 }
 
 /** Voltage of the bus with a line current whose branch has the impedance re + j im. */
-function busOf(phase: number, bus: Complex, line: number, re: number, im: number): number {
+function busOf({ phase, bus }: Thevenin, line: number, re: number, im: number): number {
   if (bus.re === 0 && bus.im === 0) return phase;
   // V_bus = I·(Z − Z_bus)
   return line * size(re - bus.re, im - bus.im);
 }
 
-function instantOf(
-  into: Instant,
-  { circuit, ceiling }: FedMotor,
-  square: number,
-  airGap: number,
-  core: number,
-  slip: number,
-  speed: number,
-  lineCurrent: number,
-  motorCurrent: number,
-  voltage: number,
-  busVoltage: number,
-  size2: number,
-): void {
+/** What follows from what flows in the branch: air-gap power, torque and losses. */
+function instantOf(into: Instant, run: Running, { re, im, airGap, core }: State, at: Moment): void {
+  const { circuit, ceiling } = run.setting;
+  const { synchronous, branch } = run;
+  const { square } = branch;
+  const { speed } = at;
   let gap = square * airGap;
-  const synchronous = synchronousSpeed(circuit.hz, circuit.poles);
   if (ceiling) {
     // Torque goes with the square of the voltage at the winding, 3 I² |Z|² of rated.
-    const most = interpolate(ceiling.speeds, ceiling.torques, speed) * ((3 * square * size2) / circuit.volts ** 2);
+    const share = (3 * square * (re * re + im * im)) / circuit.volts ** 2;
+    const most = interpolate(ceiling.speeds, ceiling.torques, speed) * share;
     gap = Math.min(gap, Math.max(0, most) * synchronous);
   }
   const shaftLoss = speed > 0 ? windageAt(circuit, speed) / speed : 0;
@@ -176,11 +187,11 @@ function instantOf(
   const statorLoss = 3 * square * (circuit.r1 + (circuit.rs ?? 0)) + square * core;
   into[of.torque] = gap / synchronous - shaftLoss - rotational;
   into[of.available] = into[of.torque] ?? 0;
-  into[of.lineCurrent] = lineCurrent;
-  into[of.motorCurrent] = motorCurrent;
-  into[of.voltage] = voltage;
-  into[of.busVoltage] = busVoltage;
-  into[of.rotorLoss] = slip * gap;
+  into[of.lineCurrent] = branch.line;
+  into[of.motorCurrent] = branch.current;
+  into[of.voltage] = branch.voltage;
+  into[of.busVoltage] = branch.busVoltage;
+  into[of.rotorLoss] = slipAt(run, at) * gap;
   into[of.statorLoss] = statorLoss;
   into[of.input] = gap + statorLoss;
 }
@@ -191,34 +202,30 @@ type SoftFeed = Extract<Feed, { kind: 'soft starter' }>;
  * Behind thyristors: the fundamental of the voltage is a share u of the bus, the line current is the motor’s. With the
  * current held at a limit, u follows from |z + u Z_t|·I = u V.
  */
-function softly(
-  into: Instant,
-  setting: FedMotor,
-  { phase, bus, total }: Thevenin,
-  state: State,
-  slip: number,
-  speed: number,
-  time: number,
-  feed: SoftFeed,
-): void {
-  const { re, im, airGap, core } = state;
-  const square = re * re + im * im;
+function softly(into: Instant, run: Running, state: State, at: Moment, feed: SoftFeed): void {
+  const { setting, supply, branch, synchronous } = run;
+  const { phase, total } = supply;
+  const { re, im, airGap } = state;
+  const { time } = at;
   const full = phase / size(re + total.re, im + total.im);
   let share = rampShare(feed, time);
   if (feed.mode === 'torque ramp') {
     // Torque, not voltage, rises evenly: u² T(ω) = T wanted.
-    const available = (full * full * airGap) / synchronousSpeed(setting.circuit.hz, setting.circuit.poles);
+    const available = (full * full * airGap) / synchronous;
     share = Math.min(1, Math.sqrt((share * setting.ratedTorque * TORQUE_RAMP_TOP) / Math.max(1e-9, available)));
   }
   if (time < feed.kickTime) share = feed.kickVoltage;
   const limit = feed.currentLimit * setting.ratedCurrent;
   const currentAt = (u: number): number => (u * phase) / size(re + u * total.re, im + u * total.im);
-  if (time >= feed.kickTime && currentAt(share) > limit) share = shareAtCurrent(limit, phase, re, im, square, total);
+  if (time >= feed.kickTime && currentAt(share) > limit) share = shareAtCurrent(limit, phase, state, total);
   const line = currentAt(share);
-  const voltage = Math.sqrt(3) * line * Math.sqrt(square);
+  branch.square = line * line;
+  branch.line = line;
+  branch.current = line;
+  branch.voltage = Math.sqrt(3) * line * size(re, im);
   // The branch seen by the bus is the motor’s impedance over u; the feeder lies before the starter.
-  const busVoltage = Math.sqrt(3) * busOf(phase, bus, line, re / share + total.re, im / share + total.im);
-  instantOf(into, setting, line * line, airGap, core, slip, speed, line, line, voltage, busVoltage, square);
+  branch.busVoltage = Math.sqrt(3) * busOf(supply, line, re / share + total.re, im / share + total.im);
+  instantOf(into, run, state, at);
 }
 
 /** Torque a torque ramp ends at, of rated. Common practice, no published source. */
@@ -232,11 +239,11 @@ function rampShare(feed: SoftFeed, time: number): number {
   return feed.startVoltage + (1 - feed.startVoltage) * part;
 }
 
-function shareAtCurrent(limit: number, phase: number, re: number, im: number, square: number, total: Complex): number {
+function shareAtCurrent(limit: number, phase: number, { re, im }: State, total: Complex): number {
   // (V²/I² − |Z|²) u² − 2 Re(z Z*) u − |z|² = 0
   const a = (phase / limit) ** 2 - (total.re ** 2 + total.im ** 2);
   const b = -2 * (re * total.re + im * total.im);
-  const root = Math.sqrt(Math.max(0, b * b + 4 * a * square));
+  const root = Math.sqrt(Math.max(0, b * b + 4 * a * (re * re + im * im)));
   return a > 0 ? Math.min(1, (-b + root) / (2 * a)) : 1;
 }
 
@@ -248,15 +255,9 @@ const DRIVE_SINE = Math.sqrt(1 - DRIVE_INPUT.powerFactor ** 2);
  * On a drive the flux is held and torque follows the active current: I² = I_m² + (I_a T/T_n)². The ramp sets the
  * acceleration and the current limit caps it; boost sets what is there at standstill.
  */
-function onDrive(
-  into: Instant,
-  setting: FedMotor,
-  { phase, bus }: Thevenin,
-  synchronous: number,
-  time: number,
-  speed: number,
-  feed: DriveFeed,
-): void {
+function onDrive(into: Instant, run: Running, { time, speed }: Moment, feed: DriveFeed): void {
+  const { setting, supply, synchronous } = run;
+  const { phase, bus } = supply;
   const { circuit, turning, ratedCurrent, ratedTorque } = setting;
   const magnetising = circuit.volts / Math.sqrt(3) / (circuit.x1 + circuit.xm);
   const active = Math.sqrt(Math.max(1e-9, ratedCurrent ** 2 - magnetising ** 2));

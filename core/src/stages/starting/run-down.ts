@@ -1,8 +1,8 @@
-import { interpolate } from '../load/torque-curve.ts';
+import { interpolate } from '../../ground/numeric.ts';
 import { circuitState } from '../../motor/circuit.ts';
-import { synchronousSpeed } from '../../motor/typical.ts';
-import { of, thevenin, through, TINY, type FedMotor, type Instant } from './fed-motor.ts';
-import { finalSpeed, LONGEST } from './run-up.ts';
+import { of, running, STRAIGHT, through, TINY, type FedMotor, type Instant, type Moment } from './fed-motor.ts';
+import { finalSpeed } from './final-speed.ts';
+import { LONGEST } from './run-up.ts';
 
 export interface RunDown {
   /** s from running to a twentieth of it with the supply cut off. */
@@ -22,23 +22,25 @@ const DOWN_STEPS = 400;
  */
 export function runDown(setting: FedMotor, ramp: number): RunDown {
   const { circuit, turning } = setting;
-  const synchronous = synchronousSpeed(circuit.hz, circuit.poles);
-  const supply = thevenin(circuit, setting.source);
+  const run = running({ ...setting, feed: { kind: 'direct' } });
+  const { synchronous } = run;
   const loadAt = (speed: number): number => interpolate(turning.speeds, turning.torques, speed);
-  const running = finalSpeed({ ...setting, feed: { kind: 'direct' } }, supply, synchronous, loadAt) ?? synchronous;
-  const at: Instant = new Float64Array(9);
+  const full = finalSpeed(run) ?? synchronous;
+  const now: Instant = new Float64Array(9);
+  const at: Moment = { time: 0, speed: 0, changedAt: 0 };
   const stop = (volts: (time: number) => number): number => {
-    let speed = running;
+    let speed = full;
     let time = 0;
-    const step = Math.min(0.05, (turning.inertia * running) / Math.max(1e-9, loadAt(running)) / DOWN_STEPS);
-    while (speed > STOPPED * running && time < LONGEST) {
+    const step = Math.min(0.05, (turning.inertia * full) / Math.max(1e-9, loadAt(full)) / DOWN_STEPS);
+    while (speed > STOPPED * full && time < LONGEST) {
       const rate = (w: number, t: number): number => {
         const share = volts(t);
         let torque = 0;
         if (share > 0) {
           const slip = Math.max(TINY, 1 - w / synchronous);
-          through(at, setting, supply, circuitState(circuit, slip, circuit.hz), slip, w, 1, 1);
-          torque = share ** 2 * (at[of.torque] ?? 0);
+          at.speed = w;
+          through(now, run, circuitState(circuit, slip, circuit.hz), at, STRAIGHT);
+          torque = share ** 2 * (now[of.torque] ?? 0);
         }
         return (torque - loadAt(w)) / turning.inertia;
       };

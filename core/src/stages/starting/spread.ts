@@ -1,7 +1,7 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { findCircuit, type FitTargets } from '../../motor/fit-circuit.ts';
-import { interpolate } from '../load/torque-curve.ts';
+import { interpolate, quantile } from '../../ground/numeric.ts';
 import { synchronousSpeed } from '../../motor/typical.ts';
 import type { Method } from './feeds.ts';
 import { runStart, type StartSetting } from './run-start.ts';
@@ -129,8 +129,7 @@ export interface Spread {
 
 function bandOf(values: readonly number[]): Band {
   const sorted = values.toSorted((a, b) => a - b);
-  const at = (share: number): number => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
-  return { low: at(0.05), middle: at(0.5), high: at(0.95) };
+  return { low: quantile(sorted, 0.05), middle: quantile(sorted, 0.5), high: quantile(sorted, 0.95) };
 }
 
 /** Chance and bands of all samples. */

@@ -2,7 +2,7 @@ import { add, complex } from '../../ground/complex.ts';
 import type { Circuit } from '../../motor/circuit.ts';
 import type { Method } from './feeds.ts';
 import type { StartSetting } from './run-start.ts';
-import { interpolate } from '../load/torque-curve.ts';
+import { interpolate } from '../../ground/numeric.ts';
 import { synchronousSpeed } from '../../motor/typical.ts';
 
 /** How the motor is switched in a transient run; times in s. */
@@ -88,15 +88,15 @@ export interface TransientRun {
   readonly timeTo95: number | undefined;
   readonly finalSpeed: number;
   /** Peaks after the change-over from star to delta. */
-  readonly changeover:
-    | {
-        readonly time: number;
-        readonly speed: number;
-        readonly peakCurrent: number;
-        readonly peakTorque: number;
-        readonly lowestTorque: number;
-      }
-    | undefined;
+  readonly changeover: Changeover | undefined;
+}
+
+interface Changeover {
+  readonly time: number;
+  readonly speed: number;
+  readonly peakCurrent: number;
+  readonly peakTorque: number;
+  readonly lowestTorque: number;
 }
 
 /** Length of the windows kept at full detail: from switching on, and from the change-over, s. */
@@ -106,186 +106,268 @@ const NINETY_FIVE = 0.95;
 /** A leakage of nothing would make the equations stiff without end. */
 const LEAST_LEAKAGE = 1e-4;
 
+/** What does not change while the motor runs. */
+interface Machine {
+  readonly setting: TransientSetting;
+  /** Of the supply, rad/s. */
+  readonly base: number;
+  readonly pairs: number;
+  readonly synchronous: number;
+  /** Of the phase voltage in delta, V. */
+  readonly amplitude: number;
+  readonly rS: number;
+  readonly r1: number;
+  readonly r2: number;
+  readonly inverseS: number;
+  readonly inverse1: number;
+  /** 0 without a second cage: an infinite leakage leaves its branch out. */
+  readonly inverse2: number;
+  /** Inductances of the air gap with the stator closed and open. */
+  readonly closed: number;
+  readonly open: number;
+  readonly idle: boolean;
+}
+
+function machineOf(setting: TransientSetting): Machine {
+  const { circuit } = setting;
+  const base = 2 * Math.PI * circuit.hz;
+  const least = LEAST_LEAKAGE * circuit.xm;
+  const leak2 = Math.max(least, circuit.x3 ?? least) / base;
+  const inverseS = base / (circuit.x1 + setting.sourceReactance);
+  const inverse1 = base / Math.max(least, circuit.x2);
+  const inverse2 = circuit.r3 === undefined ? 0 : 1 / leak2;
+  const inverseMain = base / circuit.xm;
+  return {
+    setting,
+    base,
+    pairs: circuit.poles / 2,
+    synchronous: synchronousSpeed(circuit.hz, circuit.poles),
+    amplitude: (Math.SQRT2 * setting.voltage) / Math.sqrt(3),
+    rS: circuit.r1 + (circuit.rs ?? 0) + setting.sourceResistance,
+    r1: circuit.r2,
+    r2: circuit.r3 ?? 0,
+    inverseS,
+    inverse1,
+    inverse2,
+    closed: 1 / (inverseMain + inverseS + inverse1 + inverse2),
+    open: 1 / (inverseMain + inverse1 + inverse2),
+    idle: setting.torques.every((each) => each === 0),
+  };
+}
+
+/** Flux linkages of stator and both cages, each as real and imaginary part, and speed. */
+const SIZE = 7;
+const SPEED = 6;
+
+/** The motor on its way; written over at every step. */
+interface Way {
+  phase: 'star' | 'open' | 'run';
+  voltageRe: number;
+  voltageIm: number;
+  /** Stator current and torque at the newest evaluation. */
+  currentRe: number;
+  currentIm: number;
+  torque: number;
+  opened: number | undefined;
+  readonly state: Float64Array;
+  readonly slope: Float64Array;
+  readonly sum: Float64Array;
+  readonly trial: Float64Array;
+}
+
+const STAR = Math.sqrt(3);
+
+function standing({ setting, amplitude }: Machine): Way {
+  const buffer = (): Float64Array => new Float64Array(SIZE);
+  const way: Way = {
+    phase: setting.switching.kind === 'star-delta' ? 'star' : 'run',
+    voltageRe: 0,
+    voltageIm: 0,
+    currentRe: 0,
+    currentIm: 0,
+    torque: 0,
+    opened: undefined,
+    state: buffer(),
+    slope: buffer(),
+    sum: buffer(),
+    trial: buffer(),
+  };
+  feed(way, way.phase === 'star' ? amplitude / STAR : amplitude, setting.angle);
+  return way;
+}
+
+function feed(way: Way, amplitude: number, lead: number): void {
+  way.voltageRe = amplitude * Math.cos(lead);
+  way.voltageIm = amplitude * Math.sin(lead);
+}
+
+/** Rates of all flux linkages and of the speed. */
+function evaluate(machine: Machine, way: Way, x: Float64Array): void {
+  const { base, pairs, rS, r1, r2, inverseS, inverse1, inverse2, setting } = machine;
+  const { slope, voltageRe, voltageIm } = way;
+  const psiRe = x[0] ?? 0;
+  const psiIm = x[1] ?? 0;
+  const oneRe = x[2] ?? 0;
+  const oneIm = x[3] ?? 0;
+  const twoRe = x[4] ?? 0;
+  const twoIm = x[5] ?? 0;
+  const speed = x[SPEED] ?? 0;
+  const isOpen = way.phase === 'open';
+  const mutual = isOpen ? machine.open : machine.closed;
+  const gapRe = mutual * ((isOpen ? 0 : psiRe * inverseS) + oneRe * inverse1 + twoRe * inverse2);
+  const gapIm = mutual * ((isOpen ? 0 : psiIm * inverseS) + oneIm * inverse1 + twoIm * inverse2);
+  const currentRe = isOpen ? 0 : (psiRe - gapRe) * inverseS;
+  const currentIm = isOpen ? 0 : (psiIm - gapIm) * inverseS;
+  const lag = base - pairs * speed;
+  slope[0] = isOpen ? 0 : voltageRe - rS * currentRe + base * psiIm;
+  slope[1] = isOpen ? 0 : voltageIm - rS * currentIm - base * psiRe;
+  slope[2] = -r1 * (oneRe - gapRe) * inverse1 + lag * oneIm;
+  slope[3] = -r1 * (oneIm - gapIm) * inverse1 - lag * oneRe;
+  slope[4] = -r2 * (twoRe - gapRe) * inverse2 + lag * twoIm;
+  slope[5] = -r2 * (twoIm - gapIm) * inverse2 - lag * twoRe;
+  const torque = 1.5 * pairs * (gapRe * currentIm - gapIm * currentRe);
+  const resisting = machine.idle ? 0 : interpolate(setting.speeds, setting.torques, speed);
+  const rate = (torque - resisting) / setting.inertia;
+  slope[SPEED] = speed <= 0 && rate < 0 ? 0 : rate;
+  way.currentRe = currentRe;
+  way.currentIm = currentIm;
+  way.torque = torque;
+}
+
+/** One step of Runge and Kutta’s classical method; the rates at its start are known. */
+function advance(machine: Machine, way: Way, step: number): void {
+  const { state, slope, sum, trial } = way;
+  sum.set(slope);
+  for (let i = 0; i < SIZE; i++) trial[i] = (state[i] ?? 0) + (step / 2) * (slope[i] ?? 0);
+  evaluate(machine, way, trial);
+  for (let i = 0; i < SIZE; i++) {
+    sum[i] = (sum[i] ?? 0) + 2 * (slope[i] ?? 0);
+    trial[i] = (state[i] ?? 0) + (step / 2) * (slope[i] ?? 0);
+  }
+  evaluate(machine, way, trial);
+  for (let i = 0; i < SIZE; i++) {
+    sum[i] = (sum[i] ?? 0) + 2 * (slope[i] ?? 0);
+    trial[i] = (state[i] ?? 0) + step * (slope[i] ?? 0);
+  }
+  evaluate(machine, way, trial);
+  for (let i = 0; i < SIZE; i++) state[i] = (state[i] ?? 0) + (step / 6) * ((sum[i] ?? 0) + (slope[i] ?? 0));
+  if ((state[SPEED] ?? 0) < 0) state[SPEED] = 0;
+}
+
+/** From star over the gap to delta; true at the instant delta is connected. */
+function changesOver(machine: Machine, way: Way, time: number): boolean {
+  const { setting, synchronous, amplitude, inverse1, inverse2, open } = machine;
+  const { switching } = setting;
+  const { state } = way;
+  if (switching.kind !== 'star-delta' || way.phase === 'run') return false;
+  if (way.phase === 'star') {
+    const due = (state[SPEED] ?? 0) >= switching.changeSpeed * synchronous || time >= switching.changeTime;
+    if (!due) return false;
+    way.opened = time;
+    if (switching.gap > 0) {
+      way.phase = 'open';
+      feed(way, 0, 0);
+      evaluate(machine, way, state);
+      return false;
+    }
+  } else {
+    if (time - (way.opened ?? 0) < switching.gap) return false;
+    // The stator links only the air-gap flux that the rotor kept.
+    state[0] = open * ((state[2] ?? 0) * inverse1 + (state[4] ?? 0) * inverse2);
+    state[1] = open * ((state[3] ?? 0) * inverse1 + (state[5] ?? 0) * inverse2);
+  }
+  way.phase = 'run';
+  // A delta winding sees the line voltage, π/6 ahead of the phase voltage it saw in star.
+  feed(way, amplitude, setting.angle + Math.PI / 6);
+  evaluate(machine, way, state);
+  return true;
+}
+
+/** Instantaneous currents of the line: of phase a, and the greatest of all three. */
+function lineCurrents({ base }: Machine, way: Way, time: number): { readonly a: number; readonly most: number } {
+  // In star the line carries the winding’s current, 1/√3 of what the star equivalent of the delta shows.
+  const scale = way.phase === 'star' ? 1 / STAR : 1;
+  const cosine = Math.cos(base * time) * scale;
+  const sine = Math.sin(base * time) * scale;
+  const a = way.currentRe * cosine - way.currentIm * sine;
+  const quadrature = way.currentRe * sine + way.currentIm * cosine;
+  const b = -a / 2 + (STAR / 2) * quadrature;
+  const c = -a / 2 - (STAR / 2) * quadrature;
+  return { a, most: Math.max(Math.abs(a), Math.abs(b), Math.abs(c)) };
+}
+
+/** Detail of a trace, s. */
+const DETAIL = 2e-4;
+
+/** Keeps peaks, and a trace of what matters. */
+function observer({ setting, synchronous }: Machine) {
+  const { step } = setting;
+  const every = Math.max(1, Math.round(DETAIL / step));
+  const trace = { time: [] as number[], speed: [] as number[], torque: [] as number[], current: [] as number[] };
+  const peaks = { a: 0, most: 0, torque: Number.NEGATIVE_INFINITY, lowest: Number.POSITIVE_INFINITY };
+  let changeover: { -readonly [Name in keyof Changeover]: Changeover[Name] } | undefined;
+  let timeTo95: number | undefined;
+  let before = 0;
+  return {
+    see(at: number, way: Way, { a, most }: ReturnType<typeof lineCurrents>): void {
+      const time = at * step;
+      const speed = way.state[SPEED] ?? 0;
+      const { torque } = way;
+      peaks.a = Math.max(peaks.a, Math.abs(a));
+      peaks.most = Math.max(peaks.most, most);
+      peaks.torque = Math.max(peaks.torque, torque);
+      peaks.lowest = Math.min(peaks.lowest, torque);
+      if (changeover) {
+        changeover.peakCurrent = Math.max(changeover.peakCurrent, most);
+        changeover.peakTorque = Math.max(changeover.peakTorque, torque);
+        changeover.lowestTorque = Math.min(changeover.lowestTorque, torque);
+      }
+      if (timeTo95 === undefined && speed >= NINETY_FIVE * synchronous)
+        timeTo95 = time - step * ((speed - NINETY_FIVE * synchronous) / Math.max(1e-12, speed - before));
+      before = speed;
+      if (at % every !== 0 || time - (changeover?.time ?? way.opened ?? 0) > WINDOW) return;
+      trace.time.push(time);
+      trace.speed.push(speed);
+      trace.torque.push(torque);
+      trace.current.push(a);
+    },
+    changed(time: number, speed: number): void {
+      const none = { peakCurrent: 0, peakTorque: Number.NEGATIVE_INFINITY, lowestTorque: Number.POSITIVE_INFINITY };
+      changeover = { time, speed, ...none };
+    },
+    result: (finalSpeed: number): TransientRun => ({
+      trace,
+      peakPhaseACurrent: peaks.a,
+      peakCurrent: peaks.most,
+      peakTorque: peaks.torque,
+      lowestTorque: peaks.lowest,
+      timeTo95,
+      finalSpeed,
+      changeover,
+    }),
+  };
+}
+
 /**
  * Electrical and mechanical transient of a start: flux linkages of stator and both cages as space vectors in the
  * synchronous frame, where the voltage stands still (Krause, Wasynczuk, Sudhoff), with the mechanical equation, by
  * classical Runge–Kutta of order four at a fixed step. Core loss and saturation are left out. Throws a RangeError for a step or duration that is not positive.
  */
 export function transientRun(setting: TransientSetting): TransientRun {
-  const { circuit, inertia, switching, step, duration } = setting;
+  const { step, duration } = setting;
   if (!(step > 0) || !(duration > 0)) throw new RangeError('step and duration must be positive');
-  const base = 2 * Math.PI * circuit.hz;
-  const least = LEAST_LEAKAGE * circuit.xm;
-  const leakS = (circuit.x1 + setting.sourceReactance) / base;
-  const leak1 = Math.max(least, circuit.x2) / base;
-  const leak2 = Math.max(least, circuit.x3 ?? least) / base;
-  const main = circuit.xm / base;
-  const rS = circuit.r1 + (circuit.rs ?? 0) + setting.sourceResistance;
-  const r1 = circuit.r2;
-  // Without a second cage its branch is left out by an infinite leakage.
-  const second = circuit.r3 !== undefined;
-  const r2 = circuit.r3 ?? 0;
-  const inverse2 = second ? 1 / leak2 : 0;
-  const inverseS = 1 / leakS;
-  const inverse1 = 1 / leak1;
-  const closed = 1 / (1 / main + 1 / leakS + 1 / leak1 + inverse2);
-  const open = 1 / (1 / main + 1 / leak1 + inverse2);
-  const pairs = circuit.poles / 2;
-  const synchronous = synchronousSpeed(circuit.hz, circuit.poles);
-  const amplitude = (Math.SQRT2 * setting.voltage) / Math.sqrt(3);
-  const star = Math.sqrt(3);
-  const { speeds, torques } = setting;
-  const idle = torques.every((each) => each === 0);
-  const loadAt = (speed: number): number => (idle ? 0 : interpolate(speeds, torques, speed));
-
-  let phase: 'star' | 'open' | 'run' = switching.kind === 'star-delta' ? 'star' : 'run';
-  // A delta winding sees the line voltage, π/6 ahead of the phase voltage it saw in star.
-  let lead = setting.angle;
-  let scale = phase === 'star' ? 1 / star : 1;
-
-  const state = new Float64Array(7);
-  const slope = new Float64Array(7);
-  const sum = new Float64Array(7);
-  const trial = new Float64Array(7);
-  /** Stator current and torque at the newest evaluation. */
-  let currentRe = 0;
-  let currentIm = 0;
-  let torque = 0;
-
-  let voltageRe = 0;
-  let voltageIm = 0;
-  const feed = (): void => {
-    voltageRe = phase === 'open' ? 0 : scale * amplitude * Math.cos(lead);
-    voltageIm = phase === 'open' ? 0 : scale * amplitude * Math.sin(lead);
-  };
-  feed();
-
-  const evaluate = (x: Float64Array): void => {
-    const psiRe = x[0] ?? 0;
-    const psiIm = x[1] ?? 0;
-    const oneRe = x[2] ?? 0;
-    const oneIm = x[3] ?? 0;
-    const twoRe = x[4] ?? 0;
-    const twoIm = x[5] ?? 0;
-    const speed = x[6] ?? 0;
-    const isOpen = phase === 'open';
-    const mutual = isOpen ? open : closed;
-    const gapRe = mutual * ((isOpen ? 0 : psiRe * inverseS) + oneRe * inverse1 + twoRe * inverse2);
-    const gapIm = mutual * ((isOpen ? 0 : psiIm * inverseS) + oneIm * inverse1 + twoIm * inverse2);
-    currentRe = isOpen ? 0 : (psiRe - gapRe) * inverseS;
-    currentIm = isOpen ? 0 : (psiIm - gapIm) * inverseS;
-    const lag = base - pairs * speed;
-    slope[0] = isOpen ? 0 : voltageRe - rS * currentRe + base * psiIm;
-    slope[1] = isOpen ? 0 : voltageIm - rS * currentIm - base * psiRe;
-    slope[2] = -r1 * (oneRe - gapRe) * inverse1 + lag * oneIm;
-    slope[3] = -r1 * (oneIm - gapIm) * inverse1 - lag * oneRe;
-    slope[4] = -r2 * (twoRe - gapRe) * inverse2 + lag * twoIm;
-    slope[5] = -r2 * (twoIm - gapIm) * inverse2 - lag * twoRe;
-    torque = 1.5 * pairs * (gapRe * currentIm - gapIm * currentRe);
-    const rate = (torque - loadAt(speed)) / inertia;
-    slope[6] = speed <= 0 && rate < 0 ? 0 : rate;
-  };
-
+  const machine = machineOf(setting);
+  const way = standing(machine);
+  const seen = observer(machine);
   const count = Math.ceil(duration / step);
-  const every = Math.max(1, Math.round(2e-4 / step));
-  const trace = { time: [] as number[], speed: [] as number[], torque: [] as number[], current: [] as number[] };
-  let peakPhaseACurrent = 0;
-  let peakCurrent = 0;
-  let peakTorque = Number.NEGATIVE_INFINITY;
-  let lowestTorque = Number.POSITIVE_INFINITY;
-  let timeTo95: number | undefined;
-  let opened: number | undefined;
-  let changeover:
-    { time: number; speed: number; peakCurrent: number; peakTorque: number; lowestTorque: number } | undefined;
-  let before = 0;
-
-  for (let at = 0; at <= count; at++) {
+  for (let at = 0; at < count; at++) {
     const time = at * step;
-    evaluate(state);
-    // In star the line carries the winding’s current, 1/√3 of what the star equivalent of the delta shows.
-    const lineScale = phase === 'star' ? 1 / star : 1;
-    const cosine = Math.cos(base * time) * lineScale;
-    const sine = Math.sin(base * time) * lineScale;
-    const a = currentRe * cosine - currentIm * sine;
-    const quadrature = currentRe * sine + currentIm * cosine;
-    const b = -a / 2 + (star / 2) * quadrature;
-    const c = -a / 2 - (star / 2) * quadrature;
-    const most = Math.max(Math.abs(a), Math.abs(b), Math.abs(c));
-    const speed = state[6] ?? 0;
-    peakPhaseACurrent = Math.max(peakPhaseACurrent, Math.abs(a));
-    peakCurrent = Math.max(peakCurrent, most);
-    peakTorque = Math.max(peakTorque, torque);
-    lowestTorque = Math.min(lowestTorque, torque);
-    if (changeover && phase === 'run') {
-      changeover.peakCurrent = Math.max(changeover.peakCurrent, most);
-      changeover.peakTorque = Math.max(changeover.peakTorque, torque);
-      changeover.lowestTorque = Math.min(changeover.lowestTorque, torque);
-    }
-    if (timeTo95 === undefined && speed >= NINETY_FIVE * synchronous)
-      timeTo95 = time - step * ((speed - NINETY_FIVE * synchronous) / Math.max(1e-12, speed - before));
-    before = speed;
-    const since = changeover === undefined ? (opened === undefined ? time : time - opened) : time - changeover.time;
-    if (at % every === 0 && since <= WINDOW) {
-      trace.time.push(time);
-      trace.speed.push(speed);
-      trace.torque.push(torque);
-      trace.current.push(a);
-    }
-    if (at === count) break;
-
-    if (switching.kind === 'star-delta') {
-      if (phase === 'star' && (speed >= switching.changeSpeed * synchronous || time >= switching.changeTime)) {
-        phase = switching.gap > 0 ? 'open' : 'run';
-        opened = time;
-        if (phase === 'run') toDelta(time, speed);
-      } else if (phase === 'open' && time - (opened ?? 0) >= switching.gap) {
-        // The stator links only the air-gap flux that the rotor kept.
-        state[0] = open * ((state[2] ?? 0) * inverse1 + (state[4] ?? 0) * inverse2);
-        state[1] = open * ((state[3] ?? 0) * inverse1 + (state[5] ?? 0) * inverse2);
-        phase = 'run';
-        toDelta(time, speed);
-      }
-      feed();
-      evaluate(state);
-    }
-
-    sum.set(slope);
-    for (let i = 0; i < 7; i++) trial[i] = (state[i] ?? 0) + (step / 2) * (slope[i] ?? 0);
-    evaluate(trial);
-    for (let i = 0; i < 7; i++) {
-      sum[i] = (sum[i] ?? 0) + 2 * (slope[i] ?? 0);
-      trial[i] = (state[i] ?? 0) + (step / 2) * (slope[i] ?? 0);
-    }
-    evaluate(trial);
-    for (let i = 0; i < 7; i++) {
-      sum[i] = (sum[i] ?? 0) + 2 * (slope[i] ?? 0);
-      trial[i] = (state[i] ?? 0) + step * (slope[i] ?? 0);
-    }
-    evaluate(trial);
-    for (let i = 0; i < 7; i++) state[i] = (state[i] ?? 0) + (step / 6) * ((sum[i] ?? 0) + (slope[i] ?? 0));
-    if ((state[6] ?? 0) < 0) state[6] = 0;
+    evaluate(machine, way, way.state);
+    seen.see(at, way, lineCurrents(machine, way, time));
+    if (changesOver(machine, way, time)) seen.changed(time, way.state[SPEED] ?? 0);
+    advance(machine, way, step);
   }
-
-  return {
-    trace,
-    peakPhaseACurrent,
-    peakCurrent,
-    peakTorque,
-    lowestTorque,
-    timeTo95,
-    finalSpeed: state[6] ?? 0,
-    changeover,
-  };
-
-  function toDelta(time: number, speed: number): void {
-    scale = 1;
-    lead = setting.angle + Math.PI / 6;
-    changeover = {
-      time,
-      speed,
-      peakCurrent: 0,
-      peakTorque: Number.NEGATIVE_INFINITY,
-      lowestTorque: Number.POSITIVE_INFINITY,
-    };
-  }
+  evaluate(machine, way, way.state);
+  seen.see(count, way, lineCurrents(machine, way, count * step));
+  return seen.result(way.state[SPEED] ?? 0);
 }

@@ -1,5 +1,5 @@
 import { tripClasses } from '../../ground/tables/index.ts';
-import type { Trace } from './run-up.ts';
+import type { Trace } from './recorder.ts';
 
 export type TripClass = '5' | '10A' | '10' | '20' | '30' | '40';
 
