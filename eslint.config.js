@@ -1,5 +1,6 @@
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
+import importX from 'eslint-plugin-import-x';
 import svelte from 'eslint-plugin-svelte';
 import globals from 'globals';
 import ts from 'typescript-eslint';
@@ -92,7 +93,21 @@ export default ts.config(
   },
   { files: ['scripts/**/*.mjs', '*.js', 'web/*.js'], languageOptions: { globals: globals.node } },
   { files: ['web/static/*.js'], languageOptions: { globals: globals.browser } },
-  { files: ['core/src/**/*.ts'], rules: { ...forbid(node, screen, upward), 'no-restricted-syntax': clock } },
+  {
+    files: ['core/src/**/*.ts'],
+    plugins: { 'import-x': importX },
+    settings: {
+      'import-x/extensions': ['.ts'],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts'] },
+    },
+    rules: {
+      ...forbid(node, screen, upward),
+      'no-restricted-syntax': clock,
+      'import-x/no-cycle': 'error',
+      'max-lines-per-function': ['error', 100],
+      'max-params': ['error', 5],
+    },
+  },
   ...flow,
   { files: ['cli/**/*.ts', 'db/**/*.ts'], rules: forbid(screen) },
   {

@@ -87,10 +87,14 @@ describe('MG 1 efficiencies', () => {
 
 describe('provenance', () => {
   it('every cell says it was recalled, and an unsure cell says why', () => {
-    const sure = cellValue(motorCurrent, motorCurrent.row(25), 'v460', 'current', 'NEMA');
+    const sure = cellValue(motorCurrent, motorCurrent.row(25), 'v460', { dimension: 'current', school: 'NEMA' });
     expect(sure).toMatchObject({ value: 34, origin: 'recalled' });
     expect(sure?.working.note).toBeUndefined();
-    const unsure = cellValue(energyEfficient, energyEfficient.row(250), 'p4_enclosed', 'fraction', 'NEMA', 0.01);
+    const unsure = cellValue(energyEfficient, energyEfficient.row(250), 'p4_enclosed', {
+      dimension: 'fraction',
+      school: 'NEMA',
+      factor: 0.01,
+    });
     expect(unsure?.working.note).toMatch(/unsure/);
   });
 

@@ -229,13 +229,12 @@ function motor(
   school: 'NEMA' | 'IEC',
   random: Random,
 ): MotorItem | undefined {
-  const limit = classEfficiency(
-    series.className,
-    Math.max(power, school === 'NEMA' ? hp(1) : 0),
+  const limit = classEfficiency(series.className, {
+    power: Math.max(power, school === 'NEMA' ? hp(1) : 0),
     poles,
-    series.enclosure === 'ODP',
+    open: series.enclosure === 'ODP',
     school,
-  )?.value;
+  })?.value;
   const frame = frameFor(power, poles, series, school);
   if (limit === undefined || frame === undefined) return undefined;
 
@@ -428,7 +427,8 @@ function drives(random: Random): DriveItem[] {
     const base = series.voltages[1] < 300 ? 230 : series.school === 'NEMA' ? 460 : 400;
     const outputs = sizes.map((power) => {
       const efficiency =
-        classEfficiency(series.school === 'NEMA' ? 'premium' : 'IE3', power, 4, false, series.school)?.value ?? 0.9;
+        classEfficiency(series.school === 'NEMA' ? 'premium' : 'IE3', { power, poles: 4, school: series.school })
+          ?.value ?? 0.9;
       return (power / (Math.sqrt(3) * base * efficiency * estimatedPowerFactor(power, 4))) * between(random, 1.02, 1.1);
     });
     return sizes.map((power, at): DriveItem => {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { head } from '../stages/situation/fields.ts';
-import { causeIds } from '../stages/situation/causes.ts';
+import { causeIds } from '../stages/situation/cause-ids.ts';
 import { stageFields } from './fields.ts';
 import { optionSchema, optionStages, sharedFields, type Option } from './options.ts';
 import { letters, type Letter } from './places.ts';

@@ -22,39 +22,40 @@ const iecClasses: readonly EfficiencyClass[] = ['IE4', 'IE3', 'IE2', 'IE1'];
 export const classesOf = (school: School): readonly EfficiencyClass[] =>
   school === 'NEMA' ? nemaClasses.map((each) => each.name) : iecClasses;
 
+/** Of which a class asks something: W, poles, an open or closed frame, Hz. */
+export interface Sized {
+  readonly power: number;
+  readonly poles: number;
+  readonly open?: boolean;
+  readonly school: School;
+  readonly frequency?: number;
+}
+
 /**
  * Nominal efficiency a class asks of a size: MG 1 Tables 12-11 and 12-12 (by hp, poles, enclosure), or
  * IEC 60034-30-1 at 50 or 60 Hz (the row at or next above the size). Undefined where the table has no value.
  */
 export function classEfficiency(
   name: EfficiencyClass,
-  power: number,
-  poles: number,
-  open: boolean,
-  school: School,
-  frequency = 50,
+  { power, poles, open = false, school, frequency = 50 }: Sized,
 ): Value | undefined {
   const nema = nemaClasses.find((each) => each.name === name);
   if (nema) {
     const hp = standardHorsepower(power);
     const column = `p${poles}_${open ? 'open' : 'enclosed'}`;
-    return hp === undefined ? undefined : cellValue(nema.table, nema.table.row(hp), column, 'fraction', school, 0.01);
+    return hp === undefined
+      ? undefined
+      : cellValue(nema.table, nema.table.row(hp), column, { dimension: 'fraction', school, factor: 0.01 });
   }
   const table = frequency > 55 ? iecEfficiency60 : iecEfficiency;
   const row = table.rows.find((each) => each['class'] === name && Number(each['kw']) * 1010 >= power);
-  return cellValue(table, row, `p${poles}`, 'fraction', school, 0.01);
+  return cellValue(table, row, `p${poles}`, { dimension: 'fraction', school, factor: 0.01 });
 }
 
 /** The best class a nominal efficiency meets for its size and poles. */
-export const classMet = (
-  efficiency: number,
-  power: number,
-  poles: number,
-  open: boolean,
-  school: School,
-): { name: EfficiencyClass; limit: Value } | undefined => {
-  for (const name of classesOf(school)) {
-    const limit = classEfficiency(name, power, poles, open, school);
+export const classMet = (efficiency: number, sized: Sized): { name: EfficiencyClass; limit: Value } | undefined => {
+  for (const name of classesOf(sized.school)) {
+    const limit = classEfficiency(name, sized);
     if (limit && efficiency >= limit.value - 1e-6) return { name, limit };
   }
   return undefined;
@@ -67,7 +68,7 @@ export const classMet = (
 export function guaranteedMinimum(nominal: Value, power: number, school: School): Value | undefined {
   if (school === 'NEMA') {
     const row = nominalEfficiency.rows.find((each) => Number(each['nominal']) <= nominal.value * 100 + 0.005);
-    const cell = cellValue(nominalEfficiency, row, 'minimum', 'fraction', school, 0.01);
+    const cell = cellValue(nominalEfficiency, row, 'minimum', { dimension: 'fraction', school, factor: 0.01 });
     return (
       cell && {
         ...cell,
@@ -76,7 +77,7 @@ export function guaranteedMinimum(nominal: Value, power: number, school: School)
     );
   }
   const row = efficiencyTolerance.rows.find((each) => each['kw_to'] === null || power <= Number(each['kw_to']) * 1000);
-  const tolerance = cellValue(efficiencyTolerance, row, 'tolerance', 'fraction', school, 0.01);
+  const tolerance = cellValue(efficiencyTolerance, row, 'tolerance', { dimension: 'fraction', school, factor: 0.01 });
   if (!tolerance) return undefined;
   return quantity(nominal.value + tolerance.value * (1 - nominal.value), 'fraction', school, {
     formula: '\\eta_{min} = \\eta + t\\,(1-\\eta)',

@@ -131,14 +131,21 @@ function doubleCage(running: Complex, standing: Complex, p: number, k: number): 
   return r2 > 0 && r3 > 0 && x2 >= 0 && x3 >= 0 ? { r2, r3, x2, x3 } : undefined;
 }
 
+/** What is asked of the standing motor, and the stator’s share of the leakage. */
+interface Standstill {
+  readonly statorShare: number;
+  /** Of rated. */
+  readonly lockedTorque: number;
+  /** A */
+  readonly lockedRotorCurrent: number;
+}
+
 /** A circuit that meets the rated point and standstill exactly for a magnetising reactance; undefined where none does. */
 function circuitFor(
   targets: FitTargets,
   losses: Losses,
   xm: number,
-  statorShare: number,
-  lockedTorque: number,
-  lockedRotorCurrent: number,
+  { statorShare, lockedTorque, lockedRotorCurrent }: Standstill,
 ): Circuit | undefined {
   const { power, voltage, frequency, poles, current, speed } = targets;
   const phase = voltage / Math.sqrt(3);
@@ -249,7 +256,7 @@ export function findCircuit(targets: FitTargets): Found | undefined {
     lockedCurrent: number,
   ): { circuit: Circuit; miss: number } | undefined => {
     const at = (xm: number): { circuit: Circuit; off: number } | undefined => {
-      const circuit = circuitFor(targets, losses, xm, statorShare, lockedTorque, lockedCurrent);
+      const circuit = circuitFor(targets, losses, xm, { statorShare, lockedTorque, lockedRotorCurrent: lockedCurrent });
       return circuit && { circuit, off: breakdownOf(circuit) / aim - 1 };
     };
     let best: { circuit: Circuit; off: number } | undefined;

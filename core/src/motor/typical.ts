@@ -102,7 +102,7 @@ const memory = new Map<string, Motor | undefined>();
 
 function typicalOf(rating: Rating, className: EfficiencyClass, school: School): Motor | undefined {
   const { power, poles, frequency, voltage } = rating;
-  const efficiency = classEfficiency(className, power, poles, false, school)?.value;
+  const efficiency = classEfficiency(className, { power, poles, school })?.value;
   if (efficiency === undefined) return undefined;
   const powerFactor = estimatedPowerFactor(power, poles);
   const current = power / (Math.sqrt(3) * voltage * efficiency * powerFactor);

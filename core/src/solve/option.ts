@@ -11,7 +11,8 @@ import { referenceMotor } from '../stages/load/reference-motor.ts';
 import { money, type MoneyResult } from '../stages/money/money.ts';
 import { pick, type PickResult } from '../stages/pick/pick.ts';
 import { withOptionEnergy } from '../stages/profile/option-energy.ts';
-import { profileOn, type ProfileResult } from '../stages/profile/profile.ts';
+import { profileOn } from '../stages/profile/profile.ts';
+import type { ProfileResult } from '../stages/profile/profile-result.ts';
 import { protection, type ProtectionResult } from '../stages/protection/protection.ts';
 import { isAsked } from '../stages/situation/asked.ts';
 import type { Missing, OptionBrief, StageResult } from '../stages/stage.ts';
@@ -62,7 +63,7 @@ export function solveOption(asked: Asked, shared: Shared, catalogue: Catalogue):
     practice: rules.practice,
   };
   const reference = referenceMotor(job, nameplate, load, supply.values.motorVoltage?.value);
-  const atFirst = profileOn(reference, brief, nameplate, load);
+  const atFirst = profileOn({ motor: reference, brief, nameplate, load });
   const start = (motor: Motor | undefined, profile: ProfileResult, drive?: DriveLimits): StartingResult =>
     startingOn({ motor, brief, load, supply, profile, drive });
   const pickFor = (method: Method | undefined): PickResult =>
@@ -71,7 +72,7 @@ export function solveOption(asked: Asked, shared: Shared, catalogue: Catalogue):
   const supposed = startingOn({ motor: reference, brief, load, supply, profile: atFirst, extent: 'method only' });
   const first = pickFor(supposed.method);
   const { motor } = first;
-  const profile = motor ? profileOn(motor, brief, nameplate, load) : atFirst;
+  const profile = motor ? profileOn({ motor, brief, nameplate, load }) : atFirst;
   const firstStart = start(motor ?? reference, profile, first.driveLimits);
   const again = firstStart.method !== supposed.method;
   const picked = again ? pickFor(firstStart.method) : first;

@@ -3,7 +3,7 @@ import { bySeverity, type Finding } from '../ground/finding.ts';
 import { stageNames, type StageName } from '../ground/stage-names.ts';
 import { typedOptions, type Job } from '../job/job.ts';
 import { comparePoles } from '../stages/load/pole-comparison.ts';
-import type { LoadResult } from '../stages/load/load.ts';
+import type { LoadResult } from '../stages/load/load-result.ts';
 import { decodeFrame } from '../stages/nameplate/frame.ts';
 import { misfitsOf, outlineOf, type Outlines } from '../stages/nameplate/outline.ts';
 import type { NameplateResult } from '../stages/nameplate/nameplate.ts';

@@ -1,4 +1,4 @@
-import type { LoadResult } from '../stages/load/load.ts';
+import type { LoadResult } from '../stages/load/load-result.ts';
 import type { NameplateResult } from '../stages/nameplate/nameplate.ts';
 import type { PickResult } from '../stages/pick/pick.ts';
 import type { ProtectionResult } from '../stages/protection/protection.ts';
@@ -32,114 +32,96 @@ interface Results {
   readonly protection: ProtectionResult;
 }
 
+interface Shown {
+  readonly stage: StageName;
+  readonly rating: string | undefined;
+  readonly detail: string;
+  readonly halted?: boolean;
+  readonly used?: number | undefined;
+}
+
+const titled = (id: TrainBlock['id'], title: string, { stage, rating, detail, halted, used }: Shown): TrainBlock => ({
+  id,
+  title,
+  stage,
+  rating: rating ?? '',
+  detail,
+  state: halted ? 'stopped' : rating ? 'decided' : 'open',
+  ...(used === undefined ? {} : { used }),
+});
+
+type Stopped = (stage: StageName, prefix?: string) => boolean;
+
 /** The power train from supply to load, each block with its rating and how much of it is used. */
 export function powerTrain(job: Job, results: Results, findings: readonly Finding[]): TrainBlock[] {
-  const { nameplate, load, supply, starting, pick, protection } = results;
-  const stopped = (stage: StageName, prefix = ''): boolean =>
-    findings.some(
-      (finding) => finding.severity === 'stop' && finding.stage === stage && finding.code.startsWith(prefix),
-    );
-  const block = (
-    id: TrainBlock['id'],
-    title: string,
-    stage: StageName,
-    rating: string | undefined,
-    detail: string,
-    halted: boolean,
-    used?: number,
-  ): TrainBlock => ({
-    id,
-    title,
-    stage,
-    rating: rating ?? '',
-    detail,
-    state: halted ? 'stopped' : rating ? 'decided' : 'open',
-    ...(used === undefined ? {} : { used }),
-  });
-
+  const stopped: Stopped = (stage, prefix = '') =>
+    findings.some(({ severity, stage: at, code }) => severity === 'stop' && at === stage && code.startsWith(prefix));
+  const { load, supply, starting, protection } = results;
   const { voltage, frequency } = supply.values;
-  const { motor } = pick;
-  const { ratio } = load.values;
-  const turns = motor && `${((motor.speed * 60) / (2 * Math.PI)).toFixed(0)} r/min`;
-  const frame = pick.chosenMotor?.item.frame ?? job.nameplate.frame;
-  const dip = starting.values.startingDip;
-  const parts = pick.starter?.parts[0];
-  const feedTitle =
-    starting.method === 'drive' ? 'Drive' : starting.method === undefined ? 'Starter or drive' : 'Starter';
-  const feedRating = pick.values.driveCurrent?.text ?? parts?.part.name ?? (pick.keepsFeed ? 'Kept' : undefined);
-  const feedDetail =
-    (pick.chosenDrive && pick.values.motorCurrent && `${pick.values.motorCurrent.text} needed`) ??
-    starting.method ??
-    '';
-  const feedUsed = pick.chosenDrive?.used ?? (parts && parts.carries / parts.part.currentMax);
-
+  const { startingDip } = starting.values;
+  const { branchDeviceMax, overloadCurrent, conductorSize, conductorMinAmpacity } = protection.values;
+  const { ratio, torque, motorTorque, motorSpeed, transmissionEfficiency } = load.values;
+  const direct = ratio?.value === 1 ? 'Direct' : `${ratio?.text} : 1`;
   return [
-    block(
-      'supply',
-      'Supply',
-      'supply',
-      voltage && `${voltage.text}${frequency ? ` · ${frequency.text}` : ''}`,
-      dip ? `dip ${dip.text}` : '',
-      stopped('supply'),
-    ),
-    block(
-      'protection',
-      'Protection',
-      'protection',
-      protection.values.branchDeviceMax?.text ?? protection.values.overloadCurrent?.text,
-      protection.values.branchDeviceMax ? 'largest device' : protection.values.overloadCurrent ? 'overload' : '',
-      stopped('protection'),
-    ),
-    block(
-      'feed',
-      feedTitle,
-      starting.method === undefined ? 'starting' : 'pick',
-      feedRating,
-      feedDetail,
-      stopped('starting') ||
-        stopped('pick', 'pick.no-drive') ||
-        stopped('pick', 'pick.drive') ||
-        stopped('pick', 'pick.no-starter'),
-      feedUsed,
-    ),
-    block(
-      'cable',
-      'Motor cable',
-      'protection',
-      protection.values.conductorSize?.text,
-      protection.values.conductorMinAmpacity ? `for ${protection.values.conductorMinAmpacity.text}` : '',
-      false,
-    ),
-    block(
-      'motor',
-      'Motor',
-      nameplate.motor && !pick.chosenMotor ? 'nameplate' : 'pick',
-      motor && `${sizeText(motor.power, job.school)} · ${motor.poles}-pole`,
-      [turns, frame].filter(Boolean).join(' · '),
-      stopped('nameplate') ||
-        stopped('pick', 'pick.no-motor') ||
-        stopped('pick', 'pick.motor') ||
-        stopped('pick', 'pick.kept') ||
-        stopped('place'),
-      pick.values.motorLoad?.value,
-    ),
-    block(
-      'transmission',
-      'Transmission',
-      'load',
-      load.values.torque && ratio ? (ratio.value === 1 ? 'Direct' : `${ratio.text} : 1`) : undefined,
-      load.values.ratio && load.values.transmissionEfficiency.value < 1
-        ? `η ${load.values.transmissionEfficiency.text}`
-        : '',
-      false,
-    ),
-    block(
-      'load',
-      'Load',
-      'load',
-      load.values.torque?.text ?? load.values.motorTorque?.text,
-      load.values.motorSpeed ? `motor at ${load.values.motorSpeed.text}` : '',
-      stopped('load'),
-    ),
+    titled('supply', 'Supply', {
+      stage: 'supply',
+      rating: voltage && `${voltage.text}${frequency ? ` · ${frequency.text}` : ''}`,
+      detail: startingDip ? `dip ${startingDip.text}` : '',
+      halted: stopped('supply'),
+    }),
+    titled('protection', 'Protection', {
+      stage: 'protection',
+      rating: branchDeviceMax?.text ?? overloadCurrent?.text,
+      detail: branchDeviceMax ? 'largest device' : overloadCurrent ? 'overload' : '',
+      halted: stopped('protection'),
+    }),
+    feedBlock(results, stopped),
+    titled('cable', 'Motor cable', {
+      stage: 'protection',
+      rating: conductorSize?.text,
+      detail: conductorMinAmpacity ? `for ${conductorMinAmpacity.text}` : '',
+    }),
+    motorBlock(job, results, stopped),
+    titled('transmission', 'Transmission', {
+      stage: 'load',
+      rating: torque && ratio ? direct : undefined,
+      detail: ratio && transmissionEfficiency.value < 1 ? `η ${transmissionEfficiency.text}` : '',
+    }),
+    titled('load', 'Load', {
+      stage: 'load',
+      rating: torque?.text ?? motorTorque?.text,
+      detail: motorSpeed ? `motor at ${motorSpeed.text}` : '',
+      halted: stopped('load'),
+    }),
   ];
+}
+
+/** Starter or drive. */
+function feedBlock({ starting, pick }: Results, stopped: Stopped): TrainBlock {
+  const { method } = starting;
+  const [first] = pick.starter?.parts ?? [];
+  const title = method === 'drive' ? 'Drive' : method === undefined ? 'Starter or drive' : 'Starter';
+  return titled('feed', title, {
+    stage: method === undefined ? 'starting' : 'pick',
+    rating: pick.values.driveCurrent?.text ?? first?.part.name ?? (pick.keepsFeed ? 'Kept' : undefined),
+    detail: (pick.chosenDrive && pick.values.motorCurrent && `${pick.values.motorCurrent.text} needed`) ?? method ?? '',
+    halted:
+      stopped('starting') || ['pick.no-drive', 'pick.drive', 'pick.no-starter'].some((code) => stopped('pick', code)),
+    used: pick.chosenDrive?.used ?? (first && first.carries / first.part.currentMax),
+  });
+}
+
+function motorBlock(job: Job, { nameplate, pick }: Results, stopped: Stopped): TrainBlock {
+  const { motor, chosenMotor } = pick;
+  const turns = motor && `${((motor.speed * 60) / (2 * Math.PI)).toFixed(0)} r/min`;
+  return titled('motor', 'Motor', {
+    stage: nameplate.motor && !chosenMotor ? 'nameplate' : 'pick',
+    rating: motor && `${sizeText(motor.power, job.school)} · ${motor.poles}-pole`,
+    detail: [turns, chosenMotor?.item.frame ?? job.nameplate.frame].filter(Boolean).join(' · '),
+    halted:
+      stopped('nameplate') ||
+      stopped('place') ||
+      ['pick.no-motor', 'pick.motor', 'pick.kept'].some((code) => stopped('pick', code)),
+    used: pick.values.motorLoad?.value,
+  });
 }

@@ -55,14 +55,19 @@ export function openTable(file: TableFile): Table {
   };
 }
 
+/** What a cell counts, for whom it is shown, and the SI value of one. */
+interface CellUnit {
+  readonly dimension: Dimension;
+  readonly school: School;
+  readonly factor?: number;
+}
+
 /** A numeric cell as a value with its provenance: always `recalled`, with the doubt in the note. */
 export function cellValue(
   table: Table,
   row: Row | undefined,
   column: string,
-  dimension: Dimension,
-  school: School,
-  factor = 1,
+  { dimension, school, factor = 1 }: CellUnit,
 ): Value | undefined {
   const number = table.number(row, column);
   if (number === undefined || !row) return undefined;

@@ -43,90 +43,25 @@ const STARTED = 0.1;
 /** Cycles shorter than this, s, warm like their RMS torque. Common practice, no published source. */
 const SHORTEST_CYCLE = 60;
 
-/**
- * Bins a log of torque, current or any load figure as it streams by, in constant memory. Each sample holds until the
- * next one. The fine histogram doubles its range when a value outgrows it; sums of value and square are kept a bin, so
- * means and RMS are exact whatever the bins. The course is kept in windows that double their length when they run out.
- */
-export function logBinner(): LogBinner {
+/** Sums by level: time, value·time and value²·time. The range doubles when a value outgrows it. */
+function histogram() {
   const time = new Float64Array(FINE);
   const first = new Float64Array(FINE);
   const square = new Float64Array(FINE);
-  const courseTime = new Float64Array(WINDOWS);
-  const courseSquare = new Float64Array(WINDOWS);
-  const courseStanding = new Float64Array(WINDOWS);
-  let window = 0;
-  let windowLength = 0;
-  let stood = false;
-  let starts = 0;
   let width = 1e-6;
-  let peak = 0;
-  let samples = 0;
-  let skipped = 0;
-  let gaps = 0;
-  let usual = 0;
-  let lastTime = Number.NaN;
-  let lastValue = 0;
-
-  function pairUp(...all: readonly Float64Array[]): void {
-    for (const sums of all) {
-      const half = sums.length / 2;
-      for (let at = 0; at < half; at++) sums[at] = (sums[2 * at] ?? 0) + (sums[2 * at + 1] ?? 0);
-      sums.fill(0, half);
-    }
-  }
-
-  function hold(value: number, span: number): void {
-    while (value >= width * FINE) {
-      pairUp(time, first, square);
-      width *= 2;
-    }
-    const at = Math.floor(value / width);
-    time[at] = (time[at] ?? 0) + span;
-    first[at] = (first[at] ?? 0) + value * span;
-    square[at] = (square[at] ?? 0) + value * value * span;
-    const held = (courseTime[window] ?? 0) + span;
-    courseTime[window] = held;
-    if (value < STANDING * peak) courseStanding[window] = (courseStanding[window] ?? 0) + span;
-    else courseSquare[window] = (courseSquare[window] ?? 0) + value * value * span;
-    if (held < windowLength) return;
-    if (windowLength === 0) windowLength = span;
-    if (++window < WINDOWS) return;
-    pairUp(courseTime, courseSquare, courseStanding);
-    window = WINDOWS / 2;
-    windowLength *= 2;
-  }
-
   return {
-    push(at, value) {
-      if (!(value >= 0) || value > 1e12 || !Number.isFinite(at)) {
-        skipped++;
-        return;
+    add(value: number, span: number): void {
+      while (value >= width * FINE) {
+        pairUp(time, first, square);
+        width *= 2;
       }
-      if (!Number.isNaN(lastTime)) {
-        const span = at - lastTime;
-        if (span < 0) {
-          skipped++;
-          return;
-        }
-        if (usual > 0 && span > GAP * usual) gaps++;
-        else if (span > 0) {
-          hold(lastValue, span);
-          usual = usual === 0 ? span : usual + 0.01 * (span - usual);
-        }
-      }
-      lastTime = at;
-      lastValue = value;
-      samples++;
-      if (value > peak) peak = value;
-      if (value < STANDING * peak) stood = true;
-      else if (stood && value > STARTED * peak) {
-        stood = false;
-        starts++;
-      }
+      const at = Math.floor(value / width);
+      time[at] = (time[at] ?? 0) + span;
+      first[at] = (first[at] ?? 0) + value * span;
+      square[at] = (square[at] ?? 0) + value * value * span;
     },
-    result(most = 20) {
-      const total = time.reduce((sum, each) => sum + each, 0);
+    levels(peak: number, most: number): Pick<BinnedLog, 'levels' | 'rms' | 'duration'> {
+      const duration = time.reduce((sum, each) => sum + each, 0);
       const squares = square.reduce((sum, each) => sum + each, 0);
       const step = peak > 0 ? peak / most : 1;
       const sums = Array.from({ length: most + 1 }, () => ({ time: 0, square: 0 }));
@@ -135,13 +70,11 @@ export function logBinner(): LogBinner {
         const span = time[at] ?? 0;
         if (span === 0) continue;
         const mean = (first[at] ?? 0) / span;
+        const level = sums[Math.min(most, Math.floor(mean / step))];
         if (mean < STANDING * peak) standing += span;
-        else {
-          const level = sums[Math.min(most, Math.floor(mean / step))];
-          if (level) {
-            level.time += span;
-            level.square += square[at] ?? 0;
-          }
+        else if (level) {
+          level.time += span;
+          level.square += square[at] ?? 0;
         }
       }
       const running = sums
@@ -149,29 +82,99 @@ export function logBinner(): LogBinner {
         .map((level) => ({ value: Math.sqrt(level.square / level.time), time: level.time, standing: false }));
       return {
         levels: standing > 0 ? [{ value: 0, time: standing, standing: true }, ...running] : running,
-        rms: total > 0 ? Math.sqrt(squares / total) : 0,
-        peak,
-        duration: total,
-        samples,
-        skipped,
-        gaps,
-        starts,
-        course: courseOf(),
+        rms: duration > 0 ? Math.sqrt(squares / duration) : 0,
+        duration,
       };
     },
   };
+}
 
-  function courseOf(): Stretch[] {
-    const course: Stretch[] = [];
-    for (let at = 0; at < WINDOWS; at++) {
-      const standing = courseStanding[at] ?? 0;
-      const running = (courseTime[at] ?? 0) - standing;
-      if (standing > 0) course.push({ torque: 0, time: standing, standing: true });
-      if (running > 0)
-        course.push({ torque: Math.sqrt((courseSquare[at] ?? 0) / running), time: running, standing: false });
-    }
-    return course;
+/** The log in its own order, in windows that double their length when they run out. */
+function windows() {
+  const time = new Float64Array(WINDOWS);
+  const square = new Float64Array(WINDOWS);
+  const standing = new Float64Array(WINDOWS);
+  let window = 0;
+  let length = 0;
+  return {
+    add(value: number, span: number, stands: boolean): void {
+      const held = (time[window] ?? 0) + span;
+      time[window] = held;
+      if (stands) standing[window] = (standing[window] ?? 0) + span;
+      else square[window] = (square[window] ?? 0) + value * value * span;
+      if (held < length) return;
+      if (length === 0) length = span;
+      if (++window < WINDOWS) return;
+      pairUp(time, square, standing);
+      window = WINDOWS / 2;
+      length *= 2;
+    },
+    course(): Stretch[] {
+      const course: Stretch[] = [];
+      for (let at = 0; at < WINDOWS; at++) {
+        const stood = standing[at] ?? 0;
+        const ran = (time[at] ?? 0) - stood;
+        if (stood > 0) course.push({ torque: 0, time: stood, standing: true });
+        if (ran > 0) course.push({ torque: Math.sqrt((square[at] ?? 0) / ran), time: ran, standing: false });
+      }
+      return course;
+    },
+  };
+}
+
+/** Adds neighbours into the lower half, so that as much room is free above. */
+function pairUp(...all: readonly Float64Array[]): void {
+  for (const sums of all) {
+    const half = sums.length / 2;
+    for (let at = 0; at < half; at++) sums[at] = (sums[2 * at] ?? 0) + (sums[2 * at + 1] ?? 0);
+    sums.fill(0, half);
   }
+}
+
+/**
+ * Bins a log of torque, current or any load figure as it streams by, in constant memory. Each sample holds until the
+ * next one. Sums of value and square are kept a bin, so means and RMS are exact whatever the bins.
+ */
+export function logBinner(): LogBinner {
+  const fine = histogram();
+  const order = windows();
+  const count = { samples: 0, skipped: 0, gaps: 0, starts: 0 };
+  let stood = false;
+  let peak = 0;
+  let usual = 0;
+  let lastTime = Number.NaN;
+  let lastValue = 0;
+
+  /** The last sample holds until this one, but not through a break in the recording. */
+  function hold(span: number): void {
+    if (usual > 0 && span > GAP * usual) count.gaps++;
+    else if (span > 0) {
+      fine.add(lastValue, span);
+      order.add(lastValue, span, lastValue < STANDING * peak);
+      usual = usual === 0 ? span : usual + 0.01 * (span - usual);
+    }
+  }
+
+  return {
+    push(at, value) {
+      const known = value >= 0 && value <= 1e12 && Number.isFinite(at);
+      if (!known || at < lastTime) {
+        count.skipped++;
+        return;
+      }
+      if (!Number.isNaN(lastTime)) hold(at - lastTime);
+      lastTime = at;
+      lastValue = value;
+      count.samples++;
+      if (value > peak) peak = value;
+      if (value < STANDING * peak) stood = true;
+      else if (stood && value > STARTED * peak) {
+        stood = false;
+        count.starts++;
+      }
+    },
+    result: (most = 20) => ({ ...fine.levels(peak, most), ...count, peak, course: order.course() }),
+  };
 }
 
 /**

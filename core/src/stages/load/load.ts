@@ -1,3 +1,4 @@
+import type { LoadResult } from './load-result.ts';
 import {
   throughRatio,
   atMotor,
@@ -15,34 +16,17 @@ import type { LoadValues } from './values.ts';
 import { sizeText } from '../../motor/standard-power.ts';
 import { motorInForce } from './reference-motor.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import { notebook, type Brief, type Notebook, type StageResult } from '../stage.ts';
+import { notebook, type Brief, type Notebook } from '../stage.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import { PRACTICE, quantity } from '../../ground/value.ts';
 import { checkLoad } from './load-checks.ts';
-import { dutyOf, type Duty } from './duty.ts';
+import { dutyOf } from './duty.ts';
 import { checkBrake, loweringTorque } from './overhauling.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import { leastSheave } from './sheave.ts';
 import { compareSizes, type SizeChoice } from './size-comparison.ts';
-import { type TorqueCurve } from './torque-curve.ts';
-import {
-  pullsSideways,
-  reflectedInertia,
-  shaftsOf,
-  sideLoad,
-  speedTyped,
-  transmissionOf,
-  type Shaft,
-} from './transmission.ts';
+import { pullsSideways, reflectedInertia, shaftsOf, sideLoad, speedTyped, transmissionOf } from './transmission.ts';
 import { usualBreakaway } from './ways.ts';
-
-export interface LoadResult extends StageResult<LoadValues> {
-  readonly shafts: readonly Shaft[];
-  /** Torque against speed at the motor shaft. */
-  readonly curve: TorqueCurve | undefined;
-  readonly duty: Duty | undefined;
-  readonly sizes: readonly SizeChoice[];
-}
 
 /** Fields of the load; a reading that another stage has already is not asked again. */
 function readingsOf({ load: typed, situation, supply }: Inputs['given']): Inputs['given']['load'] {

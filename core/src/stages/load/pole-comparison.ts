@@ -5,7 +5,7 @@ import { sameRating, sizeText } from '../../motor/standard-power.ts';
 import { estimatedSlip, synchronousSpeed } from '../../motor/typical.ts';
 import { standardFrame } from '../nameplate/frame.ts';
 import type { Brief } from '../stage.ts';
-import type { LoadResult } from './load.ts';
+import type { LoadResult } from './load-result.ts';
 import { leastSheave } from './sheave.ts';
 import { pullsSideways, sidePullOf } from './transmission.ts';
 
@@ -58,7 +58,7 @@ export function comparePoles(
   }
   const reference = cheapest.get(4);
   return POLES.map((count): PoleChoice => {
-    const efficiency = classEfficiency(school === 'NEMA' ? 'premium' : 'IE3', power, count, false, school)?.value;
+    const efficiency = classEfficiency(school === 'NEMA' ? 'premium' : 'IE3', { power, poles: count, school })?.value;
     const loaded = motorPower.value / power;
     const speed = synchronousSpeed(frequency, count) * (1 - estimatedSlip(efficiency ?? 0.9) * loaded);
     const price = cheapest.get(count);

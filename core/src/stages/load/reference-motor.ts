@@ -1,4 +1,4 @@
-import type { LoadResult } from './load.ts';
+import type { LoadResult } from './load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { Job } from '../../job/job.ts';
 import type { Value } from '../../ground/value.ts';

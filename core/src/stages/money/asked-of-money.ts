@@ -1,6 +1,6 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts';
 import type { PickResult } from '../pick/pick.ts';
-import type { ProfileResult } from '../profile/profile.ts';
+import type { ProfileResult } from '../profile/profile-result.ts';
 import type { OptionBrief } from '../stage.ts';
 import type { StartingResult } from '../starting/starting.ts';
 import type { SupplyResult } from '../supply/supply.ts';

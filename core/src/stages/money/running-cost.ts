@@ -1,6 +1,6 @@
 import { quantity, type Value } from '../../ground/value.ts';
 import { DRIVE_INPUT } from '../starting/feeds.ts';
-import type { ProfilePoint } from '../profile/profile.ts';
+import type { ProfilePoint } from '../profile/profile-result.ts';
 import type { MoneyOn } from './asked-of-money.ts';
 import type { MoneyValues } from './values.ts';
 

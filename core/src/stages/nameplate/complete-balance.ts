@@ -21,7 +21,7 @@ export function completeBalance({
   const blanks = () => (Object.keys(known) as (keyof Balance)[]).filter((term) => !known[term]);
   if (blanks().length >= 2 && !known.efficiency && power && roughPoles !== undefined) {
     const className = classesOf(school).at(school === 'NEMA' ? 1 : 2);
-    const table = className && classEfficiency(className, power.value, roughPoles, open, school);
+    const table = className && classEfficiency(className, { power: power.value, poles: roughPoles, open, school });
     known.efficiency = table && {
       ...table,
       origin: 'estimated',

@@ -20,7 +20,7 @@ export function readClass(
   if (!poles) return;
   checkPrintedClass(power, poles, known);
   if (!efficiency || efficiency.origin === 'estimated' || today.least === 'no least class') return;
-  const limit = classEfficiency(today.least, power.value, poles.value, facts.open, school);
+  const limit = classEfficiency(today.least, { power: power.value, poles: poles.value, open: facts.open, school });
   if (limit && efficiency.value < limit.value - 1e-6) {
     const less = 1 - (1 / limit.value - 1) / (1 / efficiency.value - 1);
     flag(
@@ -43,14 +43,13 @@ function checkPrintedClass(
   const { efficiency } = facts;
   const iec = name?.startsWith('IE') === true;
   if (!name || !efficiency || !classesOf(iec ? 'IEC' : 'NEMA').includes(name)) return;
-  const limit = classEfficiency(
-    name,
-    power.value,
-    poles.value,
-    facts.open,
-    iec ? 'IEC' : 'NEMA',
-    facts.frequency.value,
-  );
+  const limit = classEfficiency(name, {
+    power: power.value,
+    poles: poles.value,
+    open: facts.open,
+    school: iec ? 'IEC' : 'NEMA',
+    frequency: facts.frequency.value,
+  });
   // What follows from rounded volts, amps and power factor is a point or two off by itself.
   const printed = efficiency.origin === 'given';
   if (!limit || efficiency.origin === 'estimated' || efficiency.value >= limit.value - (printed ? 0.0015 : 0.02))

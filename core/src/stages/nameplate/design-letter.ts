@@ -69,11 +69,11 @@ export function designValues(
   const hp = power === undefined ? undefined : standardHorsepower(power);
   if (hp === undefined || poles === undefined) return { designMeaning };
   const share = (table: Table | undefined): Value | undefined =>
-    table && cellValue(table, table.row(hp), `rpm${7200 / poles}`, 'fraction', school, 0.01);
+    table && cellValue(table, table.row(hp), `rpm${7200 / poles}`, { dimension: 'fraction', school, factor: 0.01 });
   const [locked, pullUp, breakdown] = (tables[design] ?? []).map(share);
   const fromD =
     design === 'D' && hp <= 150 && [4, 6, 8].includes(poles)
-      ? cellValue(designD, designD.rows[0], 'locked_rotor_torque', 'fraction', school, 0.01)
+      ? cellValue(designD, designD.rows[0], 'locked_rotor_torque', { dimension: 'fraction', school, factor: 0.01 })
       : undefined;
   const lockedRotorTorqueMin = locked ?? fromD;
   return {
@@ -95,7 +95,7 @@ function iecTorques(design: string, power: number, poles: number, school: School
   const high = design.startsWith('H');
   const star = design.endsWith('Y') ? IN_STAR : 1;
   const least = (name: string, floor: number, factor: number, share: number): Value | undefined => {
-    const own = cellValue(designNTorques, row, `p${poles}_${name}`, 'fraction', school);
+    const own = cellValue(designNTorques, row, `p${poles}_${name}`, { dimension: 'fraction', school });
     if (!own || (!high && share === 1)) return own;
     return quantity((high ? Math.max(own.value * factor, floor) : own.value) * share, 'fraction', school, {
       origin: 'recalled',

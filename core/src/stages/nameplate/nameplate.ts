@@ -161,7 +161,7 @@ function classValue(
   { poles: count }: Turning,
   { open, school }: Rated,
 ): Pick<NameplateValues, 'efficiencyClass'> {
-  const met = classMet(efficiency.value, power.value, count.value, open, school);
+  const met = classMet(efficiency.value, { power: power.value, poles: count.value, open, school });
   if (!met) return {};
   return {
     efficiencyClass: wording(met.name, {

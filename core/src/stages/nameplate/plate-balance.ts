@@ -21,9 +21,9 @@ export function checkBalance({
   const { efficiency: eta, powerFactor: pf } = rating;
   const amperes = rating.current;
   if (powerFactor && powerFactor.value > 1)
-    return flag('nameplate.power-factor-over-one', impossible('power factor', powerFactor.text));
+    return void flag('nameplate.power-factor-over-one', impossible('power factor', powerFactor.text));
   if (efficiency && efficiency.value > 1)
-    return flag('nameplate.efficiency-over-one', impossible('efficiency', efficiency.text));
+    return void flag('nameplate.efficiency-over-one', impossible('efficiency', efficiency.text));
   if (!power || !voltage || !amperes || !eta || !pf) return;
   const off = mismatch(power.value, voltage.value, amperes.value, eta.value, pf.value);
   if (Math.abs(off) <= DISAGREES) return;

@@ -114,7 +114,7 @@ function checkDerived({ brief, rating, turning, balance, flag }: DoubtedPlate): 
   if (efficiency?.origin === 'derived' && efficiency.value <= 1) {
     const names = classesOf(school);
     const of = (name: (typeof names)[number] | undefined): number | undefined =>
-      name && classEfficiency(name, power.value, poles, false, school, rating.frequency.value)?.value;
+      name && classEfficiency(name, { power: power.value, poles, school, frequency: rating.frequency.value })?.value;
     const best = of(names[0]);
     const least = of(names.at(-1));
     if (best !== undefined && least !== undefined)

@@ -1,8 +1,8 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts';
-import type { LoadResult } from '../load/load.ts';
+import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { PlaceResult } from '../place/place.ts';
-import type { ProfileResult } from '../profile/profile.ts';
+import type { ProfileResult } from '../profile/profile-result.ts';
 import type { SituationResult } from '../situation/situation.ts';
 import type { Brief, OptionBrief } from '../stage.ts';
 import type { Method } from '../starting/feeds.ts';

@@ -1,4 +1,4 @@
-import type { LoadResult } from '../load/load.ts';
+import type { LoadResult } from '../load/load-result.ts';
 import type { Fit } from '../../motor/fit-circuit.ts';
 import { fitMotor, fitTargets } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';

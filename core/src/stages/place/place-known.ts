@@ -1,7 +1,7 @@
 import { KELVIN } from '../../ground/constants.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import type { Value } from '../../ground/value.ts';
-import type { LoadResult } from '../load/load.ts';
+import type { LoadResult } from '../load/load-result.ts';
 import type { Brief } from '../stage.ts';
 import type { CabinetHeat } from './cabinet.ts';
 import type { Flag } from './findings.ts';

@@ -8,7 +8,7 @@ import { isWet } from './drive-housing.ts';
 import type { Value } from '../../ground/value.ts';
 import { KELVIN } from '../../ground/constants.ts';
 import type { PlaceValues } from './values.ts';
-import type { LoadResult } from '../load/load.ts';
+import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { sizeInForce } from '../load/reference-motor.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';

@@ -1,9 +1,9 @@
 import { quantity, type Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
-import type { LoadResult } from '../load/load.ts';
+import type { LoadResult } from '../load/load-result.ts';
 import type { OptionBrief } from '../stage.ts';
 import { driveInput, throttledInput } from './input-power.ts';
-import type { ProfilePoint, ProfileResult } from './profile.ts';
+import type { ProfilePoint, ProfileResult } from './profile-result.ts';
 import { shaftPowerShare } from './shaft-power.ts';
 
 /** What an option runs by. */

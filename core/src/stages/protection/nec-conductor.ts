@@ -31,7 +31,7 @@ function bundlingFactor(conductors: number): Value | undefined {
   const row = bundling.rows.find(
     (each) => each['conductors_to'] === null || conductors <= Number(each['conductors_to']),
   );
-  return cellValue(bundling, row, 'percent', 'fraction', 'NEMA', 0.01);
+  return cellValue(bundling, row, 'percent', { dimension: 'fraction', school: 'NEMA', factor: 0.01 });
 }
 
 /**
@@ -66,8 +66,8 @@ export function smallestConductor(
       (ampacity.number(each, `${metal}_${terminal}`) ?? 0) >= needed.value - 1e-9 &&
       (ampacity.number(each, `${metal}_${own}`) ?? 0) * left >= needed.value - 1e-9,
   );
-  const cell = row && cellValue(ampacity, row, `${metal}_${own}`, 'current', 'NEMA');
-  const limit = row && cellValue(ampacity, row, `${metal}_${terminal}`, 'current', 'NEMA');
+  const cell = row && cellValue(ampacity, row, `${metal}_${own}`, { dimension: 'current', school: 'NEMA' });
+  const limit = row && cellValue(ampacity, row, `${metal}_${terminal}`, { dimension: 'current', school: 'NEMA' });
   if (!row || !cell || !limit) return undefined;
   const size = String(row['size']);
   const carries = quantity(Math.min(limit.value, cell.value * left), 'current', 'NEMA', {

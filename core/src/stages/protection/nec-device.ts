@@ -25,7 +25,7 @@ export function largestDevice(current: Value, { brief, holds }: Circuit): Value 
   const { school, protection } = brief.job;
   const { device } = protection;
   const row = branchDevice.row('squirrel_cage_other');
-  const percent = cellValue(branchDevice, row, deviceColumns[device], 'fraction', school, 0.01);
+  const percent = cellValue(branchDevice, row, deviceColumns[device], { dimension: 'fraction', school, factor: 0.01 });
   const rating = percent && nextStandardRating(current.value * percent.value, device !== 'inverse time breaker');
   return rating === undefined
     ? undefined

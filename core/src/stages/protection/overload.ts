@@ -68,7 +68,11 @@ export function overloadByNec(circuit: Circuit): Value | undefined {
   const { job } = brief;
   const otherwise = hasReserve(job, motor.serviceFactor) ? 'rise_40_c_or_less' : 'all_other';
   const rule = motor.serviceFactor >= 1.15 ? 'sf_1_15_or_more' : otherwise;
-  const percent = cellValue(overload, overload.row('(A)(1)', rule), 'max_percent', 'fraction', job.school, 0.01);
+  const percent = cellValue(overload, overload.row('(A)(1)', rule), 'max_percent', {
+    dimension: 'fraction',
+    school: job.school,
+    factor: 0.01,
+  });
   return (
     percent &&
     quantity(nameplateCurrent.value * percent.value, 'current', job.school, {

@@ -1,4 +1,5 @@
 import type { Job } from '../../job/job.ts';
+import type { CauseId } from './cause-ids.ts';
 
 type Mode = NonNullable<Job['situation']['failureMode']>;
 
@@ -23,22 +24,6 @@ export interface Cause {
   readonly field: string;
   readonly remedy: Remedy;
 }
-
-export const causeIds = [
-  'heat',
-  'overload',
-  'single-phasing',
-  'unbalance',
-  'belt-tension',
-  'misalignment',
-  'drive-currents',
-  'voltage-peaks',
-  'moisture',
-  'dirt',
-  'grease',
-  'starts',
-] as const;
-export type CauseId = (typeof causeIds)[number];
 
 const windings = ['winding phase to phase', 'ground', 'unknown'] as const;
 const bearings = ['bearing', 'unknown'] as const;

@@ -7,7 +7,8 @@ import type { Brief } from '../stage.ts';
 import { unbalanceOf } from '../../motor/unbalance.ts';
 import type { Value } from '../../ground/value.ts';
 import { mixing, mixingWords } from '../nameplate/bearing.ts';
-import { causes, type Cause, type CauseId, type Remedy } from './causes.ts';
+import type { CauseId } from './cause-ids.ts';
+import { causes, type Cause, type Remedy } from './causes.ts';
 
 export type Verdict = 'open' | 'found' | 'cleared';
 

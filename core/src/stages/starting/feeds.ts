@@ -1,3 +1,4 @@
+import { usualOverload } from '../../catalogue/drive-duty.ts';
 import type { OptionBrief } from '../stage.ts';
 
 /** How the motor is fed while it starts. Times in s from switching on, voltages and currents as multiples of rated. */
@@ -130,4 +131,10 @@ export function longestStep(feed: Feed, steps: number): number {
 export function rising(feed: Feed, time: number, changedAt: number | undefined): boolean {
   if (changedAt === undefined) return true;
   return feed.kind === 'soft starter' && time < feed.kickTime + feed.ramp;
+}
+
+/** A drive before one is picked: the overload of its duty over the motor’s own current. */
+export function usualDrive({ job }: OptionBrief): DriveLimits {
+  const multiple = usualOverload(job.load.torqueKind === 'variable' ? 'normal' : 'heavy');
+  return { currentLimit: multiple, seconds: 60, continuous: 1 };
 }

@@ -1,5 +1,5 @@
 import type { Flag } from './findings.ts';
-import type { LoadResult } from '../load/load.ts';
+import type { LoadResult } from '../load/load-result.ts';
 import { overhaulingOf } from '../load/overhauling.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import type { OptionBrief, Notebook } from '../stage.ts';

@@ -3,14 +3,13 @@ import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import type { Machine } from '../../motor/fit-motor.ts';
 import { usualRotorInertia } from '../../motor/rotor-inertia.ts';
 import type { Motor } from '../../motor/typical.ts';
-import type { LoadResult } from '../load/load.ts';
-import type { ProfileResult } from '../profile/profile.ts';
+import type { LoadResult } from '../load/load-result.ts';
+import type { ProfileResult } from '../profile/profile-result.ts';
 import type { OptionBrief } from '../stage.ts';
 import type { SupplyResult } from '../supply/supply.ts';
-import type { DriveLimits } from './feeds.ts';
+import { usualDrive, type DriveLimits } from './feeds.ts';
 import { guaranteedTorques, type Guaranteed } from './guarantee.ts';
 import { stallTimeOf } from './stall-time.ts';
-import { usualDrive } from './start-setting.ts';
 
 export interface StartingOn {
   /** The picked motor, or the reference motor where none is picked. */

@@ -1,10 +1,9 @@
-import { usualOverload } from '../../catalogue/drive-duty.ts';
 import { complex } from '../../ground/complex.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { torqueCurve } from '../load/torque-curve.ts';
 import type { OptionBrief } from '../stage.ts';
 import { startVoltage, type Source } from '../supply/source.ts';
-import { feedsOf, type DriveLimits } from './feeds.ts';
+import { feedsOf } from './feeds.ts';
 import { torqueCeiling } from './guarantee.ts';
 import { dialShare } from './overload-dial.ts';
 import type { StartSetting } from './run-start.ts';
@@ -62,9 +61,3 @@ function sourceAtStart({ brief, motor, machine, supply }: StartKnown): Source | 
 /** What the relay is set to, A: the nameplate current, less for a motor without service factor under the NEC. */
 export const dialOf = (motor: Motor, { job }: OptionBrief): number =>
   motor.current * dialShare(job, motor.serviceFactor);
-
-/** A drive before one is picked: the overload of its duty over the motor’s own current. */
-export function usualDrive({ job }: OptionBrief): DriveLimits {
-  const multiple = usualOverload(job.load.torqueKind === 'variable' ? 'normal' : 'heavy');
-  return { currentLimit: multiple, seconds: 60, continuous: 1 };
-}

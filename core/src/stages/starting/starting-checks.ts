@@ -1,5 +1,5 @@
 import type { Flag } from './findings.ts';
-import type { LoadResult } from '../load/load.ts';
+import type { LoadResult } from '../load/load-result.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
 import type { OptionBrief } from '../stage.ts';
 import type { SupplyResult } from '../supply/supply.ts';

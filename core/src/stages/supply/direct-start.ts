@@ -5,7 +5,7 @@ import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import { terminalImpedance } from '../../motor/circuit.ts';
 import { fitMotor, fitTargets } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
-import type { LoadResult } from '../load/load.ts';
+import type { LoadResult } from '../load/load-result.ts';
 import type { Brief } from '../stage.ts';
 import type { Fed } from './fed.ts';
 import { flickerOf } from './flicker.ts';

@@ -1,6 +1,6 @@
 import type { Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
-import type { LoadResult } from '../load/load.ts';
+import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { Brief } from '../stage.ts';
 import type { Source } from './source.ts';

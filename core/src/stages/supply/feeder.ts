@@ -13,7 +13,7 @@ const BASE = 30;
 export function ambientFactor(ambient: number, insulation: '60' | '75' | '90'): Value | undefined {
   const celsius = Math.ceil(ambient - KELVIN - 1e-6);
   const row = ambientCorrection.rows.find((each) => Number(each['ambient_to_c']) >= celsius);
-  return cellValue(ambientCorrection, row, `f${insulation}`, 'fraction', 'NEMA');
+  return cellValue(ambientCorrection, row, `f${insulation}`, { dimension: 'fraction', school: 'NEMA' });
 }
 
 /**
@@ -30,8 +30,8 @@ export function feederAmpacity({ job, given }: Brief): Value | undefined {
   const metric = /^([\d.]+) mm²$/.exec(feederSize)?.[1];
   const base =
     metric === undefined
-      ? cellValue(ampacity, ampacity.row(feederSize), `${metal}_75`, 'current', school)
-      : cellValue(pvcCable, pvcCable.row(Number(metric)), `${metal}_b2`, 'current', school);
+      ? cellValue(ampacity, ampacity.row(feederSize), `${metal}_75`, { dimension: 'current', school })
+      : cellValue(pvcCable, pvcCable.row(Number(metric)), `${metal}_b2`, { dimension: 'current', school });
   const warmth =
     metric === undefined
       ? ambientFactor(ambient, '75')?.value

@@ -1,4 +1,4 @@
-import type { LoadResult } from '../load/load.ts';
+import type { LoadResult } from '../load/load-result.ts';
 import { referenceMotor } from '../load/reference-motor.ts';
 import { utilizationVoltage } from '../nameplate/connected-rating.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';

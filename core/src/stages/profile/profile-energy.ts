@@ -1,0 +1,58 @@
+import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import type { Motor } from '../../motor/typical.ts';
+import type { ProfileOn, ProfilePoint } from './profile-result.ts';
+import type { ProfileValues } from './values.ts';
+
+interface EnergyOn extends ProfileOn {
+  readonly motor: Motor;
+  readonly motorPower: Value;
+  readonly hours: Value;
+  readonly staticShare: number;
+}
+
+type Energy = Pick<ProfileValues, 'energyThrottled' | 'energySpeedControlled' | 'energySaved' | 'savingShare'>;
+
+/** Energy of a year as controlled today and with speed control, and what lies between. */
+export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
+  const { brief, motor, motorPower, staticShare, nameplate, hours } = on;
+  const { job, given } = brief;
+  const { school } = job;
+  const today = (job.situation.kind === 'new' ? undefined : nameplate.motor) ?? motor;
+  const unknown = steps.some((step) => step.hours > 0 && step.throttled === undefined);
+  const throttled = steps.reduce((sum, step) => sum + (step.throttled ?? 0) * step.hours, 0);
+  const controlled = steps.reduce((sum, step) => sum + step.speedControlled * step.hours, 0);
+  const energyThrottled = unknown
+    ? undefined
+    : quantity(throttled, 'energy', school, {
+        origin: 'estimated',
+        formula: 'E = \\sum_i t_i\\,P_{in}(q_i)',
+        from: { P: motorPower, t: hours },
+        source: `Flow-control curves of public building-energy simulation (recalled from memory); part-load loss: ${PRACTICE}`,
+        note: `Holds for ${today.label}.`,
+      });
+  const energySpeedControlled = quantity(controlled, 'energy', school, {
+    origin: 'estimated',
+    formula: affinityLaw(job.load.torqueKind, staticShare),
+    from: { P: motorPower, h: given.profile.staticHeadShare },
+    source: 'Affinity laws; drive efficiency from a public tip sheet (recalled from memory)',
+    note: `Holds for ${motor.label}.`,
+  });
+  if (!energyThrottled) return { energySpeedControlled };
+  const how = {
+    origin: 'estimated' as const,
+    from: { E_1: energyThrottled, E_2: energySpeedControlled },
+    source: 'definition',
+  };
+  const saved = energyThrottled.value - controlled;
+  return {
+    energyThrottled,
+    energySpeedControlled,
+    energySaved: quantity(saved, 'energy', school, { ...how, formula: 'E_1 - E_2', note: `Holds for ${motor.label}.` }),
+    savingShare: quantity(saved / energyThrottled.value, 'fraction', school, { ...how, formula: '(E_1 - E_2) / E_1' }),
+  };
+}
+
+function affinityLaw(kind: string, staticShare: number): string {
+  if (kind === 'constant') return 'P_s = P\\,q';
+  return staticShare > 0 ? 'P_s = P\\,q\\,(h + (1-h)\\,q^2)' : 'P_s = P\\,q^3';
+}
