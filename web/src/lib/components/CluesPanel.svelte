@@ -1,6 +1,6 @@
 <script lang="ts">
   import TableCard from './TableCard.svelte';
-  import type { Clue } from '@pilgrim/core/stages/nameplate/recovery';
+  import type { Clue } from '@pilgrim/core/stages/nameplate/measured-motor';
 
   let { clues }: { clues: readonly Clue[] } = $props();
 
