@@ -1,18 +1,6 @@
-import type { Catalogue, DriveItem, MotorItem, StarterPart } from '@pilgrim/core';
+import type { Catalogue } from '@pilgrim/core';
+import { searched, type Item } from '@pilgrim/core/catalogue/catalogue';
 import type { JSONValue, Sql } from 'postgres';
-
-type Item = MotorItem | DriveItem | StarterPart;
-
-const searched = (item: Item) => ({
-  power_w: item.kind === 'motor' ? item.power : item.kind === 'drive' ? item.normalPower : null,
-  poles: item.kind === 'motor' ? item.poles : null,
-  current_a:
-    item.kind === 'motor'
-      ? (item.currents.at(-1) ?? null)
-      : item.kind === 'drive'
-        ? item.normalCurrent
-        : item.currentMax,
-});
 
 /** Stores a catalogue under its name, replacing the items of an earlier one of that name. */
 export async function storeCatalogue(sql: Sql, catalogue: Catalogue): Promise<void> {

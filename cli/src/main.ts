@@ -18,16 +18,18 @@ import { valueList } from '@pilgrim/core/commands/value-list';
 import { readMachine, runMachine } from '@pilgrim/core/commands/machine';
 import { checkField, type FieldSpec } from '@pilgrim/core/ground/field';
 import { quantityFields } from '@pilgrim/core/job/fields';
+import { letters } from '@pilgrim/core/job/places';
 import { readPlate, type PlateDoubt, type TokenState } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import { demoCatalogue } from '@pilgrim/db/demo/catalogue';
 
-const USAGE = `usage: pilgrim solve job.json|-  [--catalogue catalogue.json]
+const USAGE = `usage: pilgrim solve job.json|-  [--catalogue catalogue.json] [--option A]
        pilgrim decode plate.txt|- [--volts 460] [--hz 60] [--strict]
        pilgrim machine machine.json|-
        pilgrim schema job|solution|machine
        pilgrim values
 
-solve prints the solution of a job, decode that of a nameplate with every word of it and what was not believed, machine the steady points and extremes
+solve prints the solution of a job with all its options and what is proposed beside them, with --option that of one
+of them, decode that of a nameplate with every word of it and what was not believed, machine the steady points and extremes
 of a per-phase circuit or of a plate and, with an inertia, its run-up, schema a JSON Schema, values
 what every published value is called and counted in.
 Exit code 0, or 2 with a list of issues as JSON on standard error. decode lists there what it did not believe and exits
@@ -38,6 +40,7 @@ interface Flags {
   readonly hz?: string | undefined;
   readonly catalogue?: string | undefined;
   readonly strict?: boolean | undefined;
+  readonly option?: string | undefined;
 }
 
 /** What a person can mend: printed as issues, exit code 2. */
@@ -91,10 +94,23 @@ function refuseUnreadable(solution: Solution): Solution {
   return solution;
 }
 
-function solveCommand(file: string | undefined, catalogue: string | undefined): Solution {
+/** All options, or one of them: taken into the job if it is proposed only, and made the chosen one. */
+function solveCommand(file: string | undefined, { catalogue: name, option }: Flags): Solution {
   const parsed = jobSchema.safeParse(readJson(file));
   if (!parsed.success) throw new BadInput(issuesOf(parsed.error));
-  return refuseUnreadable(solve(parsed.data, readCatalogue(catalogue)));
+  const job = parsed.data;
+  const catalogue = readCatalogue(name);
+  const all = refuseUnreadable(solve(job, catalogue));
+  if (option === undefined) return all;
+  const letter = letters.find((each) => each === option.toUpperCase() && all.options[each]);
+  const asked = letter && all.options[letter];
+  if (!asked) throw bad('option', `There is no option ${option}; this job has ${Object.keys(all.options).join(', ')}.`);
+  const says = job.options[letter] ?? asked.says;
+  const one = solve(
+    { ...job, chosen: letter, options: { ...job.options, ...(says ? { [letter]: says } : {}) } },
+    catalogue,
+  );
+  return { ...one, options: { [letter]: one.options[letter] } };
 }
 
 /** One word of the plate, as a script reads it. */
@@ -169,6 +185,7 @@ function run(): unknown {
         hz: { type: 'string' },
         catalogue: { type: 'string' },
         strict: { type: 'boolean' },
+        option: { type: 'string' },
         help: { type: 'boolean', short: 'h' },
       },
     });
@@ -178,7 +195,7 @@ function run(): unknown {
   const { positionals, values } = args;
   const [command, file] = positionals;
   if (values.help) return undefined;
-  if (command === 'solve') return solveCommand(file, values.catalogue);
+  if (command === 'solve') return solveCommand(file, values);
   if (command === 'decode') return decodeCommand(file, values);
   if (command === 'machine') return machineCommand(file);
   if (command === 'schema') return schemaCommand(file);

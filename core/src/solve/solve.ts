@@ -2,6 +2,7 @@ import type { Catalogue } from '../catalogue/catalogue.ts';
 import { bySeverity, type Finding } from '../ground/finding.ts';
 import { stageNames, type StageName } from '../ground/stage-names.ts';
 import { typedOptions, type Job } from '../job/job.ts';
+import { letters } from '../job/places.ts';
 import { comparePoles } from '../stages/load/pole-comparison.ts';
 import type { LoadResult } from '../stages/load/load-result.ts';
 import { decodeFrame } from '../stages/nameplate/frame.ts';
@@ -31,7 +32,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
     return own ? [solveOption({ letter, own }, shared, catalogue)] : [];
   });
   const proposed = propose(job, typed).map((idea) => solveOption(idea, shared, catalogue));
-  const solved = [...typed, ...proposed];
+  const solved = [...typed, ...proposed].toSorted((a, b) => letters.indexOf(a.letter) - letters.indexOf(b.letter));
   const chosen = typed.find(({ letter }) => letter === job.chosen) ?? typed[0];
   if (!chosen) throw new Error('a job has at least one option');
   const published = solved.map((option) => ({ option, solution: publish(option, shared) }));

@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { common, type Searched } from './item.ts';
+
+export const driveItemSchema = z.strictObject({
+  kind: z.literal('drive'),
+  ...common,
+  voltageMin: z.number().positive(),
+  voltageMax: z.number().positive(),
+  /** Continuous output current at normal duty (about 110 % for a minute) and heavy duty (150 %), A. */
+  normalCurrent: z.number().positive(),
+  heavyCurrent: z.number().positive(),
+  /** Multiples of those it bears for `overloadTime` s once in `overloadRepeat` s; 1.1, 1.5, 60 and 600 where left out. */
+  normalOverload: z.number().min(1).max(3).optional(),
+  heavyOverload: z.number().min(1).max(3).optional(),
+  overloadTime: z.number().positive().max(600).optional(),
+  overloadRepeat: z.number().positive().max(7200).optional(),
+  /** Peak for the first seconds, of either rating. */
+  peakOverload: z.number().min(1).max(4).optional(),
+  peakTime: z.number().positive().max(30).optional(),
+  normalPower: z.number().positive(),
+  heavyPower: z.number().positive(),
+  /** Input current at rated output, A. */
+  inputCurrent: z.number().positive(),
+  housing: z.enum(['IP20', 'IP55', 'IP66']),
+  /** Full output to this ambient, K; above it the share lost per kelvin, up to `maximumAmbient`. */
+  ratedAmbient: z.number(),
+  maximumAmbient: z.number(),
+  deratePerKelvin: z.number().nonnegative(),
+  /** Share lost per 100 m above 1000 m. */
+  deratePer100m: z.number().nonnegative(),
+});
+
+export type DriveItem = Readonly<z.infer<typeof driveItemSchema>>;
+
+/** What it is searched by. */
+export const searchedOfDrive = ({ normalPower, normalCurrent }: DriveItem): Searched => ({
+  power_w: normalPower,
+  poles: null,
+  current_a: normalCurrent,
+});
