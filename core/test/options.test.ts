@@ -360,7 +360,7 @@ describe('comparison', () => {
     expect(turns).toEqual([
       {
         option: 'B',
-        text: 'B (Option B) would cost less if less than 5\u00a0years were counted, if energy cost less than 50 % of what it does, or it ran less than 50 % of the hours.',
+        text: 'B (Option B) would cost less if less than 5\u00a0years were counted, if energy cost less than 50 % of its price, or it ran less than 50 % of the hours.',
       },
     ]);
     expect(rows.map(({ id, best: by, differs }) => [id, by, differs])).toEqual([

@@ -1,6 +1,6 @@
 /**
  * Prints JSON with times in ms, each solve after a change of what everything depends on, so that nothing is remembered
- * from the solve before: every demo job (median and 95th percentile), one job with a 50-segment duty cycle and a
+ * from the solve before: every demo job with one option and with three (median and 95th percentile), one job with a 50-segment duty cycle and a
  * 200-point curve, the demo jobs with a catalogue of 11 000 motors, and a named reference in the same run.
  */
 import { emptyJob, solve } from '../../core/src/index.ts';
@@ -19,6 +19,15 @@ const many = {
 const jobs = demoSites.flatMap(({ school, currency, jobs: all }) =>
   all.map((job) => emptyJob({ school, currency, ...job })),
 );
+/** With what it has and nothing proposed beside it. */
+const alone = jobs.map((job) => ({ ...job, declined: ['start', 'drive', 'kept'] }));
+/** Its own, a direct start and a drive. */
+const three = alone.map((job) => {
+  const { options } = emptyJob({
+    options: { B: { starting: { method: 'direct' } }, C: { starting: { method: 'drive' } } },
+  });
+  return { ...job, options: { ...job.options, ...options } };
+});
 const at = (share, times) => times.toSorted((a, b) => a - b)[Math.floor(times.length * share)];
 
 /** The same job with its load changed: a figure that size, start, pick, energy and money all depend on. */
@@ -33,10 +42,10 @@ function changed(job, round) {
 
 const ROUNDS = 70;
 const WARM = 10;
-function solved(with_) {
+function solved(all, with_) {
   const times = [];
   for (let round = 0; round < ROUNDS; round++) {
-    for (const job of jobs) {
+    for (const job of all) {
       const now = changed(job, round);
       const start = performance.now();
       solve(now, with_);
@@ -58,10 +67,11 @@ function referenceTimes() {
   return times;
 }
 
-const demo = solved(catalogue);
-const large = solved(many);
+const demo = solved(alone, catalogue);
+const compared = solved(three, catalogue);
+const large = solved(alone, many);
 
-const long = jobs.find((job) => job.tag === 'KA-2');
+const long = alone.find((job) => job.tag === 'KA-2');
 const keystrokes = [];
 for (let round = 0; round < 400; round++) {
   const typed = `${2400 + round} N·m`;
@@ -89,6 +99,8 @@ process.stdout.write(
   JSON.stringify({
     demo: at(0.5, demo),
     demo95: at(0.95, demo),
+    three: at(0.5, compared),
+    three95: at(0.95, compared),
     large: at(0.5, large),
     keystroke: at(0.5, keystrokes),
     reference: at(0.5, referenceTimes()),

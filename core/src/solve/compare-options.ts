@@ -142,7 +142,7 @@ function turnOf(winner: Compared, other: Compared, school: School, years: number
     return [
       {
         option: other.letter,
-        text: `${name} would cost less if less than ${span} were counted, if energy cost less than ${share} of what it does${hours}.`,
+        text: `${name} would cost less if less than ${span} were counted, if energy cost less than ${share} of its price${hours}.`,
       },
     ];
   }

@@ -1,5 +1,6 @@
 import type { Finding } from '../ground/finding.ts';
 import type { Job } from '../job/job.ts';
+import { letters } from '../job/places.ts';
 import type { Solution } from './solution.ts';
 import type { AnyValue } from '../stages/stage.ts';
 import { sheetSections } from '../stages/declared-value.ts';
@@ -18,6 +19,20 @@ export interface SheetSection {
   readonly rows: readonly SheetRow[];
 }
 
+export interface ComparedOptions {
+  /** Letter and name of each. */
+  readonly heads: readonly string[];
+  readonly rows: readonly {
+    readonly label: string;
+    /** One for each head; an en dash where it is not known. */
+    readonly texts: readonly string[];
+    /** Which of them are the best by this measure. */
+    readonly best: readonly boolean[];
+  }[];
+  /** Which is best by what, and what would turn it. */
+  readonly verdict: readonly string[];
+}
+
 /** The selection sheet as data; screen, PDF and JSON show it and add nothing. */
 export interface SelectionSheet {
   readonly title: string;
@@ -25,6 +40,8 @@ export interface SelectionSheet {
   readonly decision: string;
   readonly ready: boolean;
   readonly sections: readonly SheetSection[];
+  /** The options beside each other; empty heads where there is one only. */
+  readonly compared: ComparedOptions;
   /** Why this motor, drive or starter, and what came next. */
   readonly reasons: readonly string[];
   readonly findings: readonly Finding[];
@@ -73,6 +90,28 @@ function reasonsOf({ details, values }: Solution): string[] {
   return reasons;
 }
 
+/** What differs, for a reader who was not there. */
+function comparedOf({ options, comparison }: Solution, currency: string): ComparedOptions {
+  const shown = letters.filter((letter) => options[letter]);
+  if (shown.length < 2) return { heads: [], rows: [], verdict: [] };
+  const { best, rows, turns } = comparison;
+  const measure = rows.find(({ id }) => id === best?.by)?.label.toLowerCase() ?? '';
+  return {
+    heads: shown.map((letter) => {
+      const { name = '', stopped, proposed } = options[letter] ?? {};
+      return `${letter} · ${name}${stopped ? ' (stopped)' : proposed ? ' (not taken)' : ''}`;
+    }),
+    rows: rows
+      .filter(({ differs }) => differs)
+      .map((each) => ({
+        label: each.id.startsWith('money.') ? `${each.label}, ${currency}` : each.label,
+        texts: shown.map((letter) => each.texts[letter] ?? '–'),
+        best: shown.map((letter) => each.best.includes(letter)),
+      })),
+    verdict: best ? [`${best.option} is best by “${measure}”.`, ...turns.map(({ text }) => text)] : [],
+  };
+}
+
 export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
   const { values, findings, missing } = solution;
   return {
@@ -83,6 +122,7 @@ export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
     sections: sheetSections
       .map((title) => ({ title, rows: rowsOf(title, solution, job.currency) }))
       .filter((section) => section.rows.length > 0),
+    compared: comparedOf(solution, job.currency),
     reasons: reasonsOf(solution),
     findings,
     needed: missing.flatMap(({ kind, message }) => (kind === 'sharpens' ? [] : [message])),

@@ -21,7 +21,7 @@
   {#each shown as letter (letter)}
     {@const option = options[letter]}
     <div
-      class={`flex max-w-80 min-w-0 items-center rounded-lg border ${option?.proposed ? 'border-dashed' : ''} ${letter === chosen ? 'border-sea bg-card' : ''}`}
+      class={`flex max-w-md min-w-0 items-center rounded-lg border ${option?.proposed ? 'border-dashed' : ''} ${letter === chosen ? 'border-sea bg-card' : ''}`}
       data-option={letter}
     >
       <button
@@ -35,7 +35,9 @@
         <strong>{letter}</strong>
         <span class="truncate">{option?.name}</span>
         <span class="text-xs whitespace-nowrap text-quiet"
-          >{option?.proposed ? 'proposed · ' : ''}{stateOf(letter)}</span
+          >{option?.proposed && option.decided && letter !== best
+            ? 'proposed'
+            : `${option?.proposed ? 'proposed · ' : ''}${stateOf(letter)}`}</span
         >
       </button>
       {#if option?.proposed}

@@ -50,6 +50,30 @@
     {/each}
   </div>
 
+  {#if sheet.compared.heads.length > 0}
+    <h3 class="mt-4 border-b text-sm font-semibold text-quiet">Options compared</h3>
+    <table class="mt-1 w-full text-sm" aria-label="Options compared">
+      <thead>
+        <tr>
+          <th class="py-0.5 text-left font-normal"><span class="sr-only">Figure</span></th>
+          {#each sheet.compared.heads as head (head)}<th scope="col" class="px-2 text-left">{head}</th>{/each}
+        </tr>
+      </thead>
+      <tbody>
+        {#each sheet.compared.rows as row (row.label)}
+          <tr class="border-t align-top">
+            <th scope="row" class="py-0.5 text-left font-normal text-quiet">{row.label}</th>
+            {#each row.texts as text, at (at)}
+              <td class={`px-2 ${row.best[at] ? 'font-semibold' : ''}`}
+                >{text}{#if row.best[at]}&nbsp;★<span class="sr-only">best</span>{/if}</td
+              >
+            {/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#each sheet.compared.verdict as line (line)}<p class="mt-1 text-sm">{line}</p>{/each}
+  {/if}
   {#if sheet.reasons.length > 0}
     <h3 class="mt-4 border-b text-sm font-semibold text-quiet">Why</h3>
     <ul class="mt-1 list-disc ps-5 text-sm">

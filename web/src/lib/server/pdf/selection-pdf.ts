@@ -142,6 +142,7 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
         ],
         columnGap: 20,
       },
+      ...comparison(sheet, pageWidth),
       ...bullets('Why', sheet.reasons, pageWidth),
       ...(others.length > 0
         ? [
@@ -198,4 +199,29 @@ export async function selectionPdf(
   prepare();
   const buffer = await pdfmake.createPdf(definition(sheet, paper, revision)).getBuffer();
   return new Uint8Array(buffer);
+}
+
+/** The options beside each other; a star marks what is best by a measure. */
+function comparison({ compared }: SelectionSheet, pageWidth: number): Content[] {
+  if (compared.heads.length === 0) return [];
+  return [
+    { text: 'Options compared', style: 'heading' },
+    rule(pageWidth),
+    {
+      table: {
+        headerRows: 1,
+        widths: ['*', ...compared.heads.map(() => 'auto')],
+        body: [
+          ['', ...compared.heads.map((head): Content => ({ text: printable(head), bold: true }))],
+          ...compared.rows.map(({ label, texts, best }) => [
+            printable(label),
+            ...texts.map((text, at) => (best[at] ? { text: `${printable(text)} *`, bold: true } : printable(text))),
+          ]),
+        ],
+      },
+      layout: 'lightHorizontalLines',
+      fontSize: 8,
+    },
+    { ul: ['* best by that measure, of the options without a stop.', ...compared.verdict.map(printable)], fontSize: 8 },
+  ];
 }
