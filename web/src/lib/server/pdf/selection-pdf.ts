@@ -201,6 +201,8 @@ export async function selectionPdf(
   return new Uint8Array(buffer);
 }
 
+const cell = (text: string, bold: boolean) => ({ text: printable(text), bold });
+
 /** The options beside each other; a star marks what is best by a measure. */
 function comparison({ compared }: SelectionSheet, pageWidth: number): Content[] {
   if (compared.heads.length === 0) return [];
@@ -212,10 +214,10 @@ function comparison({ compared }: SelectionSheet, pageWidth: number): Content[] 
         headerRows: 1,
         widths: ['*', ...compared.heads.map(() => 'auto')],
         body: [
-          ['', ...compared.heads.map((head): Content => ({ text: printable(head), bold: true }))],
+          ['', ...compared.heads.map((head) => cell(head, true))],
           ...compared.rows.map(({ label, texts, best }) => [
             printable(label),
-            ...texts.map((text, at) => (best[at] ? { text: `${printable(text)} *`, bold: true } : printable(text))),
+            ...texts.map((text, at) => cell(best[at] ? `${text} *` : text, best[at] === true)),
           ]),
         ],
       },
