@@ -1,0 +1,175 @@
+import { describe, expect, it } from 'vitest';
+import { emptyJob, solve, type Catalogue, type JobInput, type Solution } from '../src/index.ts';
+import { catalogue, fan } from './round-prices.ts';
+
+const KWH = 3.6e6;
+const YEAR = 8760 * 3600;
+/** The demo practice for installing a drive: 60 % of its price. */
+const FITTED = 1.6;
+
+const run = (input: JobInput, from: Catalogue = catalogue): Solution => solve(emptyJob(input), from);
+const money = (solution: Solution, name: string): number => Number(solution.values[`money.${name}`]?.value ?? NaN);
+const energy = (solution: Solution, name: string): number => Number(solution.values[`profile.${name}`]?.value ?? NaN);
+const codes = (solution: Solution): string[] => solution.findings.map(({ code }) => code);
+const kept = {
+  power: '25 hp',
+  speed: '1770',
+  voltages: '460',
+  currents: '30',
+  frequency: '60',
+  efficiency: '93.6',
+  powerFactor: '83',
+};
+
+describe('what a year costs', () => {
+  it('is its energy at the price of a kilowatt-hour; the saving is today less speed control', () => {
+    const solution = run(fan);
+    expect(money(solution, 'yearlyCostThrottled')).toBeCloseTo((energy(solution, 'energyThrottled') / KWH) * 0.1, 9);
+    expect(money(solution, 'yearlyCostSpeedControlled')).toBeCloseTo(
+      (energy(solution, 'energySpeedControlled') / KWH) * 0.1,
+      9,
+    );
+    expect(money(solution, 'yearlySaving')).toBeCloseTo(
+      money(solution, 'yearlyCostThrottled') - money(solution, 'yearlyCostSpeedControlled'),
+      9,
+    );
+    expect(money(solution, 'yearlySaving')).toBeGreaterThan(0);
+    // The option is the drive, so its own cost is that of speed control.
+    expect(money(solution, 'yearlyCost')).toBeCloseTo(money(solution, 'yearlyCostSpeedControlled'), 9);
+    expect(solution.values).not.toHaveProperty('money.demandThrottled');
+  });
+
+  it('a demand charge counts the highest input of rows that have hours, twelve times a year: 14 a kilowatt, or a kVA at the power factor', () => {
+    const rows = {
+      ...fan.profile,
+      points: [
+        { flow: '100 %', hours: '0 h' },
+        { flow: '60 %', hours: '4000 h' },
+        { flow: '50 %', hours: '1000 h' },
+      ],
+    };
+    const charged = { ...fan, profile: rows, supply: { ...fan.supply, demandPrice: '14 per kW' } };
+    const plain = run({ ...fan, profile: rows });
+    const byKilowatt = run(charged);
+    const byVoltAmpere = run({ ...charged, supply: { ...charged.supply, demandBy: 'kVA' } });
+    const at60 = byKilowatt.details.profile.find(({ flow }) => Math.abs(flow - 0.6) < 1e-9);
+    const today = (12 * 14 * (at60?.throttledPeak ?? NaN)) / 1000;
+    const driven = (12 * 14 * (at60?.speedControlled ?? NaN)) / 1000;
+    expect(money(byKilowatt, 'demandThrottled')).toBeCloseTo(today, 6);
+    expect(money(byKilowatt, 'demandSpeedControlled')).toBeCloseTo(driven, 6);
+    // cos φ of the motor 0.83, of a drive’s input with a choke 0.95.
+    expect(money(byVoltAmpere, 'demandThrottled')).toBeCloseTo(today / 0.83, 6);
+    expect(money(byVoltAmpere, 'demandSpeedControlled')).toBeCloseTo(driven / 0.95, 6);
+    expect(money(byKilowatt, 'yearlyCostThrottled')).toBeCloseTo(money(plain, 'yearlyCostThrottled') + today, 6);
+    expect(money(byKilowatt, 'yearlyCost')).toBeCloseTo(money(plain, 'yearlyCost') + driven, 6);
+    const direct = run({
+      ...charged,
+      options: { A: { starting: { method: 'direct' } } },
+      supply: { ...charged.supply, demandBy: 'kVA' },
+    });
+    const peak = Number(direct.values['profile.peakInput']?.value);
+    expect(money(direct, 'yearlyCost')).toBeCloseTo(
+      (energy(direct, 'energy') / KWH) * 0.1 + (12 * 14 * peak) / 1000 / 0.83,
+      6,
+    );
+  });
+
+  it('without a price nothing is counted; an energy study cannot do without, elsewhere it sharpens', () => {
+    const priceless = { ...fan, money: {} };
+    const missing = (kind: 'energy' | 'new') =>
+      run({ ...priceless, situation: { kind }, ...(kind === 'energy' ? { nameplate: kept } : {}) }).missing.find(
+        ({ field }) => field === 'money.energyPrice',
+      );
+    expect(missing('energy')?.kind).toBe('needed');
+    expect(missing('new')?.kind).toBe('sharpens');
+    const solution = run(priceless);
+    for (const name of ['yearlyCost', 'yearlyCostThrottled', 'yearlySaving', 'payback', 'lifeCost', 'extraCapital'])
+      expect(solution.values, name).not.toHaveProperty(`money.${name}`);
+    expect(money(solution, 'firstCost')).toBeCloseTo(1000 + 2000 * FITTED, 9);
+    expect(solution.stages.money).toMatchObject({ state: 'open', summary: '' });
+  });
+});
+
+describe('what it costs to buy', () => {
+  it('a new machine saves the starter it does without: 2000·1.6 − (120 + 80) = 3000, back after 3000 by the saving', () => {
+    const solution = run(fan);
+    expect(money(solution, 'extraCapital')).toBeCloseTo(3000, 9);
+    expect(money(solution, 'payback')).toBeCloseTo((3000 / money(solution, 'yearlySaving')) * YEAR, 0);
+    expect(solution.stages.money.summary).toBe(`Pays back in ${solution.values['money.payback']?.text}`);
+    expect(solution.values['money.extraCapital']?.working.note).toContain('direct starter');
+  });
+
+  it('where a starter is there it is paid for: no credit, 3200', () => {
+    const solution = run({ ...fan, situation: { kind: 'drive' }, nameplate: kept });
+    expect(money(solution, 'extraCapital')).toBeCloseTo(3200, 9);
+    expect(money(solution, 'firstCost')).toBeCloseTo(3200, 9);
+    expect(solution.values['money.extraCapital']?.working.note).toContain('no credit');
+  });
+
+  it('where nothing but a drive starts it none is saved either', () => {
+    const solution = run({ ...fan, supply: { ...fan.supply, startCurrentLimit: '40 A' } });
+    expect(solution.values['starting.method']?.value).toBe('drive');
+    expect(money(solution, 'extraCapital')).toBeCloseTo(3200, 9);
+    expect(solution.values['money.extraCapital']?.working.note).toContain('nothing starts it');
+  });
+
+  it('a part without a price is not free: the extra capital is not given, and it is said', () => {
+    const bare = { ...catalogue, parts: catalogue.parts.filter(({ kind }) => kind !== 'contactor') };
+    const solution = run(fan, bare);
+    expect(codes(solution)).toContain('money.part-missing');
+    expect(solution.values).not.toHaveProperty('money.extraCapital');
+    expect(solution.values).not.toHaveProperty('money.payback');
+    expect(codes(run(fan))).not.toContain('money.part-missing');
+    const direct = run({ ...fan, options: { A: { starting: { method: 'direct' } } } }, bare);
+    expect(direct.values).not.toHaveProperty('money.firstCost');
+    expect(direct.values).not.toHaveProperty('money.lifeCost');
+  });
+
+  it('prices of another currency by the typed rate, and by none not at all', () => {
+    const abroad = { ...fan, currency: 'EUR' };
+    const solution = run({ ...abroad, money: { ...fan.money, exchangeRate: '0.92' } });
+    expect(money(solution, 'firstCost')).toBeCloseTo(4200 * 0.92, 9);
+    expect(money(solution, 'extraCapital')).toBeCloseTo(3000 * 0.92, 9);
+    expect(codes(solution)).not.toContain('money.currency');
+    const unknown = run(abroad);
+    expect(unknown.findings.find(({ code }) => code === 'money.currency')).toMatchObject({ severity: 'stop' });
+    for (const name of ['firstCost', 'extraCapital', 'payback', 'lifeCost'])
+      expect(unknown.values).not.toHaveProperty(`money.${name}`);
+    expect(money(unknown, 'yearlySaving')).toBeGreaterThan(0);
+    expect(codes(run({ ...abroad, currency: 'usd' }))).not.toContain('money.currency');
+    // Nothing is picked, so no price is compared.
+    expect(codes(run({ ...abroad, place: { hazardous: 'yes' } }))).not.toContain('money.currency');
+  });
+});
+
+describe('whether it pays', () => {
+  const full: JobInput = { ...fan, profile: { control: 'damper', points: [{ flow: '100 %', hours: '8000 h' }] } };
+  const onDrive: JobInput = { options: { A: { starting: { method: 'drive' } } } };
+
+  it('a drive that never varies the speed costs more every year: no payback, and it is said', () => {
+    const solution = run({ ...full, ...onDrive });
+    expect(money(solution, 'yearlySaving')).toBeLessThan(0);
+    expect(solution.values).not.toHaveProperty('money.payback');
+    const never = solution.findings.find(({ code }) => code === 'money.never-pays');
+    expect(never?.message).toContain(`${Math.round(-money(solution, 'yearlySaving'))} USD more`);
+    expect(solution.stages.money.summary).toBe(`${solution.values['money.yearlyCost']?.text} USD a year`);
+  });
+
+  it('not said where the speed must be controlled, where it saves, or where no drive is chosen', () => {
+    expect(codes(run({ ...full, ...onDrive, starting: { speedControl: 'yes' } }))).not.toContain('money.never-pays');
+    expect(codes(run({ ...fan, ...onDrive }))).not.toContain('money.never-pays');
+    expect(codes(run({ ...full, options: { A: { starting: { method: 'direct' } } } }))).not.toContain(
+      'money.never-pays',
+    );
+  });
+
+  it('counts the years that are typed, ten where none are', () => {
+    const of = (years: string | undefined): number => {
+      const { energyPrice = '' } = fan.money ?? {};
+      const solution = run({ ...fan, money: { energyPrice, ...(years === undefined ? {} : { years }) } });
+      return (money(solution, 'lifeCost') - money(solution, 'firstCost')) / money(solution, 'yearlyCost');
+    };
+    expect(of('4 years')).toBeCloseTo(4, 3);
+    expect(of(undefined)).toBeCloseTo(10, 9);
+  });
+});
