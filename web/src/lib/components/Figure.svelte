@@ -2,14 +2,24 @@
   import type { AnyValue } from '@pilgrim/core';
   import { showWorking } from './working.svelte';
 
-  let { label, value, strong = false }: { label: string; value: AnyValue; strong?: boolean } = $props();
+  interface Props {
+    label: string;
+    value: AnyValue;
+    /** A page brings figures without their workings; this fetches it whole. */
+    whole?: (() => Promise<AnyValue | undefined>) | undefined;
+  }
+  let { label, value, whole }: Props = $props();
+
+  async function open(anchor: HTMLElement): Promise<void> {
+    showWorking(label, (await whole?.()) ?? value, anchor);
+  }
 </script>
 
 <!-- A figure that opens to its working. -->
 <button
   type="button"
-  class={`cursor-pointer text-left underline decoration-dotted decoration-1 underline-offset-4 hover:decoration-solid ${strong ? 'font-semibold' : ''} ${value.origin === 'estimated' ? 'italic' : ''}`}
+  class={`cursor-pointer text-left underline decoration-dotted decoration-1 underline-offset-4 hover:decoration-solid ${value.origin === 'estimated' ? 'italic' : ''}`}
   aria-haspopup="dialog"
   title="Show the working"
-  onclick={(event) => showWorking(label, value, event.currentTarget)}>{value.text}</button
+  onclick={(event) => void open(event.currentTarget)}>{value.text}</button
 >

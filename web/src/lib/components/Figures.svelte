@@ -9,8 +9,10 @@
     /** What the stage works out, by name, in the order it is shown. */
     declared: Readonly<Record<string, DeclaredValue>>;
     currency: string;
+    /** A page brings figures without their workings; this fetches one whole. */
+    whole?: (id: string) => Promise<AnyValue | undefined>;
   }
-  let { values, stage, declared, currency }: Props = $props();
+  let { values, stage, declared, currency, whole }: Props = $props();
 
   const LONG = 28;
   interface Row {
@@ -40,8 +42,8 @@
           <div class={`px-4 py-1.5 ${long ? '' : 'flex items-baseline gap-3'}`} data-value={id}>
             <dt class="min-w-0 grow text-sm text-quiet">{label}</dt>
             <dd class={long ? '' : value.unit === '' ? 'text-right' : 'text-right whitespace-nowrap'}>
-              <Figure {label} {value} />{#if value.unit === 'currency'}<span class="text-sm text-quiet"
-                  >&nbsp;{currency}</span
+              <Figure {label} {value} whole={whole && (() => whole(id))} />{#if value.unit === 'currency'}<span
+                  class="text-sm text-quiet">&nbsp;{currency}</span
                 >{/if}
             </dd>
             {#if value.unit !== ''}<dd class="w-20 shrink-0 text-right text-sm whitespace-nowrap text-quiet">

@@ -119,6 +119,7 @@
         Inertia at the motor shaft <Figure
           label="Inertia at the motor shaft"
           value={store.solution.values['load.inertia']}
+          whole={() => store.whole('load.inertia')}
         />
       </p>
     {/if}

@@ -1,4 +1,4 @@
-import type { Job, Letter, Option, Solution } from '@pilgrim/core';
+import type { AnyValue, Job, Letter, Option, Solution } from '@pilgrim/core';
 import type { FieldEcho } from '@pilgrim/core/job/inputs';
 import type { PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import type { FieldHost, FieldValue } from './field-host';
@@ -46,6 +46,7 @@ export class JobStore implements FieldHost {
   #timer: ReturnType<typeof setTimeout> | undefined;
   #attempts = 0;
   #dirty = false;
+  #solving: Promise<void> = Promise.resolve();
   #sending: Promise<void> = Promise.resolve();
 
   /** `own` names the fields of which every option has its own. */
@@ -77,6 +78,13 @@ export class JobStore implements FieldHost {
   /** Starts the solver before the first keystroke needs it. */
   warm(): void {
     if (!this.#solver.started) this.#solve();
+  }
+
+  /** A figure with its working, which the page did not bring. */
+  async whole(id: string): Promise<AnyValue | undefined> {
+    this.warm();
+    await this.#solving;
+    return this.solution.values[id];
   }
 
   get saved(): boolean {
@@ -262,7 +270,7 @@ export class JobStore implements FieldHost {
   }
 
   #solve(): void {
-    void this.#solver.solve(this.#plain()).then((outcome) => {
+    this.#solving = this.#solver.solve(this.#plain()).then((outcome) => {
       if (!outcome) return;
       if ('trouble' in outcome) {
         this.trouble = outcome.trouble;

@@ -53,12 +53,20 @@ export const findItems = (search: string): Promise<FoundItem[]> =>
       order by name limit 20`,
   );
 
-/** A job at its newest revision; 404 where there is none. A result of an older engine is solved afresh. */
+/**
+ * A job at its newest revision, as a page needs it: its figures without their workings, which the page’s own solve brings
+ * (the way to start keeps the reason that the sheet prints); 404 where there is none. A result of an older engine is solved afresh.
+ */
 export async function loadJob(id: string): Promise<StoredJob> {
   if (!UUID.test(id)) error(404, 'There is no such job.');
   const row = await withDatabase(async (sql) => {
     const [found] = await sql<(StoredJob & { engine: string })[]>`
-      select jobs.id, jobs.revision, document::text as document, result::text as result, engine
+      select jobs.id, jobs.revision, document::text as document, engine,
+        (jsonb_set(result, '{values}', (
+          select coalesce(jsonb_object_agg(key, case when key = 'starting.method' then value
+            else value || '{"working": {"formula": "", "inputs": [], "source": ""}}' end), '{}')
+          from jsonb_each(result -> 'values')
+        )) #- '{details,machine}' #- '{details,startSetting}')::text as result
       from jobs join job_revisions on job_id = jobs.id and job_revisions.revision = jobs.revision
       where jobs.id = ${id}`;
     return found;

@@ -165,12 +165,24 @@
       </div>
       {#if stage === 'nameplate' && (outlines.old || store.solution.details.clues.length > 0)}
         <div class="space-y-4">
-          <Figures values={store.solution.values} {stage} declared={sheet.values} currency={store.document.currency} />
+          <Figures
+            values={store.solution.values}
+            {stage}
+            declared={sheet.values}
+            currency={store.document.currency}
+            whole={(id: string) => store.whole(id)}
+          />
           <CluesPanel clues={store.solution.details.clues} />
           <MotorOutline {...outlines} school={store.document.school} />
         </div>
       {:else}
-        <Figures values={store.solution.values} {stage} declared={sheet.values} currency={store.document.currency} />
+        <Figures
+          values={store.solution.values}
+          {stage}
+          declared={sheet.values}
+          currency={store.document.currency}
+          whole={(id: string) => store.whole(id)}
+        />
       {/if}
       {#if stage === 'protection' || stage === 'handover'}<Cautions />{/if}
       {#if data.Panel}<data.Panel {store} {hydrated} {base} />{/if}
