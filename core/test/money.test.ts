@@ -132,7 +132,14 @@ describe('what it costs to buy', () => {
     expect(money(solution, 'extraCapital')).toBeCloseTo(3000 * 0.92, 9);
     expect(codes(solution)).not.toContain('money.currency');
     const unknown = run(abroad);
-    expect(unknown.findings.find(({ code }) => code === 'money.currency')).toMatchObject({ severity: 'stop' });
+    expect(unknown.findings.find(({ code }) => code === 'money.currency')).toMatchObject({
+      severity: 'stop',
+      message: expect.stringContaining('are in USD, the job counts in EUR') as string,
+      clear: 'Type how much EUR one USD costs, or set the job’s currency to USD.',
+    });
+    const nowhere = run({ ...abroad, currency: '' }).findings.find(({ code }) => code === 'money.currency');
+    expect(nowhere?.message).toContain('counts in no currency');
+    expect(nowhere?.clear).toContain('of the job’s currency');
     for (const name of ['firstCost', 'extraCapital', 'payback', 'lifeCost'])
       expect(unknown.values).not.toHaveProperty(`money.${name}`);
     expect(money(unknown, 'yearlySaving')).toBeGreaterThan(0);
@@ -161,6 +168,27 @@ describe('whether it pays', () => {
     expect(codes(run({ ...full, options: { A: { starting: { method: 'direct' } } } }))).not.toContain(
       'money.never-pays',
     );
+  });
+
+  it('a starter’s summary is what it costs a year, however soon a drive would pay', () => {
+    const direct = run({ ...fan, options: { A: { starting: { method: 'direct' } } } });
+    expect(direct.stages.money.summary).toBe(`${direct.values['money.yearlyCost']?.text} USD a year`);
+  });
+
+  it('an accessory without a price adds nothing, and a motor that is not found makes the sum unknown', () => {
+    const own = (accessories: { part: string; price?: string }[]) =>
+      run({ ...fan, options: { A: { pick: { accessories } } } });
+    expect(money(own([{ part: 'Choke' }, { part: 'Panel', price: '50' }]), 'firstCost')).toBeCloseTo(4250, 9);
+    const unfound = run({ ...fan, options: { A: { pick: { motor: 'none' } } } });
+    expect(unfound.values).not.toHaveProperty('money.firstCost');
+    expect(unfound.values).not.toHaveProperty('money.extraCapital');
+    const { inputs } = own([{ part: 'Panel', price: '50' }]).values['money.firstCost']?.working ?? { inputs: [] };
+    expect(inputs.map(({ symbol }) => symbol)).toEqual(['C_{motor}', 'C_{drive}', 'k', 'C_{more}']);
+    expect(run(fan).values['money.firstCost']?.working.inputs.map(({ symbol }) => symbol)).toEqual([
+      'C_{motor}',
+      'C_{drive}',
+      'k',
+    ]);
   });
 
   it('counts the years that are typed, ten where none are', () => {

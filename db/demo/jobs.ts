@@ -97,7 +97,7 @@ const mill: DemoSite = {
     {
       tag: 'HF-031',
       title: 'Hood exhaust fan, dryer section',
-      situation: { kind: 'energy' },
+      situation: { presentStarter: 'direct', kind: 'energy' },
       nameplate: {
         power: '60 hp',
         voltages: '460 V',
