@@ -79,6 +79,35 @@ describe('pilgrim', () => {
     expect(output().values['pick.motor']?.value).toMatch(/15 hp 4-pole 254T/);
   });
 
+  it('prints all options of a job, and one of them alone', () => {
+    const job = JSON.stringify({
+      situation: { presentStarter: 'star-delta' },
+      nameplate: { power: '15 hp', voltages: '460', currents: '19', frequency: '60', speed: '1770', frame: '254T' },
+      supply: { voltage: '480 V', frequency: '60 Hz' },
+      place: { hazardous: 'no' },
+      options: { A: { starting: { method: 'direct' } }, B: { name: 'Gentle', starting: { method: 'soft starter' } } },
+    });
+    const all = pilgrim(['solve', '-'], job).output();
+    expect(Object.entries(all.options).map(([letter, { name, proposed }]) => [letter, name, proposed])).toEqual([
+      ['A', 'Direct start', undefined],
+      ['B', 'Gentle', undefined],
+      ['C', 'Present star-delta start kept', 'kept'],
+    ]);
+    expect(all.values['starting.method']?.value).toBe('direct');
+    const gentle = pilgrim(['solve', '--option', 'b', '-'], job).output();
+    expect(Object.keys(gentle.options)).toEqual(['B']);
+    expect(gentle.values['starting.method']?.value).toBe('soft starter');
+    expect(gentle.options.B?.values['starting.method']).toEqual(all.options.B?.values['starting.method']);
+    // A proposal can be asked for as well.
+    const kept = pilgrim(['solve', '--option', 'C', '-'], job).output();
+    expect([kept.chosen, kept.values['starting.method']?.value]).toEqual(['C', 'star-delta']);
+    const none = pilgrim(['solve', '--option', 'D', '-'], job);
+    expect([none.status, none.issues()]).toEqual([
+      2,
+      [{ path: 'option', message: 'There is no option D; this job has A, B, C.' }],
+    ]);
+  });
+
   it('gives steady points of a circuit', () => {
     const circuit = {
       r1: 0.641,

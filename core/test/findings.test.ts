@@ -71,7 +71,7 @@ describe('findings are raised by their figures and cleared by the change they as
     for (const words of each.says) expect(raised?.message).toContain(words);
     expect(raised?.basis).not.toBe('');
     expect(raised?.clear).not.toBe('');
-    const cleared = solve(emptyJob(merged(job, each.clear) as JobInput), catalogue);
+    const cleared = solve(emptyJob(merged(job, each.clear)), catalogue);
     expect(cleared.findings.map((finding) => finding.code)).not.toContain(code);
   });
 });

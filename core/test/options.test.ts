@@ -217,7 +217,7 @@ describe('what Pilgrim proposes', () => {
     expect(kinds(run({ ...fan, ...direct }))).toEqual(['A own', 'B drive']);
     const steady = { ...fan, profile: { points: [{ flow: '100 %', hours: '6000 h' }] } };
     expect(kinds(run({ ...steady, ...direct }))).toEqual(['A own']);
-    expect(kinds(run({ ...steady, ...direct, starting: { speedControl: 'yes' } } as JobInput))).toEqual([
+    expect(kinds(run({ ...steady, ...direct, starting: { speedControl: 'yes' } }))).toEqual([
       'A own',
       'B drive',
     ]);
@@ -233,7 +233,7 @@ describe('what Pilgrim proposes', () => {
   it('taken into the document it is what it was proposed to be', () => {
     const job = emptyJob(fan);
     const proposed = solve(job, catalogue).options.B;
-    const taken = solve({ ...job, options: { ...job.options, B: proposed?.says } } as Job, catalogue);
+    const taken = solve({ ...job, options: { ...job.options, B: proposed?.says } }, catalogue);
     expect(taken.options.B?.values).toEqual(proposed?.values);
     expect(taken.options.B).not.toHaveProperty('proposed');
     expect(Object.keys(taken.options)).toEqual(['A', 'B']);

@@ -1,6 +1,10 @@
 /** Published values against sums that can be done on paper; each says where the figures put in come from. */
 import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
+import { solveOption } from '../src/solve/option.ts';
+import { solveShared } from '../src/solve/shared.ts';
+import type { Circuit } from '../src/stages/protection/asked-of-protection.ts';
+import { checkRelay, dialOf } from '../src/stages/protection/overload.ts';
 import { catalogue, fan } from './round-prices.ts';
 
 const HP = 745.6999;
@@ -9,6 +13,29 @@ const RPM = Math.PI / 30;
 const run = (input: JobInput, from = emptyCatalogue): Solution => solve(emptyJob(input), from);
 const figure = (solution: Solution, id: string): number => Number(solution.values[id]?.value ?? NaN);
 const words = (solution: Solution, id: string): string => String(solution.values[id]?.value ?? '');
+/** What protection is asked with, of option A. */
+function circuitOf(input: JobInput, from: typeof catalogue): Circuit {
+  const job = emptyJob(input);
+  const shared = solveShared(job);
+  const { brief, results } = solveOption({ letter: 'A', own: job.options.A ?? expect.fail() }, shared, from);
+  const { pick, starting } = results;
+  const { motor, values } = pick;
+  if (!motor || !values.motorCurrent) expect.fail();
+  const { nameplate, supply } = shared.results;
+  return {
+    brief,
+    catalogue: from,
+    nameplate,
+    supply,
+    starting,
+    pick,
+    motor,
+    nameplateCurrent: values.motorCurrent,
+    onDrive: false,
+    holds: '',
+  };
+}
+
 /** Within a share of what is expected. */
 const near = (actual: number, expected: number, share = 1e-4): void =>
   expect(Math.abs(actual / expected - 1), `${actual} for ${expected}`).toBeLessThan(share);
@@ -71,6 +98,16 @@ describe('load', () => {
     );
   });
 
+  it('what is typed of transmission and breakaway stands; a fan breaks away with less than it runs with', () => {
+    const typed = run({
+      ...kept,
+      load: { ...kept.load, ratio: '3', transmissionEfficiency: '88 %', breakaway: '150 %' },
+    });
+    near(figure(typed, 'load.transmissionEfficiency'), 0.88);
+    near(figure(typed, 'load.breakaway'), 1.5);
+    expect(figure(run({ ...kept, load: { ...kept.load, torqueKind: 'variable' } }), 'load.breakaway')).toBeLessThan(1);
+  });
+
   it('60 lb·ft at 1770 r/min are 20.22 hp, 0.809 of 25', () => {
     near(figure(run(kept), 'load.loadFraction'), (60 * LBFT * 1770 * RPM) / (25 * HP));
   });
@@ -104,6 +141,11 @@ describe('supply', () => {
     });
     const dip = 100 * figure(solution, 'supply.directBusDip');
     near(figure(solution, 'supply.directFlicker'), ((2.3 * 6 * dip ** 3.2) / 3600) ** (1 / 3.2), 1e-3);
+  });
+
+  it('a source of 1000 kVA and 5 % at 480 V has 480²/10⁶·0.05 = 11.5 mΩ', () => {
+    const solution = run({ ...kept, supply: { voltage: '480 V', sourcePower: '1000 kVA', sourceImpedance: '5 %' } });
+    near(figure(solution, 'supply.sourceImpedance'), 0.01152);
   });
 
   it('a feeder has the impedance of its length: twice as long, twice as much; two runs half', () => {
@@ -255,5 +297,32 @@ describe('pick and protection', () => {
     expect(codes(28)).toContain('pick.power-match-short');
     expect(codes(90)).toContain('pick.power-match-wasteful');
     expect(codes(33).filter((code) => code.startsWith('pick.power-match'))).toEqual([]);
+  });
+
+  it('a dial outside its relay stops: 30 A on a relay of 24 to 29 A', () => {
+    const [first, ...more] = catalogue.parts;
+    const relay = catalogue.parts.find(({ kind }) => kind === 'overload relay');
+    if (!first || !relay) expect.fail();
+    const { brief, pick, ...rest } = circuitOf(
+      { ...fan, options: { A: { starting: { method: 'direct' } } } },
+      { ...catalogue, parts: [first, ...more] },
+    );
+    const narrow = {
+      parts: [{ role: 'Overload relay', part: { ...relay, currentMin: 24, currentMax: 29 }, carries: 30 }],
+      price: 0,
+      lacking: [],
+    };
+    const said: string[] = [];
+    const check = (starter: typeof narrow) =>
+      checkRelay(
+        dialOf({ ...rest, brief, pick }),
+        { ...rest, brief, pick: { ...pick, starter } },
+        (code, message) => void said.push(`${code} ${message}`),
+      );
+    check(narrow);
+    expect(said).toHaveLength(1);
+    expect(said[0]).toMatch(/^protection.dial-outside .*30\.0.A.* goes from 24\.0.A to 29\.0.A/);
+    check({ ...narrow, parts: [{ role: 'Overload relay', part: relay, carries: 30 }] });
+    expect(said).toHaveLength(1);
   });
 });

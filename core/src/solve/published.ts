@@ -1,5 +1,16 @@
 import { stageNames, type StageName } from '../ground/stage-names.ts';
 import type { DeclaredValue } from '../stages/declared-value.ts';
+import type { DeclaredFinding } from '../stages/declared-finding.ts';
+import { findings as loadFindings } from '../stages/load/findings.ts';
+import { findings as moneyFindings } from '../stages/money/findings.ts';
+import { findings as nameplateFindings } from '../stages/nameplate/findings.ts';
+import { findings as pickFindings } from '../stages/pick/findings.ts';
+import { findings as placeFindings } from '../stages/place/findings.ts';
+import { findings as profileFindings } from '../stages/profile/findings.ts';
+import { findings as protectionFindings } from '../stages/protection/findings.ts';
+import { findings as situationFindings } from '../stages/situation/findings.ts';
+import { findings as startingFindings } from '../stages/starting/findings.ts';
+import { findings as supplyFindings } from '../stages/supply/findings.ts';
 import { values as handover } from '../stages/handover/values.ts';
 import { values as load } from '../stages/load/values.ts';
 import { values as money } from '../stages/money/values.ts';
@@ -31,4 +42,20 @@ export const publishedValues: ReadonlyMap<string, DeclaredValue> = new Map(
   stageNames.flatMap((stage) =>
     Object.entries(declared[stage]).map(([name, value]) => [`${stage}.${name}`, value] as const),
   ),
+);
+
+/** Every finding the stages may raise, by its code. */
+export const declaredFindings: ReadonlyMap<string, DeclaredFinding> = new Map(
+  [
+    situationFindings,
+    nameplateFindings,
+    loadFindings,
+    supplyFindings,
+    placeFindings,
+    profileFindings,
+    startingFindings,
+    pickFindings,
+    protectionFindings,
+    moneyFindings,
+  ].flatMap((findings) => Object.entries<DeclaredFinding>(findings)),
 );

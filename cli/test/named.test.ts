@@ -1,0 +1,28 @@
+/** Nothing is published that no test names. */
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { declaredFindings, publishedValues } from '@pilgrim/core/solve/published';
+
+const root = new URL('../../', import.meta.url);
+const tests = ['core/test/', 'core/test/cases/', 'db/test/', 'cli/test/']
+  .flatMap((folder) =>
+    readdirSync(new URL(folder, root), { withFileTypes: true })
+      .filter((entry) => entry.isFile() && entry.name !== 'named.test.ts')
+      .map(({ name }) => readFileSync(new URL(folder + name, root), 'utf8')),
+  )
+  .join('\n');
+
+describe('every published value and finding is named by a test', () => {
+  it('values', () => {
+    const unnamed = [...publishedValues.keys()].filter((id) => {
+      const [, name = ''] = id.split('.');
+      return !new RegExp(`['.]${name}\\b`).test(tests);
+    });
+    expect(unnamed).toEqual([]);
+  });
+
+  it('findings', () => {
+    expect([...declaredFindings.keys()].filter((code) => !tests.includes(code))).toEqual([]);
+    expect(declaredFindings.size).toBeGreaterThan(120);
+  });
+});
