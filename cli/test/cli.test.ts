@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import type { OptionSolution } from '@pilgrim/core';
 import type { MachineResult } from '@pilgrim/core/commands/machine';
 import { describe, expect, it } from 'vitest';
 
@@ -12,6 +13,13 @@ interface Issue {
   message: string;
 }
 
+interface Printed {
+  readonly title: string;
+  readonly chosen: string;
+  readonly values: Readonly<Record<string, { readonly value: unknown }>>;
+  readonly options: Readonly<Record<string, Pick<OptionSolution, 'name' | 'proposed' | 'values'>>>;
+}
+
 function pilgrim(args: string[], input: string) {
   const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', main, ...args], {
     input,
@@ -19,7 +27,7 @@ function pilgrim(args: string[], input: string) {
   });
   return {
     status,
-    output: () => JSON.parse(stdout) as MachineResult & { values: Record<string, { value: unknown }>; title: string },
+    output: () => JSON.parse(stdout) as MachineResult & Printed,
     issues: () => JSON.parse(stderr) as Issue[],
   };
 }
