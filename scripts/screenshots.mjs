@@ -40,6 +40,7 @@ const views = [
     drawn: true,
   },
   { name: 'pick', tag: 'P-214', path: '/pick' },
+  { name: 'options', tag: 'HF-031', path: '/money', top: '[aria-label="Options compared"]' },
   { name: 'stopped', tag: 'VF-12', path: '/place' },
   { name: 'sheet', tag: 'P-214', path: '/sheet' },
   { name: 'tablet', tag: 'P-214', path: '/protection', width: 768, height: 1024 },

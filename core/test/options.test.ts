@@ -8,7 +8,6 @@ import {
   jobSchema,
   solve,
   viewOf,
-  type Job,
   type JobInput,
   type Solution,
 } from '../src/index.ts';
@@ -217,10 +216,7 @@ describe('what Pilgrim proposes', () => {
     expect(kinds(run({ ...fan, ...direct }))).toEqual(['A own', 'B drive']);
     const steady = { ...fan, profile: { points: [{ flow: '100 %', hours: '6000 h' }] } };
     expect(kinds(run({ ...steady, ...direct }))).toEqual(['A own']);
-    expect(kinds(run({ ...steady, ...direct, starting: { speedControl: 'yes' } }))).toEqual([
-      'A own',
-      'B drive',
-    ]);
+    expect(kinds(run({ ...steady, ...direct, starting: { speedControl: 'yes' } }))).toEqual(['A own', 'B drive']);
   });
 
   it('nothing that is there already, or was declined; letters go on where one is free', () => {
