@@ -206,9 +206,16 @@ describe('what Pilgrim proposes', () => {
       situation: { kind: 'replace', presentStarter: 'direct' },
       nameplate: { power: '25 hp', speed: '1770', voltages: '460', currents: '30', frequency: '60' },
     });
-    expect(kinds(there)).toEqual(['A own', 'B start', 'C kept']);
-    expect(there.options.C).toMatchObject({ name: 'Present direct start kept', why: 'It is there and paid for.' });
-    expect(there.options.B?.why).toBe('The least costly start that passes every limit.');
+    // It starts directly, and so would the least costly start: nobody buys what is there.
+    expect(kinds(there)).toEqual(['A own', 'B kept']);
+    expect(there.options.B).toMatchObject({ name: 'Present direct start kept', why: 'It is there and paid for.' });
+    const other = run({
+      ...fan,
+      situation: { kind: 'replace', presentStarter: 'soft starter' },
+      nameplate: { power: '25 hp', speed: '1770', voltages: '460', currents: '30', frequency: '60' },
+    });
+    expect(kinds(other)).toEqual(['A own', 'B start', 'C kept']);
+    expect(other.options.B?.why).toBe('The least costly start that passes every limit.');
   });
 
   it('a drive beside a starter where the flow varies or the machine could use one, not for a steady load', () => {

@@ -76,7 +76,11 @@ const covers =
 export function propose(job: Job, typed: readonly SolvedOption[]): Asked[] {
   const [first] = typed;
   if (!first) return [];
-  const ideas = [leastCostlyStart(first), drive(job, first), presentStarter(job)].filter((idea) => idea !== undefined);
+  const kept = presentStarter(job);
+  const start = leastCostlyStart(first);
+  // Nobody buys what is there.
+  const bought = start?.method === kept?.method ? undefined : start;
+  const ideas = [bought, drive(job, first), kept].filter((idea) => idea !== undefined);
   const open = ideas.filter((idea) => !job.declined.includes(idea.kind) && !typed.some(covers(idea)));
   const free = letters.filter((letter) => !typedOptions(job).includes(letter));
   return open.flatMap((idea, at) => {
