@@ -3,6 +3,7 @@ import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { emptyCatalogue, emptyJob, solve, type JobInput } from '../src/index.ts';
 import type { Severity } from '../src/ground/finding.ts';
 import cases from './cases/findings.json' with { type: 'json' };
+import { plate } from './round-prices.ts';
 
 type Part = Readonly<Record<string, unknown>>;
 interface Case {
@@ -18,24 +19,16 @@ interface Case {
   readonly clear: Part;
 }
 
-/** 25 hp at 460 V: √3·460·30·0.936·0.83 = 18.57 kW of 18.64, a plate that agrees with itself. */
-const plate = {
+/** A motor that is there, on its supply. */
+const there = {
   situation: { kind: 'replace' },
-  nameplate: {
-    power: '25 hp',
-    speed: '1770',
-    voltages: '460',
-    currents: '30',
-    frequency: '60',
-    efficiency: '93.6',
-    powerFactor: '83',
-  },
+  nameplate: plate,
   supply: { voltage: '480 V', sourcePower: '1000 kVA', sourceImpedance: '5 %' },
   place: { hazardous: 'no' },
 };
 const bases = {
   none: {},
-  plate,
+  plate: there,
   iec: {
     school: 'IEC',
     nameplate: { power: '15 kW', speed: '1470', voltages: '400', currents: '28', frequency: '50' },
@@ -43,8 +36,8 @@ const bases = {
     place: { hazardous: 'no' },
   },
   pick: {
-    ...plate,
-    nameplate: { ...plate.nameplate, frame: '284T' },
+    ...there,
+    nameplate: { ...plate, frame: '284T' },
     load: { way: 'torque', torque: '60 lb·ft', speed: '1770', torqueKind: 'variable' },
   },
 } as const;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { emptyJob, solve, type Catalogue, type JobInput, type Solution } from '../src/index.ts';
-import { catalogue, fan } from './round-prices.ts';
+import { catalogue, fan, plate } from './round-prices.ts';
 
 const KWH = 3.6e6;
 const YEAR = 8760 * 3600;
@@ -11,15 +11,6 @@ const run = (input: JobInput, from: Catalogue = catalogue): Solution => solve(em
 const money = (solution: Solution, name: string): number => Number(solution.values[`money.${name}`]?.value ?? NaN);
 const energy = (solution: Solution, name: string): number => Number(solution.values[`profile.${name}`]?.value ?? NaN);
 const codes = (solution: Solution): string[] => solution.findings.map(({ code }) => code);
-const kept = {
-  power: '25 hp',
-  speed: '1770',
-  voltages: '460',
-  currents: '30',
-  frequency: '60',
-  efficiency: '93.6',
-  powerFactor: '83',
-};
 
 describe('what a year costs', () => {
   it('is its energy at the price of a kilowatt-hour; the saving is today less speed control', () => {
@@ -77,7 +68,7 @@ describe('what a year costs', () => {
   it('without a price nothing is counted; an energy study cannot do without, elsewhere it sharpens', () => {
     const priceless = { ...fan, money: {} };
     const missing = (kind: 'energy' | 'new') =>
-      run({ ...priceless, situation: { kind }, ...(kind === 'energy' ? { nameplate: kept } : {}) }).missing.find(
+      run({ ...priceless, situation: { kind }, ...(kind === 'energy' ? { nameplate: plate } : {}) }).missing.find(
         ({ field }) => field === 'money.energyPrice',
       );
     expect(missing('energy')?.kind).toBe('needed');
@@ -100,7 +91,7 @@ describe('what it costs to buy', () => {
   });
 
   it('where a starter is there it is paid for: no credit, 3200', () => {
-    const solution = run({ ...fan, situation: { kind: 'drive' }, nameplate: kept });
+    const solution = run({ ...fan, situation: { kind: 'drive' }, nameplate: plate });
     expect(money(solution, 'extraCapital')).toBeCloseTo(3200, 9);
     expect(money(solution, 'firstCost')).toBeCloseTo(3200, 9);
     expect(solution.values['money.extraCapital']?.working.note).toContain('no credit');

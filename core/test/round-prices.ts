@@ -90,3 +90,14 @@ export const fan: JobInput = {
   },
   money: { energyPrice: '0.10 per kWh', years: '10 years' },
 };
+
+/** 25 hp at 460 V: √3·460·30·0.936·0.83 = 18.57 kW of 18.64, a plate that agrees with itself. */
+export const plate = {
+  power: '25 hp',
+  speed: '1770',
+  voltages: '460',
+  currents: '30',
+  frequency: '60',
+  efficiency: '93.6',
+  powerFactor: '83',
+} as const;

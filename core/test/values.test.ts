@@ -5,7 +5,7 @@ import { solveOption } from '../src/solve/option.ts';
 import { solveShared } from '../src/solve/shared.ts';
 import type { Circuit } from '../src/stages/protection/asked-of-protection.ts';
 import { checkRelay, dialOf } from '../src/stages/protection/overload.ts';
-import { catalogue, fan } from './round-prices.ts';
+import { catalogue, fan, plate } from './round-prices.ts';
 
 const HP = 745.6999;
 const LBFT = 1.355818;
@@ -40,16 +40,6 @@ function circuitOf(input: JobInput, from: typeof catalogue): Circuit {
 const near = (actual: number, expected: number, share = 1e-4): void =>
   expect(Math.abs(actual / expected - 1), `${actual} for ${expected}`).toBeLessThan(share);
 
-/** 25 hp at 460 V: √3·460·30·0.936·0.83 = 18.57 kW of 18.64. */
-const plate = {
-  power: '25 hp',
-  speed: '1770',
-  voltages: '460',
-  currents: '30',
-  frequency: '60',
-  efficiency: '93.6',
-  powerFactor: '83',
-};
 const kept: JobInput = {
   situation: { kind: 'starter' },
   nameplate: plate,
