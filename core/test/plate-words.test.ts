@@ -172,6 +172,13 @@ describe('what is not believed', () => {
     '\n',
     '-',
   );
+  it('a third bearing is told: a motor has two, so one of the figures is something else', () => {
+    const { fields, doubts } = readPlate('2300 2300 15 HP 2300');
+    expect(fields).toMatchObject({ bearingDriveEnd: '2300', bearingOppositeEnd: '2300', power: '15 hp' });
+    expect(doubts).toEqual([{ text: '2300', why: 'a third bearing' }]);
+    expect(readPlate('6309 6307 15 HP').doubts).toEqual([]);
+  });
+
   it('no word of power, volts, amps, speed, hertz or phases, and no figure beside one, is left unread in silence', () => {
     fc.assert(
       fc.property(fc.array(fc.oneof(word, figure, other), { maxLength: 14 }), (words) => {

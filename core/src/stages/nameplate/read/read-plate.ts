@@ -471,6 +471,7 @@ class Reader {
     if (field === 'bearingDriveEnd') {
       const free = (['bearingDriveEnd', 'bearingOppositeEnd'] as const).find((each) => this.fields[each] === undefined);
       if (free) this.fields[free] = value.toUpperCase();
+      else this.#doubts.push({ text: token.text, why: 'a third bearing' });
       return void this.#understood(at, free, free ? 'which end it stands at is not printed' : 'a third bearing');
     }
     const shown =
