@@ -1,3 +1,4 @@
+import { motorToday } from './motor-today.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { ProfileOn, ProfilePoint } from './profile-result.ts';
@@ -14,10 +15,9 @@ type Energy = Pick<ProfileValues, 'energyThrottled' | 'energySpeedControlled' | 
 
 /** Energy of a year as controlled today and with speed control, and what lies between. */
 export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
-  const { brief, motor, motorPower, staticShare, nameplate, hours } = on;
+  const { brief, motor, motorPower, staticShare, hours } = on;
   const { job, given } = brief;
   const { school } = job;
-  const today = (job.situation.kind === 'new' ? undefined : nameplate.motor) ?? motor;
   const unknown = steps.some((step) => step.hours > 0 && step.throttled === undefined);
   const throttled = steps.reduce((sum, step) => sum + (step.throttled ?? 0) * step.hours, 0);
   const controlled = steps.reduce((sum, step) => sum + step.speedControlled * step.hours, 0);
@@ -28,7 +28,7 @@ export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
         formula: 'E = \\sum_i t_i\\,P_{in}(q_i)',
         from: { P: motorPower, t: hours },
         source: `Flow-control curves of public building-energy simulation (recalled from memory); part-load loss: ${PRACTICE}`,
-        note: `Holds for ${today.label}.`,
+        note: `Holds for ${motorToday(motor, on).label}.`,
       });
   const energySpeedControlled = quantity(controlled, 'energy', school, {
     origin: 'estimated',

@@ -1,3 +1,4 @@
+import { motorToday } from './motor-today.ts';
 import type { ProfileOn, ProfilePoint, ProfileResult } from './profile-result.ts';
 import { HOUR } from '../../ground/constants.ts';
 import { energyOf } from './profile-energy.ts';
@@ -65,10 +66,6 @@ interface Typed {
   readonly flow: Value;
   readonly hours: Value;
 }
-
-/** What runs today stands on today’s motor, where there is one. */
-const motorToday = (motor: Motor, { brief, nameplate }: ProfileOn): Motor =>
-  (brief.job.situation.kind === 'new' ? undefined : nameplate.motor) ?? motor;
 
 /** One row either way. */
 function stepOf(

@@ -37,7 +37,7 @@
     <tbody>
       {#each rows as row (row.id)}
         <tr class="border-t align-top" data-compared={row.id}>
-          <th scope="row" class="px-3 py-1.5 text-left font-normal text-quiet"
+          <th scope="row" class="min-w-36 px-3 py-1.5 text-left font-normal text-quiet"
             >{row.label}{money.test(row.id) ? `, ${currency}` : ''}</th
           >
           {#each shown as letter (letter)}

@@ -2,7 +2,7 @@
   import { afterNavigate, goto } from '$app/navigation';
   import { stageNames, type StageName } from '@pilgrim/core/ground/stage-names';
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
-  import { onMount } from 'svelte';
+  import { onMount, type ComponentProps } from 'svelte';
   import Cautions from '$lib/components/Cautions.svelte';
   import ConflictDialog from '$lib/components/ConflictDialog.svelte';
   import CluesPanel from '$lib/components/CluesPanel.svelte';
@@ -32,6 +32,41 @@
   const base = $derived(`/jobs/${store.id}`);
   const stage = $derived((params.stage ?? 'situation') as StageName);
   const sheet = $derived(data.sheet);
+  /** Lists of rows that are typed below a stage’s fields. */
+  const lists: Partial<Record<StageName, Omit<ComponentProps<typeof RowsEditor>, 'store' | 'hydrated'>>> = {
+    profile: {
+      title: 'Hours a year at each flow',
+      path: 'profile.points',
+      row: 'step',
+      cells: [
+        { path: 'flow', label: 'Flow', placeholder: '70 %' },
+        { path: 'hours', label: 'Hours', placeholder: '2000 h' },
+      ],
+      fresh: { flow: '', hours: '' },
+    },
+    pick: {
+      title: 'Accessories and work of this option',
+      path: 'pick.accessories',
+      row: 'part',
+      cells: [
+        { path: 'part', label: 'Part', placeholder: 'Line choke' },
+        { path: 'price', label: 'Price', placeholder: '480' },
+      ],
+      fresh: { part: '', price: '' },
+    },
+    supply: {
+      title: 'Time bands of the tariff',
+      path: 'supply.bands',
+      row: 'band',
+      cells: [
+        { path: 'name', label: 'Band', placeholder: 'Night' },
+        { path: 'price', label: 'Price', placeholder: '0.11 per kWh' },
+        { path: 'share', label: 'Of its hours', placeholder: '40 %' },
+      ],
+      fresh: { name: '', price: '', share: '' },
+    },
+  };
+  const list = $derived(lists[stage]);
   const asked = $derived(store.solution.stages[stage].state !== 'not asked');
   const outlines = $derived(store.solution.details.outlines);
   const next = $derived(stageNames[stageNames.indexOf(stage) + 1]);
@@ -119,49 +154,7 @@
           {#if stage === 'supply'}<SupplyRecords {store} {hydrated} />{/if}
           <FieldGrid fields={sheet.fields} {store} {hydrated} />
         {/key}
-        {#if stage === 'profile'}<div class="mt-6">
-            <RowsEditor
-              {store}
-              {hydrated}
-              title="Hours a year at each flow"
-              path="profile.points"
-              row="step"
-              cells={[
-                { path: 'flow', label: 'Flow', placeholder: '70 %' },
-                { path: 'hours', label: 'Hours', placeholder: '2000 h' },
-              ]}
-              fresh={{ flow: '', hours: '' }}
-            />
-          </div>{/if}
-        {#if stage === 'pick'}<div class="mt-6">
-            <RowsEditor
-              {store}
-              {hydrated}
-              title="Accessories and work of this option"
-              path="pick.accessories"
-              row="part"
-              cells={[
-                { path: 'part', label: 'Part', placeholder: 'Line choke' },
-                { path: 'price', label: 'Price', placeholder: '480' },
-              ]}
-              fresh={{ part: '', price: '' }}
-            />
-          </div>{/if}
-        {#if stage === 'supply'}<div class="mt-6">
-            <RowsEditor
-              {store}
-              {hydrated}
-              title="Time bands of the tariff"
-              path="supply.bands"
-              row="band"
-              cells={[
-                { path: 'name', label: 'Band', placeholder: 'Night' },
-                { path: 'price', label: 'Price', placeholder: '0.11 per kWh' },
-                { path: 'share', label: 'Of its hours', placeholder: '40 %' },
-              ]}
-              fresh={{ name: '', price: '', share: '' }}
-            />
-          </div>{/if}
+        {#if list}<div class="mt-6"><RowsEditor {store} {hydrated} {...list} /></div>{/if}
       </div>
       {#if stage === 'nameplate' && (outlines.old || store.solution.details.clues.length > 0)}
         <div class="space-y-4">
