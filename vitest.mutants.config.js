@@ -1,11 +1,9 @@
 import { defineConfig, mergeConfig } from 'vitest/config';
 import base from './vitest.config.js';
 
-/** What mutation testing runs: the tests of core, with fewer random cases each. */
+/** What mutation testing runs: the tests of core as one file. A mutant is switched on where it stands. */
 export default defineConfig(() => {
-  const merged = mergeConfig(base, { test: { setupFiles: ['core/test/fewer-runs.ts'] } });
-  merged.test.include = (process.env.MUTANTS_TESTS ?? 'core/test/**/*.test.ts').split(',');
-  // Modules are loaded once for all mutants: a mutant is switched on where it stands.
-  merged.test.isolate = false;
+  const merged = mergeConfig(base, { test: { isolate: false } });
+  merged.test.include = [process.env.MUTANTS_TESTS ?? 'cli/test/mutants.ts'];
   return merged;
 });

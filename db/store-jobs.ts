@@ -1,4 +1,5 @@
 import type { Job, OptionSolution, Solution } from '@pilgrim/core';
+import { pageOf, type Page } from '@pilgrim/core/solve/page';
 import type { JSONValue, Sql } from 'postgres';
 
 export type JobState = 'stopped' | 'open' | 'ready';
@@ -23,20 +24,22 @@ const headOf = (option: OptionSolution): OptionSolution => ({
 });
 
 /** What is kept of a solution with each revision: all of it but the tails of the long lists of catalogue items and the run-ups. */
-export function snapshot(solution: Solution): JSONValue {
+function kept(solution: Solution): Solution {
   const { motors, drives } = solution.details;
-  const kept = {
+  return {
     ...solution,
     options: Object.fromEntries(Object.entries(solution.options).map(([letter, option]) => [letter, headOf(option)])),
     details: {
       ...solution.details,
-      starting: solution.details.starting.map((start) => ({ ...start, trace: undefined })),
+      starting: solution.details.starting.map(({ trace, ...start }) => start),
       motors: motors && { ...motors, fits: motors.fits.slice(0, KEPT), refused: motors.refused.slice(0, KEPT) },
       drives: drives && { ...drives, fits: drives.fits.slice(0, KEPT), refused: drives.refused.slice(0, KEPT) },
     },
   };
-  return kept as unknown as JSONValue;
 }
+
+/** What the screens of a job bring of its solution. */
+export const pageKept = (solution: Solution): Page => pageOf(kept(solution));
 
 const asJson = (job: Job): JSONValue => job;
 
@@ -90,6 +93,9 @@ export async function updateJob(
 }
 
 async function insertRevision(sql: Sql, id: string, revision: number, job: Job, solution: Solution): Promise<void> {
-  await sql`insert into job_revisions (job_id, revision, document, engine, result)
-    values (${id}, ${revision}, ${sql.json(asJson(job))}, ${solution.engine}, ${sql.json(snapshot(solution))})`;
+  const result = kept(solution);
+  const { head, details } = pageOf(result);
+  await sql`insert into job_revisions (job_id, revision, document, engine, result, page, page_details)
+    values (${id}, ${revision}, ${sql.json(asJson(job))}, ${solution.engine},
+      ${sql.json(result as unknown as JSONValue)}, ${head}, ${sql.json(details)})`;
 }

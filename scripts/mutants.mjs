@@ -84,7 +84,7 @@ async function run(name) {
     tempDirName: '.cache/mutants',
     coverageAnalysis: 'perTest',
     concurrency: Number(process.env.MUTANTS_AT_ONCE ?? 2),
-    timeoutMS: 20_000,
+    timeoutMS: 10_000,
     disableTypeChecks: false,
     ignorePatterns: ['web/build', 'web/.svelte-kit', '.data', 'docs', 'test-results', '.cache'],
     allowEmpty: true,

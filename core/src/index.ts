@@ -1,12 +1,6 @@
 export { solve } from './solve/solve.ts';
-export {
-  solutionSchema,
-  ENGINE,
-  type Solution,
-  type OptionSolution,
-  type Details,
-  type StageState,
-} from './solve/solution.ts';
+export { solutionSchema, ENGINE, type Solution, type OptionSolution, type StageState } from './solve/solution.ts';
+export type { Details } from './solve/details.ts';
 export {
   jobSchema,
   documentSchema,

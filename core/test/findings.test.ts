@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { emptyCatalogue, emptyJob, solve, type JobInput } from '../src/index.ts';
 import type { Severity } from '../src/ground/finding.ts';
+import { demo } from './demo.ts';
 import cases from './cases/findings.json' with { type: 'json' };
 import { plate } from './round-prices.ts';
 
@@ -51,8 +51,6 @@ const merged = (under: Part, over: Part): Part =>
       return [key, parts ? { ...a, ...b } : (b ?? a)];
     }),
   );
-
-const demo = demoCatalogue();
 
 describe('findings are raised by their figures and cleared by the change they ask for', () => {
   it.each((cases as readonly Case[]).map((each) => [each.code, each] as const))('%s', (code, each) => {

@@ -1,7 +1,6 @@
 /** Starts, drives and hoists are judged on what is guaranteed, not on what a fitted circuit happens to have. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { emptyCatalogue, emptyJob, solve, type Catalogue, type JobInput, type Solution } from '../src/index.ts';
 import { interpolate } from '../src/ground/numeric.ts';
 import { bearableTime, notBorne } from '../src/catalogue/drive-duty.ts';
@@ -10,8 +9,8 @@ import { bearableTorque } from '../src/stages/place/slow.ts';
 import { typicalMotor } from '../src/motor/typical.ts';
 import { torqueCeiling, type Guaranteed } from '../src/stages/starting/guarantee.ts';
 import { PRACTICE, quantity } from '../src/ground/value.ts';
+import { demo as catalogue } from './demo.ts';
 
-const catalogue = demoCatalogue();
 const run = (job: JobInput, from: Catalogue = emptyCatalogue): Solution => solve(emptyJob(job), from);
 const finding = (solution: Solution, code: string) => solution.findings.find((each) => each.code === code);
 const number = (solution: Solution, id: string): number => Number(solution.values[id]?.value);

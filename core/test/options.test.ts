@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import before from '../../db/test/data/jobs-version-1.json' with { type: 'json' };
 import {
   documentSchema,
@@ -15,6 +14,7 @@ import { fieldAt, letters, placeIn } from '../src/job/places.ts';
 import { ownNames } from '../src/job/options.ts';
 import { compareOptions, type Compared } from '../src/solve/compare-options.ts';
 import { quantity } from '../src/ground/value.ts';
+import { demo } from './demo.ts';
 import { catalogue, fan } from './round-prices.ts';
 
 const run = (input: JobInput): Solution => solve(emptyJob(input), catalogue);
@@ -39,7 +39,6 @@ describe('documents of before', () => {
   });
 
   it('decide as they did', () => {
-    const demo = demoCatalogue();
     const decisions = before.map((document) => {
       const { values } = solve(jobSchema.parse(document), demo);
       return [document.tag, values['starting.method']?.value, values['handover.decision']?.value];

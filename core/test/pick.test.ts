@@ -1,7 +1,6 @@
 /** What is bought and what the sheet says of it: hard rules, preferences, and refusals that name what would have to change. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { demoSites } from '../../db/demo/jobs.ts';
 import { selectionSheet } from '../src/solve/sheet.ts';
 import { emptyJob, solve, type Catalogue, type JobInput, type Solution } from '../src/index.ts';
@@ -11,8 +10,8 @@ import { rankDrives, type DriveNeed } from '../src/stages/pick/rank-drives.ts';
 import { rankMotors } from '../src/stages/pick/rank-motors.ts';
 import { siUnit } from '../src/ground/quantity/format.ts';
 import { publishedValues } from '../src/solve/published.ts';
+import { demo as catalogue } from './demo.ts';
 
-const catalogue = demoCatalogue();
 const run = (job: JobInput, from: Catalogue = catalogue): Solution => solve(emptyJob(job), from);
 const finding = (solution: Solution, code: string) => solution.findings.find((each) => each.code === code);
 const within = (min: number, max: number) => fc.double({ min, max, noNaN: true });

@@ -1,14 +1,13 @@
 /** Supply, place, flow, protection and money: what is trusted, dropped or not asked no longer. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { emptyCatalogue, emptyJob, solve, type Catalogue, type JobInput, type Solution } from '../src/index.ts';
 import { selectionSheet } from '../src/solve/sheet.ts';
 import { inputOnLine } from '../src/motor/part-load.ts';
 import { INRUSH, leastBreaker } from '../src/stages/protection/breaker.ts';
 import { affinity, throttledShare } from '../src/stages/profile/shaft-power.ts';
+import { demo as catalogue } from './demo.ts';
 
-const catalogue = demoCatalogue();
 const run = (job: JobInput, from: Catalogue = emptyCatalogue): Solution => solve(emptyJob(job), from);
 const finding = (solution: Solution, code: string) => solution.findings.find((each) => each.code === code);
 const number = (solution: Solution, id: string): number => Number(solution.values[id]?.value);

@@ -2,7 +2,6 @@
 import fc from 'fast-check';
 import { Solver } from 'odex';
 import { describe, expect, it } from 'vitest';
-import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { demoSites } from '../../db/demo/jobs.ts';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
 import { interpolate } from '../src/ground/numeric.ts';
@@ -17,11 +16,11 @@ import { runUp, type RunUpSetting } from '../src/stages/starting/run-up.ts';
 import { sampleStart, spreadOf, type SpreadSetting } from '../src/stages/starting/spread.ts';
 import { transientRun, type TransientSetting } from '../src/stages/starting/transient.ts';
 import { classTimes, tripTime } from '../src/stages/starting/trip-curve.ts';
+import { demo as catalogue } from './demo.ts';
 import krause3 from './cases/krause-3hp.json' with { type: 'json' };
 import krause50 from './cases/krause-50hp.json' with { type: 'json' };
 
 const RPM = Math.PI / 30;
-const catalogue = demoCatalogue();
 const within = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const near = (actual: number, expected: number, share: number): void => {
   expect(Math.abs(actual / expected - 1), `${actual} is not within ${share * 100} % of ${expected}`).toBeLessThan(

@@ -11,10 +11,9 @@ import { standardPowers } from '../src/motor/standard-power.ts';
 import { minimumBreakdownTorque } from '../src/motor/typical.ts';
 import { dipOf, type Source } from '../src/stages/supply/source.ts';
 import { flickerOf } from '../src/stages/supply/flicker.ts';
-import { demoCatalogue } from '../../db/demo/catalogue.ts';
+import { demo as catalogue } from './demo.ts';
 import acceleration from './cases/acceleration-time.json' with { type: 'json' };
 
-const catalogue = demoCatalogue();
 const run = (job: JobInput): Solution => solve(emptyJob({ situation: { kind: 'new' }, ...job }), emptyCatalogue);
 const number = (solution: Solution, id: string): number => Number(solution.values[id]?.value);
 const severity = (solution: Solution, code: string) => solution.findings.find((each) => each.code === code)?.severity;

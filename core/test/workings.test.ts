@@ -1,12 +1,11 @@
 /** Every figure shows its working: where it comes from, and what was put in. */
 import { describe, expect, it } from 'vitest';
-import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { demoSites } from '../../db/demo/jobs.ts';
 import { emptyJob, solve, type AnyValue, type JobInput } from '../src/index.ts';
 import { publishedValues } from '../src/solve/published.ts';
+import { demo } from './demo.ts';
 import { catalogue, fan } from './round-prices.ts';
 
-const demo = demoCatalogue();
 const rich: JobInput = {
   ...fan,
   supply: { ...fan.supply, demandPrice: '14 per kW', feederLength: '200 ft', feederSize: '2', startsPerHour: '4' },

@@ -17,7 +17,8 @@ import { compareOptions } from './compare-options.ts';
 import { solveOption, type SolvedOption } from './option.ts';
 import { propose, startName } from './propose.ts';
 import { solveShared, type Shared } from './shared.ts';
-import { ENGINE, type Details, type OptionSolution, type Solution, type StageState, type Stages } from './solution.ts';
+import type { Details } from './details.ts';
+import { ENGINE, type OptionSolution, type Solution, type StageState, type Stages } from './solution.ts';
 import { powerTrain } from './train.ts';
 
 /**

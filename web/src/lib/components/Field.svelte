@@ -24,10 +24,10 @@
   const other = $derived(
     echo?.other && 4 * getText().length + 3 * echo.other.length <= (field.wide ? 150 : 72) ? echo.other : undefined,
   );
-  const look = $derived(`entry ${error ? 'border-2 border-stop' : ''}`);
+  const look = $derived(error ? 'entry border-2 border-stop' : 'entry');
 </script>
 
-<div class={field.wide ? 'sm:col-span-2 lg:col-span-1 xl:col-span-2' : ''} data-field={field.path}>
+<div class={field.wide ? 'sm:col-span-2 lg:col-span-1 xl:col-span-2' : undefined} data-field={field.path}>
   {#if field.kind === 'check'}
     <Checkbox
       {id}
@@ -39,7 +39,7 @@
       {field.label}
     </Checkbox>
   {:else}
-    <label for={id} class="mb-1 block text-sm text-quiet">{field.label}</label>
+    <label for={id} class="asked">{field.label}</label>
     {#if field.kind === 'select'}
       <select {id} class={look} disabled={!hydrated} bind:value={getText, setText}>
         {#if store.get(field.path) === undefined}<option disabled value="">–</option>{/if}
@@ -61,7 +61,7 @@
           autocomplete="off"
           maxlength={200}
           placeholder={field.placeholder}
-          class={`${look} ${other ? '@min-[9rem]:pe-20' : ''}`}
+          class={other ? `${look} @min-[9rem]:pe-20` : look}
           aria-label={field.said}
           aria-invalid={error ? true : undefined}
           aria-describedby={said}

@@ -18,7 +18,7 @@
 <!-- A figure that opens to its working. -->
 <button
   type="button"
-  class={`cursor-pointer text-left underline decoration-dotted decoration-1 underline-offset-4 hover:decoration-solid ${value.origin === 'estimated' ? 'italic' : ''}`}
+  class={value.origin === 'estimated' ? 'figure italic' : 'figure'}
   aria-haspopup="dialog"
   title="Show the working"
   onclick={(event) => void open(event.currentTarget)}>{value.text}</button

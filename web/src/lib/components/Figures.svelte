@@ -39,16 +39,14 @@
       <dl class="divide-y">
         {#each rows as { id, label, value } (id)}
           {@const long = value.unit === '' && value.text.length > LONG}
-          <div class={`px-4 py-1.5 ${long ? '' : 'flex items-baseline gap-3'}`} data-value={id}>
-            <dt class="min-w-0 grow text-sm text-quiet">{label}</dt>
-            <dd class={long ? '' : value.unit === '' ? 'text-right' : 'text-right whitespace-nowrap'}>
+          <div class={long ? 'worked block' : 'worked'} data-value={id}>
+            <dt>{label}</dt>
+            <dd class={long ? undefined : value.unit === '' ? 'text-right' : 'text-right whitespace-nowrap'}>
               <Figure {label} {value} whole={whole && (() => whole(id))} />{#if value.unit === 'currency'}<span
                   class="text-sm text-quiet">&nbsp;{currency}</span
                 >{/if}
             </dd>
-            {#if value.unit !== ''}<dd class="w-20 shrink-0 text-right text-sm whitespace-nowrap text-quiet">
-                {value.other ?? ''}
-              </dd>{/if}
+            {#if value.unit !== ''}<dd class="other">{value.other ?? ''}</dd>{/if}
           </div>
         {/each}
       </dl>

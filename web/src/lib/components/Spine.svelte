@@ -30,14 +30,11 @@
         <a
           href={`${base}/${name}`}
           aria-current={name === current ? 'step' : undefined}
-          class={`flex min-h-11 gap-3 border-s-4 px-3 py-1.5 ${name === current ? 'border-copper bg-card' : 'border-transparent hover:bg-wash'}`}
+          class="spine-stage"
           data-stage={name}
           data-state={state}
         >
-          <span
-            class={`mt-0.5 flex size-5 shrink-0 items-center justify-center rounded-full text-xs ${colours[state]}`}
-            aria-hidden="true">{marks[state]}</span
-          >
+          <span class={`mark ${colours[state]}`} aria-hidden="true">{marks[state]}</span>
           <span class="min-w-0">
             <span class={`block text-sm leading-5 ${state === 'not asked' ? 'text-quiet' : 'font-semibold'}`}
               >{stageTitles[name]}<span class="sr-only">, {said[state]}</span></span

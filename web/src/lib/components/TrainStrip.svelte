@@ -21,46 +21,25 @@
       {@const next = train[index + 1]}
       {@const solid = block.state === 'decided' && next?.state === 'decided'}
       <li class="min-w-24 flex-1">
-        <a
-          href={`${base}/${block.stage}`}
-          class="group block rounded pb-1"
-          data-train={block.id}
-          data-state={block.state}
-        >
+        <a href={`${base}/${block.stage}`} class="train-block" data-train={block.id} data-state={block.state}>
           <span class="flex items-center" aria-hidden="true">
-            <span
-              class={`flex size-8 shrink-0 items-center justify-center border-2 ${
-                block.state === 'stopped'
-                  ? 'rounded-none border-stop bg-stop-wash text-stop'
-                  : block.state === 'open'
-                    ? 'rounded-lg border-dashed border-copper text-copper'
-                    : 'rounded-lg border-copper text-copper'
-              }`}
-            >
-              {#if block.state === 'stopped'}<span class="font-bold">!</span>
-              {:else if block.state === 'open'}<span>?</span>
-              {:else}<svg viewBox="0 0 24 24" class="size-5 fill-none stroke-current stroke-2"
-                  ><path d={icons[block.id]} /></svg
-                >{/if}
+            <span class="symbol">
+              {#if block.state === 'stopped'}!
+              {:else if block.state === 'open'}?
+              {:else}<svg viewBox="0 0 24 24"><path d={icons[block.id]} /></svg>{/if}
             </span>
-            {#if next}
-              <span class={`grow border-copper ${solid ? 'border-t-4' : 'border-t-4 border-dashed opacity-60'}`}></span>
-            {/if}
+            {#if next}<span class={solid ? 'wire solid' : 'wire'}></span>{/if}
           </span>
-          <span class="mt-1 block text-xs text-quiet group-hover:underline"
-            >{block.title}<span class="sr-only">, {stateTexts[block.state]}:</span></span
-          >
-          <span class="block truncate pe-3 text-sm font-semibold" title={block.rating}>{block.rating || '–'}</span>
-          <span class="block h-4 truncate pe-3 text-xs text-quiet" title={block.detail}>{block.detail}</span>
-          <span
-            class="mt-1 block h-1.5 w-20 rounded bg-line"
-            class:invisible={block.used === undefined}
-            aria-hidden="true"
-          >
-            <span
-              class={`block h-1.5 rounded ${(block.used ?? 0) > 1 ? 'bg-stop' : 'bg-sea'}`}
-              style={`width:${Math.min(100, Math.round((block.used ?? 0) * 100))}%`}
-            ></span>
+          <span class="name">{block.title}<span class="sr-only">, {stateTexts[block.state]}:</span></span>
+          <span class="rating" title={block.rating}>{block.rating || '–'}</span>
+          <span class="detail" title={block.detail}>{block.detail}</span>
+          <span class="used" class:invisible={block.used === undefined} aria-hidden="true">
+            {#if block.used !== undefined}
+              <span
+                class={block.used > 1 ? 'over' : undefined}
+                style={`width:${Math.min(100, Math.round(block.used * 100))}%`}
+              ></span>
+            {/if}
           </span>
           {#if block.used !== undefined}<span class="sr-only">{Math.round(block.used * 100)} % used</span>{/if}
         </a>

@@ -114,8 +114,20 @@ const declared: Readonly<Record<StageName, () => Declared>> = {
     Promise.all([import('@pilgrim/core/stages/handover/fields'), import('@pilgrim/core/stages/handover/values')]),
 };
 
+const made = new Map<StageName, Promise<Sheet>>();
+
 /** What a stage asks, in the order a person reads it off plate, machine or drawing. */
-export async function sheetOf(stage: StageName): Promise<Sheet> {
+export function sheetOf(stage: StageName): Promise<Sheet> {
+  const known = made.get(stage);
+  if (known) return known;
+  const sheet = makeSheet(stage);
+  made.set(stage, sheet);
+  // What could not be fetched is asked for again.
+  sheet.catch(() => made.delete(stage));
+  return sheet;
+}
+
+async function makeSheet(stage: StageName): Promise<Sheet> {
   const [[{ lead, fields }, { values }], rules] = await Promise.all([declared[stage](), rulesOf(stage)]);
   const own = definitionsOf(`${stage}.`, fields);
   if (stage !== 'situation') return { lead, fields: [...own, ...rules], values };

@@ -1,5 +1,5 @@
-import { ENGINE, jobSchema, solve, type Job, type Solution } from '@pilgrim/core';
-import { insertJob, snapshot, updateJob, type JobState } from '@pilgrim/db/store-jobs';
+import { ENGINE, jobSchema, solve, type Job, type Solution, type StageName } from '@pilgrim/core';
+import { insertJob, pageKept, updateJob, type JobState } from '@pilgrim/db/store-jobs';
 import { error } from '@sveltejs/kit';
 import { currentCatalogue } from './catalogue';
 import { withDatabase } from './database';
@@ -18,9 +18,10 @@ export interface JobRow {
 export interface StoredJob {
   readonly id: string;
   readonly revision: number;
-  /** Document and result as JSON text: the page passes them on without reading them twice. */
+  /** As JSON text: the page passes them on without reading them twice. */
   readonly document: string;
-  readonly result: string;
+  readonly page: string;
+  readonly details: string;
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
@@ -54,29 +55,25 @@ export const findItems = (search: string): Promise<FoundItem[]> =>
   );
 
 /**
- * A job at its newest revision, as a page needs it: its figures without their workings, which the page’s own solve brings
- * (the way to start keeps the reason that the sheet prints); 404 where there is none. A result of an older engine is solved afresh.
+ * A job at its newest revision, as the page of a stage needs it; 404 where there is none. A result of an older engine is
+ * solved afresh.
  */
-export async function loadJob(id: string): Promise<StoredJob> {
+export async function loadJob(id: string, stage: StageName): Promise<StoredJob> {
   if (!UUID.test(id)) error(404, 'There is no such job.');
   const row = await withDatabase(async (sql) => {
     const [found] = await sql<(StoredJob & { engine: string })[]>`
-      select jobs.id, jobs.revision, document::text as document, engine,
-        (jsonb_set(result, '{values}', (
-          select coalesce(jsonb_object_agg(key, case when key = 'starting.method' then value
-            else value || '{"working": {"formula": "", "inputs": [], "source": ""}}' end), '{}')
-          from jsonb_each(result -> 'values')
-        )) #- '{details,machine}' #- '{details,startSetting}')::text as result
+      select jobs.id, jobs.revision, document::text as document, engine, page, page_details ->> ${stage} as details
       from jobs join job_revisions on job_id = jobs.id and job_revisions.revision = jobs.revision
       where jobs.id = ${id}`;
     return found;
   });
   if (!row) error(404, 'There is no such job.');
   const { engine, ...job } = row;
-  if (engine === ENGINE) return job;
+  if (engine === ENGINE && job.page) return job;
   // The document may be of an earlier version as well: fields that were added since get their defaults.
   const document = jobSchema.parse(JSON.parse(job.document));
-  return { ...job, document: JSON.stringify(document), result: JSON.stringify(snapshot(await solveNow(document))) };
+  const { head, details } = pageKept(await solveNow(document));
+  return { ...job, document: JSON.stringify(document), page: head, details: details[stage] ?? '{}' };
 }
 
 type Since = 'catalogue' | 'chosen' | 'options' | 'comparison';
@@ -119,11 +116,24 @@ export async function solveNow(job: Job): Promise<Solution> {
   return solve(job, catalogue);
 }
 
+/** The document at its newest revision, as this program reads it; 404 where there is none. */
+export async function loadDocument(id: string): Promise<{ job: Job; revision: number }> {
+  if (!UUID.test(id)) error(404, 'There is no such job.');
+  const row = await withDatabase(async (sql) => {
+    const [found] = await sql<{ document: unknown; revision: number }[]>`
+      select document, jobs.revision
+      from jobs join job_revisions on job_id = jobs.id and job_revisions.revision = jobs.revision
+      where jobs.id = ${id}`;
+    return found;
+  });
+  if (!row) error(404, 'There is no such job.');
+  return { job: jobSchema.parse(row.document), revision: row.revision };
+}
+
 /** The document and its full solution, for sheets and exports. */
 export async function loadSolved(id: string): Promise<{ job: Job; solution: Solution; revision: number }> {
-  const stored = await loadJob(id);
-  const job = jobSchema.parse(JSON.parse(stored.document));
-  return { job, solution: await solveNow(job), revision: stored.revision };
+  const stored = await loadDocument(id);
+  return { ...stored, solution: await solveNow(stored.job) };
 }
 
 export async function createJob(job: Job): Promise<string> {
@@ -131,12 +141,12 @@ export async function createJob(job: Job): Promise<string> {
   return withDatabase((sql) => insertJob(sql, job, solution));
 }
 
-export type Saved = { readonly revision: number } | { readonly conflict: StoredJob };
+export type Saved = { readonly revision: number } | { readonly conflict: { job: Job; revision: number } };
 
 /** Saves over revision `base`; where somebody saved first, hands back what is stored now. */
 export async function saveJob(id: string, base: number, job: Job): Promise<Saved> {
   if (!UUID.test(id)) error(404, 'There is no such job.');
   const solution = await solveNow(job);
   const revision = await withDatabase((sql) => updateJob(sql, id, base, job, solution));
-  return revision === undefined ? { conflict: await loadJob(id) } : { revision };
+  return revision === undefined ? { conflict: await loadDocument(id) } : { revision };
 }

@@ -1,5 +1,9 @@
-import { ownNames } from '@pilgrim/core';
+import { ownNames, type StageName } from '@pilgrim/core';
 import { loadJob } from '$lib/server/jobs';
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = async ({ params }) => ({ ...(await loadJob(params.id)), ownNames });
+/** Once for a visit: going on to another stage does not ask again. */
+export const load: LayoutServerLoad = async ({ params: { id }, untrack, params }) => ({
+  ...(await loadJob(id, untrack(() => ('stage' in params ? params.stage : undefined) ?? 'situation') as StageName)),
+  ownNames,
+});

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import type { Job, Solution } from '@pilgrim/core';
+  import type { Job } from '@pilgrim/core';
+  import { fromPage } from '@pilgrim/core/solve/page';
   import { onMount, untrack } from 'svelte';
   import { JobStore } from '$lib/job/job-store.svelte';
   import { setJobStore } from '$lib/job/context';
@@ -13,7 +14,7 @@
         data.id,
         data.revision,
         JSON.parse(data.document) as Job,
-        JSON.parse(data.result) as Solution,
+        fromPage(data.page, data.details),
         data.ownNames,
       ),
   );

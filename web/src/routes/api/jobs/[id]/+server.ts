@@ -1,11 +1,11 @@
 import { json } from '@sveltejs/kit';
-import { loadJob, saveJob } from '$lib/server/jobs';
+import { loadRevision, saveJob } from '$lib/server/jobs';
 import { readJson, saveSchema } from '$lib/server/read-json';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ params }) => {
-  const { id, revision, document, result } = await loadJob(params.id);
-  return json({ id, revision, document: JSON.parse(document) as unknown, result: JSON.parse(result) as unknown });
+  const { job, revision, solution } = await loadRevision(params.id, null);
+  return json({ id: params.id, revision, document: job, result: solution });
 };
 
 /** Saves over a revision. 409 with the stored document where somebody else saved first; nothing is overwritten. */
@@ -14,6 +14,6 @@ export const PUT: RequestHandler = async ({ params, request }) => {
   if ('refusal' in read) return read.refusal;
   const saved = await saveJob(params.id, read.value.base, read.value.document);
   if ('revision' in saved) return json(saved);
-  const { revision, document } = saved.conflict;
-  return json({ revision, document: JSON.parse(document) as unknown }, { status: 409 });
+  const { revision, job } = saved.conflict;
+  return json({ revision, document: job }, { status: 409 });
 };

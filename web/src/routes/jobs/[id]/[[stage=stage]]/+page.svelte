@@ -73,7 +73,9 @@
   const name = $derived([store.document.tag, store.document.title].filter(Boolean).join(' ') || 'Untitled job');
 
   // A finding’s link leads to the very field.
-  afterNavigate(({ to }) => {
+  afterNavigate(({ to, type }) => {
+    // The page brought the details of the stage it was opened at.
+    if (type !== 'enter') store.warm();
     const target = to?.url.hash.slice(1);
     if (target) reach(target);
   });

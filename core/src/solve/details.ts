@@ -1,0 +1,100 @@
+import { stageNames, type StageName } from '../ground/stage-names.ts';
+import type { UsedRule } from '../job/practice.ts';
+import type { Warming } from '../stages/load/duty.ts';
+import type { LoadResult } from '../stages/load/load-result.ts';
+import type { PoleChoice } from '../stages/load/pole-comparison.ts';
+import type { Outlines } from '../stages/nameplate/outline.ts';
+import type { Clue } from '../stages/nameplate/measured-motor.ts';
+import type { PickResult } from '../stages/pick/pick.ts';
+import type { MotorNeed } from '../stages/pick/motor-rules.ts';
+import type { PlaceResult } from '../stages/place/place.ts';
+import type { ProfilePoint } from '../stages/profile/profile-result.ts';
+import type { Inquiry } from '../stages/situation/inquiry.ts';
+import type { Comparison } from '../stages/starting/comparison.ts';
+import type { StartingResult } from '../stages/starting/starting.ts';
+
+/** What the screens draw beside the published values. */
+export interface Details {
+  readonly suspicions: Inquiry['suspicions'];
+  readonly clues: readonly Clue[];
+  readonly outlines: Outlines;
+  /** What the motor to buy must be; the register is asked for a spare by it. */
+  readonly need: MotorNeed | undefined;
+  /** The mechanical train, from the motor’s shaft to the machine’s. */
+  readonly shafts: LoadResult['shafts'];
+  /** Torque of the load against speed, at the motor shaft. */
+  readonly loadCurve: LoadResult['curve'];
+  readonly duty: LoadResult['duty'];
+  /** For a cycle made from a log. */
+  readonly warming: Warming;
+  readonly sizes: LoadResult['sizes'];
+  readonly poles: readonly PoleChoice[];
+  /** N·m at the driven shaft for one ampere of the motor’s line current, for logs of current; good above half load. */
+  readonly torquePerAmpere: number | undefined;
+  readonly enclosures: PlaceResult['verdicts'];
+  readonly rules: readonly UsedRule[];
+  readonly profile: readonly ProfilePoint[];
+  readonly starting: readonly Comparison[];
+  /** The motor as a circuit with what the fit reached, and what a start of it depends on. */
+  readonly machine: StartingResult['machine'];
+  readonly startSetting: StartingResult['setting'];
+  readonly motors: PickResult['motors'];
+  readonly drives: PickResult['drives'];
+  readonly starter: PickResult['starter'];
+  readonly chosenMotor: PickResult['chosenMotor'];
+  /** How the catalogue’s prices are shown: in the job’s currency where a rate is known, else in their own. */
+  readonly pricing: { readonly factor: number; readonly currency: string };
+  readonly chosenDrive: PickResult['chosenDrive'];
+}
+
+/** The stages whose screens show a detail first; none where only a solve brings it. */
+export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
+  suspicions: ['situation'],
+  clues: ['nameplate'],
+  outlines: ['nameplate', 'pick'],
+  need: ['pick'],
+  shafts: ['load'],
+  loadCurve: ['load', 'starting'],
+  duty: ['load'],
+  warming: stageNames,
+  sizes: ['load'],
+  poles: ['load'],
+  torquePerAmpere: ['load'],
+  enclosures: ['place'],
+  rules: ['handover'],
+  profile: ['profile'],
+  starting: ['starting'],
+  machine: [],
+  startSetting: [],
+  motors: ['pick'],
+  drives: ['pick'],
+  starter: ['pick'],
+  chosenMotor: ['pick'],
+  pricing: stageNames,
+  chosenDrive: ['pick'],
+};
+
+/** What stands in for the details of other stages until a solve brings them. */
+export const noDetails: Omit<Details, 'warming' | 'pricing'> = {
+  suspicions: [],
+  clues: [],
+  outlines: { old: undefined, fresh: undefined, misfits: [] },
+  need: undefined,
+  shafts: [],
+  loadCurve: undefined,
+  duty: undefined,
+  sizes: [],
+  poles: [],
+  torquePerAmpere: undefined,
+  enclosures: [],
+  rules: [],
+  profile: [],
+  starting: [],
+  machine: undefined,
+  startSetting: undefined,
+  motors: undefined,
+  drives: undefined,
+  starter: undefined,
+  chosenMotor: undefined,
+  chosenDrive: undefined,
+};

@@ -1,0 +1,31 @@
+// What a page brings of a solution. No outside source: nothing may be lost on the way but what the page’s own solve brings.
+import { expect, it } from 'vitest';
+import { demoSites } from '../../db/demo/jobs.ts';
+import { emptyJob, solve, stageNames, type Details } from '../src/index.ts';
+import { noDetails, shownAt } from '../src/solve/details.ts';
+import { fromPage, pageOf } from '../src/solve/page.ts';
+import { demo } from './demo.ts';
+
+const solved = demoSites.flatMap(({ name, school, jobs }) =>
+  jobs.map((job) => solve(emptyJob({ ...job, site: name, school }), demo)),
+);
+/** As JSON keeps it: without what is undefined. */
+const kept = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null));
+
+it.each(stageNames)('the page of %s brings the whole but workings and other stages’ details', (stage) => {
+  for (const solution of solved) {
+    const { head, details } = pageOf(solution);
+    const { details: brought, values, ...rest } = fromPage(head, details[stage] ?? '');
+    const { details: all, values: figures, ...others } = solution;
+    expect(kept(rest)).toEqual(kept(others));
+    expect(Object.keys(values)).toEqual(Object.keys(figures));
+    for (const [id, { working, ...value }] of Object.entries(figures)) {
+      expect(values[id], id).toMatchObject(kept(value) as object);
+      expect(values[id]?.working.source, id).toBe(id === 'starting.method' ? working.source : '');
+    }
+    for (const name of Object.keys(shownAt) as (keyof Details)[]) {
+      const expected = shownAt[name].includes(stage) ? all[name] : { ...all, ...noDetails }[name];
+      expect(kept(brought[name]), name).toEqual(kept(expected));
+    }
+  }
+});
