@@ -74,9 +74,8 @@ async function run(name) {
   const config = `${out}/stryker.json`;
   const settings = {
     packageManager: 'npm',
-    testRunner: 'vitest',
-    plugins: ['@stryker-mutator/vitest-runner'],
-    vitest: { configFile: 'vitest.mutants.config.js', related: false },
+    testRunner: 'core',
+    plugins: [`${root}/scripts/lib/core-test-runner.mjs`],
     mutate: chosen.map(rangeOf),
     mutator: { excludedMutations: EXCLUDED },
     reporters: ['json'],

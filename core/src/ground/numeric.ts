@@ -66,3 +66,9 @@ export function fallingRoot(f: (x: number) => number, { low, high }: Bracket, { 
 /** The value that a share of all lies below; 0 where there is none. */
 export const quantile = (rising: readonly number[], share: number): number =>
   rising[Math.min(rising.length - 1, Math.floor(share * rising.length))] ?? 0;
+
+/** The largest and the smallest of a list of any length; −∞ and ∞ of an empty one. */
+export const mostOf = (values: readonly number[]): number =>
+  values.reduce((most, value) => Math.max(most, value), Number.NEGATIVE_INFINITY);
+export const leastOf = (values: readonly number[]): number =>
+  values.reduce((least, value) => Math.min(least, value), Number.POSITIVE_INFINITY);

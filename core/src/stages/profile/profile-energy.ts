@@ -48,7 +48,14 @@ export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
     energyThrottled,
     energySpeedControlled,
     energySaved: quantity(saved, 'energy', school, { ...how, formula: 'E_1 - E_2', note: `Holds for ${motor.label}.` }),
-    savingShare: quantity(saved / energyThrottled.value, 'fraction', school, { ...how, formula: '(E_1 - E_2) / E_1' }),
+    ...(energyThrottled.value > 0
+      ? {
+          savingShare: quantity(saved / energyThrottled.value, 'fraction', school, {
+            ...how,
+            formula: '(E_1 - E_2) / E_1',
+          }),
+        }
+      : {}),
   };
 }
 

@@ -49,7 +49,7 @@ export function profileOn(on: ProfileOn): ProfileResult {
     values,
     findings,
     missing,
-    summary: `${shownTotal} · ${verdict(energy.savingShare)}`,
+    summary: `${shownTotal} · ${hours.value > 0 ? verdict(energy.savingShare) : 'no hours'}`,
     points: steps,
     flowVaries,
     staticShare,

@@ -120,7 +120,7 @@ export function feedEvents(feed: Feed): number[] {
   return [];
 }
 
-/** Longest step of a run, s, in which what a feed gives is followed well enough. */
+/** Longest step of a run, s, in which a feed that changes is followed well enough. */
 export function longestStep(feed: Feed, steps: number): number {
   if (feed.kind === 'soft starter') return Math.max(0.02, feed.ramp / 60);
   if (feed.kind === 'drive') return Math.max(0.02, feed.ramp / steps);

@@ -15,10 +15,12 @@ export interface RunDown {
 const STOPPED = 0.05;
 const CUT_OFF = 0.3;
 const DOWN_STEPS = 400;
+/** Share of synchronous speed over which the slope of the torque is taken. */
+const NEARBY = 1e-4;
 
 /**
  * How a loaded motor stops: coasting, and by a soft starter that lowers its voltage evenly to a third over `ramp` s and
- * then cuts off. A pump must come to rest slower than the pressure wave travels its pipe.
+ * then cuts off, by the linearly implicit trapezoidal rule (the backward one where the motor holds its speed stiffly). A pump must come to rest slower than the pressure wave travels its pipe.
  */
 export function runDown(setting: FedMotor, ramp: number): RunDown {
   const { circuit, turning } = setting;
@@ -26,30 +28,34 @@ export function runDown(setting: FedMotor, ramp: number): RunDown {
   const { synchronous } = run;
   const loadAt = (speed: number): number => interpolate(turning.speeds, turning.torques, speed);
   const full = finalSpeed(run) ?? synchronous;
+  const stopped = STOPPED * full;
+  /** Without supply the load alone slows the masses down: dt = J dω / T, over even steps of speed. */
+  const coastFrom = (speed: number): number => {
+    const step = Math.max(0, speed - stopped) / DOWN_STEPS;
+    let time = 0;
+    for (let at = 0; at < DOWN_STEPS && time < LONGEST; at++)
+      time += (turning.inertia * step) / Math.max(0, loadAt(speed - (at + 0.5) * step));
+    return Math.min(LONGEST, step > 0 ? time : 0);
+  };
   const now: Instant = new Float64Array(9);
   const at: Moment = { time: 0, speed: 0, changedAt: 0 };
-  const stop = (volts: (time: number) => number): number => {
-    let speed = full;
-    let time = 0;
-    const step = Math.min(0.05, (turning.inertia * full) / Math.max(1e-9, loadAt(full)) / DOWN_STEPS);
-    while (speed > STOPPED * full && time < LONGEST) {
-      const rate = (w: number, t: number): number => {
-        const share = volts(t);
-        let torque = 0;
-        if (share > 0) {
-          const slip = Math.max(TINY, 1 - w / synchronous);
-          at.speed = w;
-          through(now, run, circuitState(circuit, slip, circuit.hz), at, STRAIGHT);
-          torque = share ** 2 * (now[of.torque] ?? 0);
-        }
-        return (torque - loadAt(w)) / turning.inertia;
-      };
-      const middle = speed + (step / 2) * rate(speed, time);
-      speed += step * rate(middle, time + step / 2);
-      time += step;
-    }
-    return time;
+  const rate = (speed: number, volts: number): number => {
+    at.speed = speed;
+    through(now, run, circuitState(circuit, Math.max(TINY, 1 - speed / synchronous), circuit.hz), at, STRAIGHT);
+    return (volts ** 2 * (now[of.torque] ?? 0) - loadAt(speed)) / turning.inertia;
   };
-  const lowered = (time: number): number => (time >= ramp ? 0 : 1 - (1 - CUT_OFF) * (time / ramp));
-  return { coast: stop(() => 0), soft: stop(lowered) };
+  const soft = (): number => {
+    const step = ramp / DOWN_STEPS;
+    let speed = full;
+    for (let done = 0; done < DOWN_STEPS; done++) {
+      if (speed <= stopped) return done * step;
+      const volts = 1 - (1 - CUT_OFF) * ((done + 0.5) / DOWN_STEPS);
+      const here = rate(speed, volts);
+      // How stiffly the motor holds its speed: a light machine follows the voltage at once.
+      const stiffness = Math.max(0, (here - rate(speed + NEARBY * synchronous, volts)) / (NEARBY * synchronous)) * step;
+      speed = Math.max(0, speed + (step * here) / (1 + (stiffness > 2 ? stiffness : stiffness / 2)));
+    }
+    return Math.min(LONGEST, ramp + coastFrom(speed));
+  };
+  return { coast: coastFrom(full), soft: soft() };
 }

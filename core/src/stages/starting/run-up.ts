@@ -1,4 +1,4 @@
-import { bisect, interpolate } from '../../ground/numeric.ts';
+import { bisect, interpolate, leastOf, mostOf } from '../../ground/numeric.ts';
 import { windageAt } from '../../motor/circuit.ts';
 import { instant, of, running, type FedMotor, type Instant, type Moment, type Running } from './fed-motor.ts';
 import { feedEvents, longestStep, rising, type Feed } from './feeds.ts';
@@ -36,6 +36,10 @@ export interface RunUp {
 const STEPS = 120;
 /** s; a start that takes longer has failed. */
 export const LONGEST = 600;
+/** Steps a run may take, over those of the whole speed range; one that needs more does not come up to speed. */
+const MOST_STEPS = 8;
+/** Longest step once the feed gives all it will, s. */
+const SETTLED = 5;
 /** Torque left over the load, of rated, below which it is looked whether the two meet just ahead, and how far ahead. */
 const NEARLY_STUCK = 0.05;
 const AHEAD = 0.01;
@@ -73,7 +77,8 @@ interface Course {
   /** Speed at which it counts as arrived, rad/s. */
   readonly target: number;
   readonly final: number | undefined;
-  /** Widest step in speed, rad/s, and longest in time, s. */
+  readonly steps: number;
+  /** Widest step in speed, rad/s, and longest in time while the feed changes, s. */
   readonly widest: number;
   readonly longest: number;
   readonly events: readonly number[];
@@ -92,7 +97,7 @@ export function runUp(setting: RunUpSetting): RunUp {
   const course = courseOf(setting);
   const { run, feed, target, stages, out } = course;
   const way = standing(feed);
-  while (way.time < LONGEST && way.speed < target) {
+  for (let left = MOST_STEPS * course.steps; left > 0 && way.time < LONGEST && way.speed < target; left--) {
     const rate = rates(course, way, way.time, way.speed, stages[0]);
     record(course, way);
     // Where torque and load meet only time can help, and only while the feed still rises.
@@ -123,6 +128,7 @@ function courseOf(setting: RunUpSetting): Course {
     feed: setting.feed,
     final,
     target: final === undefined ? run.synchronous * NOWHERE : final * ARRIVED,
+    steps,
     widest: run.synchronous / steps,
     longest: longestStep(setting.feed, steps),
     events: feedEvents(setting.feed),
@@ -170,12 +176,14 @@ function rates({ run, now }: Course, way: Way, time: number, speed: number, into
 const record = ({ out, now }: Course, way: Way): void => out.push(way, now, way.newestLoad);
 
 /** A step ends at every switching, where the ceiling bends and at the target. */
-function stepLength({ run, feed, target, widest, longest, events, bends }: Course, way: Way, rate: number): number {
+function stepLength(course: Course, way: Way, rate: number): number {
+  const { run, feed, target, widest, events, bends } = course;
   const { time, speed, changedAt } = way;
   // Where nothing moves until the change-over, heat alone goes on, evenly.
   const waits = changedAt === undefined && rate <= 0 && speed === 0;
-  let step = waits ? LONGEST : Math.min(longest, rate > 0 ? widest / rate : longest);
   const nextEvent = events.find((each) => each > time + 1e-9);
+  const longest = nextEvent === undefined ? SETTLED : course.longest;
+  let step = waits ? LONGEST : Math.min(longest, rate > 0 ? widest / rate : longest);
   if (nextEvent !== undefined) step = Math.min(step, nextEvent - time);
   if (rate <= 0) return step;
   const until = (there: number): number => Math.max(1e-4, (there - speed) / rate);
@@ -262,11 +270,11 @@ function resultOf({ run, feed, target, final, out }: Course, way: Way, trace: Tr
     reached,
     finalSpeed: reached ? final : way.speed,
     time: way.time,
-    peakLineCurrent: Math.max(...trace.lineCurrent),
-    peakMotorCurrent: Math.max(...trace.motorCurrent),
+    peakLineCurrent: mostOf(trace.lineCurrent),
+    peakMotorCurrent: mostOf(trace.motorCurrent),
     leastMargin: margins.margin,
     leastMarginSpeed: margins.speed,
-    busDip: 1 - Math.min(...trace.busVoltage) / before,
+    busDip: 1 - leastOf(trace.busVoltage) / before,
     terminalDip: dipOfMotor(feed, trace, before),
     rotorHeat: way.rotorHeat,
     statorHeat: way.statorHeat,
@@ -282,7 +290,7 @@ function resultOf({ run, feed, target, final, out }: Course, way: Way, trace: Tr
 
 /** At a starter that lowers the voltage on purpose the dip is that of the bus and feeder, not of the motor. */
 function dipOfMotor(feed: Feed, trace: Trace, before: number): number {
-  return feed.kind === 'direct' ? 1 - Math.min(...trace.voltage) / before : 1 - Math.min(...trace.busVoltage) / before;
+  return feed.kind === 'direct' ? 1 - leastOf(trace.voltage) / before : 1 - leastOf(trace.busVoltage) / before;
 }
 
 /**

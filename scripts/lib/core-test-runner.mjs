@@ -1,0 +1,173 @@
+// A test runner for mutation testing. The tests of core and what they import are bundled into one script, which is compiled
+// once and evaluated afresh for every mutant: no state of one mutant reaches the next, nothing is loaded twice, and the
+// tests that are quick come first. Random tests run a few cases each, the same ones every time.
+import { JestAsymmetricMatchers, JestChaiExpect, JestExtend, GLOBAL_EXPECT, setState } from '@vitest/expect';
+import {
+  DryRunStatus,
+  TestStatus,
+  determineHitLimitReached,
+  toMutantRunResult,
+} from '@stryker-mutator/api/test-runner';
+import { PluginKind, declareClassPlugin } from '@stryker-mutator/api/plugin';
+import * as chai from 'chai';
+import { build } from 'esbuild';
+import fc from 'fast-check';
+import { readdirSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { Script } from 'node:vm';
+
+/** Test files that take longest or see little. */
+const LAST = [
+  'load',
+  'options',
+  'guaranteed',
+  'starting',
+  'train-supply-place',
+  'plate-layouts',
+  'right-circuit',
+  'solve',
+  'page',
+];
+
+const DEMO = './demo.ts';
+
+chai.use(JestExtend);
+chai.use(JestChaiExpect);
+chai.use(JestAsymmetricMatchers);
+const expect = Object.assign((value, message) => chai.expect(value, message), chai.expect);
+expect.getState = () => ({});
+expect.setState = () => {};
+globalThis[GLOBAL_EXPECT] = expect;
+setState({ assertionCalls: 0, isExpectingAssertions: false, testPath: '', currentTestName: '' }, expect);
+fc.configureGlobal({ numRuns: 15, seed: 20_261_126, endOnFailure: true });
+
+function testFiles(folder) {
+  const only = process.env.MUTANTS_TESTS?.split(',');
+  const rank = (name) => LAST.indexOf(name);
+  return readdirSync(folder)
+    .flatMap((file) => /^(.+)\.test\.ts$/.exec(file)?.[1] ?? [])
+    .filter((name) => only?.includes(name) ?? true)
+    .toSorted((a, b) => rank(a) - rank(b));
+}
+
+async function bundle(folder, contents, external) {
+  const { outputFiles } = await build({
+    stdin: { contents, resolveDir: folder },
+    absWorkingDir: process.cwd(),
+    bundle: true,
+    write: false,
+    format: 'cjs',
+    platform: 'node',
+    target: 'node20',
+    external,
+    alias: { odex: `${process.cwd()}/node_modules/odex/src/odex.ts` },
+    logLevel: 'error',
+  });
+  return new Script(`(function (require, module, exports) {${outputFiles[0].text}\n})`, { filename: 'core-tests.js' });
+}
+
+function evaluated(script, require) {
+  const module = { exports: {} };
+  script.runInThisContext()(require, module, module.exports);
+  return module.exports;
+}
+
+/** What test files import from their runner. `tests` is filled by importing them. */
+function collector(tests) {
+  let path = '';
+  const describe = (name, body) => {
+    const outer = path;
+    path += `${name} › `;
+    body();
+    path = outer;
+  };
+  const it = (name, run) => tests.push({ id: path + name, run });
+  it.each = (cases) => (name, run) =>
+    cases.forEach((each, at) => it(`${name} [${at}]`, () => (Array.isArray(each) ? run(...each) : run(each))));
+  return { describe, it, expect };
+}
+
+class CoreTestRunner {
+  #names;
+  #script;
+  #demo;
+  #require = createRequire(`${process.cwd()}/core/package.json`);
+
+  capabilities() {
+    return { reloadEnvironment: true };
+  }
+
+  async init() {
+    // The copy that was changed, where mutation testing runs this; not the folder of this file.
+    const folder = `${process.cwd()}/core/test`;
+    const packages = ['zod', 'fast-check'];
+    this.#names = testFiles(folder);
+    const tests = this.#names.map(
+      (name) => `export const ${name.replaceAll('-', '_')} = () => require('./${name}.test.ts');`,
+    );
+    this.#script = await bundle(folder, tests.join('\n'), ['vitest', DEMO, ...packages]);
+    // The demo’s catalogue is made once, by the code as it is.
+    this.#demo = evaluated(await bundle(folder, `export * from '${DEMO}';`, packages), this.#require);
+  }
+
+  /** Evaluates everything afresh; the tests that stand there then. */
+  #fresh() {
+    const tests = [];
+    const given = { vitest: collector(tests), [DEMO]: this.#demo };
+    const load = evaluated(this.#script, (name) => given[name] ?? this.#require(name));
+    return { tests, load: (name) => load[name.replaceAll('-', '_')]() };
+  }
+
+  async dryRun() {
+    const stryker = (globalThis.__stryker__ = { mutantCoverage: { static: {}, perTest: {} } });
+    const { tests, load } = this.#fresh();
+    for (const name of this.#names) load(name);
+    const results = [];
+    for (const test of tests) {
+      stryker.currentTestId = test.id;
+      results.push(await this.#result(test));
+      stryker.currentTestId = undefined;
+    }
+    return { status: DryRunStatus.Complete, tests: results, mutantCoverage: stryker.mutantCoverage };
+  }
+
+  async mutantRun({ activeMutant, testFilter, hitLimit }) {
+    const stryker = (globalThis.__stryker__ = { activeMutant: activeMutant.id });
+    if (hitLimit !== undefined) Object.assign(stryker, { hitLimit, hitCount: 0 });
+    const wanted = testFilter && new Set(testFilter);
+    const results = [];
+    const done = () =>
+      toMutantRunResult(
+        determineHitLimitReached(stryker.hitCount, hitLimit) ?? { status: DryRunStatus.Complete, tests: results },
+      );
+    const { tests, load } = this.#fresh();
+    for (const name of this.#names) {
+      try {
+        load(name);
+      } catch (error) {
+        results.push({ id: name, name, status: TestStatus.Failed, failureMessage: String(error), timeSpentMs: 0 });
+        return done();
+      }
+      for (const test of tests.splice(0)) {
+        if (wanted && !wanted.has(test.id)) continue;
+        const result = await this.#result(test);
+        results.push(result);
+        if (result.status === TestStatus.Failed) return done();
+      }
+    }
+    return done();
+  }
+
+  async #result({ id, run }) {
+    const start = performance.now();
+    const rest = () => ({ id, name: id, timeSpentMs: performance.now() - start });
+    try {
+      await run();
+      return { ...rest(), status: TestStatus.Success };
+    } catch (error) {
+      return { ...rest(), status: TestStatus.Failed, failureMessage: String(error) };
+    }
+  }
+}
+
+export const strykerPlugins = [declareClassPlugin(PluginKind.TestRunner, 'core', CoreTestRunner)];
