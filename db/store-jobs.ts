@@ -41,13 +41,16 @@ function kept(solution: Solution): Solution {
 /** What the screens of a job bring of its solution. */
 export const pageKept = (solution: Solution): Page => pageOf(kept(solution));
 
+/** ISO 4217, for where none is known. */
+const NO_CURRENCY = 'XXX';
+
 const asJson = (job: Job): JSONValue => job;
 
 async function siteIdOf(sql: Sql, job: Job): Promise<string | null> {
   if (job.site === '') return null;
   const [site] = await sql<{ id: string }[]>`
     insert into sites (name, school, paper, currency)
-    values (${job.site}, ${job.school}, ${job.paper}, ${job.currency.padEnd(3, 'X')})
+    values (${job.site}, ${job.school}, ${job.paper}, ${/^[A-Za-z]{3}$/.test(job.currency) ? job.currency.toUpperCase() : NO_CURRENCY})
     on conflict (name) do update set name = excluded.name
     returning id`;
   return site?.id ?? null;

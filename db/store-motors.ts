@@ -4,6 +4,7 @@ import type { Sql } from 'postgres';
 import { setImmediate as turn } from 'node:timers/promises';
 
 const ROWS = 500;
+const MOST_POLES = 96;
 
 /** A motor as a row: the columns that lists search and sort by, and the whole document. */
 function rowOf(motor: RegisteredMotor) {
@@ -15,7 +16,8 @@ function rowOf(motor: RegisteredMotor) {
     state: motor.state,
     document: motor,
     power_w: key.power ?? null,
-    poles: key.poles ?? null,
+    // What no motor has is not searched for.
+    poles: key.poles !== undefined && key.poles <= MOST_POLES ? key.poles : null,
     speed: key.speed ?? null,
     frame_number: key.frameNumber,
     plate_text: key.text,

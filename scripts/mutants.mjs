@@ -4,6 +4,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { Failure, main } from './lib/failure.mjs';
+import { keyOf } from './lib/mutant-key.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { root } from './lib/root.mjs';
 
@@ -57,7 +58,7 @@ async function mutantsOf(folder) {
   }));
   const options = { plugins: null, excludedMutations: EXCLUDED, ignorers: [] };
   const { mutants } = await new Instrumenter(silent).instrument(files, options);
-  return mutants;
+  return mutants.filter(({ ignoreReason }) => ignoreReason === undefined);
 }
 
 const rangeOf = ({ fileName, location: { start, end } }) =>
@@ -89,20 +90,30 @@ async function run(name) {
     allowEmpty: true,
   };
   writeFileSync(config, JSON.stringify(settings));
+  const keys = chosen.map((mutant) => keyOf(relative(root, mutant.fileName), mutant));
+  writeFileSync(`${out}/chosen.json`, JSON.stringify(keys));
   const { status } = spawnSync('npx', ['stryker', 'run', config], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, MUTANTS_CHOSEN: `${out}/chosen.json` },
   });
   if (status !== 0) throw new Failure(`Mutation testing of ${name} did not finish.`);
-  return summary(name, JSON.parse(readFileSync(report, 'utf8')));
+  return summary(name, JSON.parse(readFileSync(report, 'utf8')), new Set(keys));
 }
 
-function summary(name, { files }) {
+function summary(name, { files }, chosen) {
   const lived = [];
   let killed = 0;
   for (const [file, { mutants, source }] of Object.entries(files)) {
     const lines = source.split('\n');
     for (const { status, mutatorName, replacement = '', location } of mutants) {
+      // The report counts lines and columns from one.
+      const { start, end } = location;
+      const raw = {
+        start: { line: start.line - 1, column: start.column - 1 },
+        end: { line: end.line - 1, column: end.column - 1 },
+      };
+      if (!chosen.has(keyOf(file, { mutatorName, replacement, location: raw }))) continue;
       if (status === 'Killed' || status === 'Timeout') killed++;
       else if (status === 'Survived' || status === 'NoCoverage')
         lived.push(

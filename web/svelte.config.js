@@ -6,6 +6,8 @@ export default {
   preprocess: vitePreprocess(),
   kit: {
     adapter: adapter(),
+    // Its check knows one origin only; edge.ts checks every changing request, JSON too, against the host asked for.
+    csrf: { trustedOrigins: ['*'] },
     csp: {
       // Nonces: hashing the data of a page anew for every request costs more than rendering it.
       mode: 'nonce',
@@ -18,6 +20,7 @@ export default {
         'worker-src': ['self', 'blob:'],
         'object-src': ['none'],
         'base-uri': ['self'],
+        'form-action': ['self'],
         'frame-ancestors': ['none'],
       },
     },

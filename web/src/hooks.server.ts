@@ -1,16 +1,17 @@
 import type { Handle, HandleServerError } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
+import { guard, refusalOf } from '$lib/server/edge';
 import { log } from '$lib/server/log';
 
 export const handle: Handle = async ({ event, resolve }) => {
+  const refusal = refusalOf(event);
+  if (refusal) return guard(event.request, refusal);
   const response = await resolve(event, {
     // The Latin face is on every page; others load when a character needs them.
     preload: ({ type, path }) =>
       type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght-normal')),
   });
-  response.headers.set('x-content-type-options', 'nosniff');
-  response.headers.set('referrer-policy', 'same-origin');
-  return response;
+  return guard(event.request, response);
 };
 
 export const handleError: HandleServerError = ({ error, event, status }) => {

@@ -7,7 +7,13 @@ let pool: Sql | undefined;
 function connect(): Sql {
   const url = process.env['DATABASE_URL'];
   if (!url) throw new Error('DATABASE_URL is not set');
-  const opened = postgres(url, { max: 8, idle_timeout: 60, connect_timeout: 5, onnotice: () => undefined });
+  const opened = postgres(url, {
+    max: 8,
+    idle_timeout: 60,
+    connect_timeout: 3,
+    backoff: (tries) => Math.min(1, 0.1 * 2 ** tries),
+    onnotice: () => undefined,
+  });
   // Without this the server never exits on SIGTERM.
   process.once('sveltekit:shutdown', () => void opened.end({ timeout: 5 }));
   return opened;
@@ -22,23 +28,50 @@ const AWAY = new Set([
   'CONNECTION_CLOSED',
   'CONNECTION_ENDED',
   'CONNECTION_DESTROYED',
+  '25006', // read-only
+  '57014', // took longer than it may
   '57P01', // terminated by an administrator: the server is restarting
   '57P02',
   '57P03', // starting up
 ]);
+/** s; longer than any query of ours takes on a busy machine. */
+const LIMIT = 4.5;
 
 const codeOf = (cause: unknown): string =>
   typeof cause === 'object' && cause !== null && 'code' in cause ? String(cause.code) : '';
+
+/** What a failing query means to who asked. Undefined where it is a mistake of the program. */
+function meaningOf(code: string): readonly [number, string] | undefined {
+  if (/^(?:22|23)/.test(code)) return [422, 'Some value here is more than can be stored. Check what was typed last.'];
+  if (code === '53100') return [507, 'The disk of the database is full. What you typed is kept here and saved later.'];
+  if (AWAY.has(code) || code.startsWith('53') || code.startsWith('08'))
+    return [503, 'The database is away. What you typed is kept here and saved when it is back.'];
+  return undefined;
+}
+
+/** Fails with the code of a query that took too long, so that nobody waits for a database that is frozen. */
+function limited<T>(running: Promise<T>): Promise<T> {
+  return new Promise((resolve, reject) => {
+    const timer = setTimeout(() => {
+      reject(Object.assign(new Error('the database did not answer in time'), { code: '57014' }));
+    }, LIMIT * 1000);
+    running.then(resolve, reject).finally(() => {
+      clearTimeout(timer);
+    });
+  });
+}
 
 /** Runs a query or several. A database that is away answers 503, so that the screen keeps what was typed and tries again. */
 export async function withDatabase<T>(run: (sql: Sql) => Promise<T>): Promise<T> {
   pool ??= connect();
   try {
-    return await run(pool);
+    return await limited(run(pool));
   } catch (cause) {
     if (isHttpError(cause) || isRedirect(cause)) throw cause;
-    if (!AWAY.has(codeOf(cause))) throw cause;
-    log.warn({ code: codeOf(cause) }, 'database away');
-    error(503, 'The database is away. What you typed is kept here and saved when it is back.');
+    const code = codeOf(cause);
+    const meaning = meaningOf(code);
+    if (!meaning) throw cause;
+    log.warn({ code, err: meaning[0] === 422 ? cause : undefined }, 'refused by the database');
+    error(...meaning);
   }
 }

@@ -154,6 +154,7 @@ export async function addPhoto(id: string, content: Uint8Array): Promise<string 
   }
   const type = types[size.type as keyof typeof types] as string | undefined;
   if (type === undefined) return 'Only JPEG, PNG and WebP pictures are taken.';
+  if (!(size.width > 0 && size.height > 0)) return 'The picture has no size. Choose another file.';
   if (size.width * size.height > 100_000_000) return 'The picture has more than 100 million pixels. Make it smaller.';
   return withDatabase(async (sql) => {
     const [row] = await sql<{ photos: number }[]>`

@@ -2,6 +2,7 @@ import { registeredMotorSchema, motorStates } from '@pilgrim/core/register/regis
 import { issuesOf } from '@pilgrim/core';
 import { fail, redirect } from '@sveltejs/kit';
 import { createMotor, listMotors, motorOrders, type MotorQuery } from '$lib/server/motors';
+import { readForm, typedIn } from '$lib/server/read-form';
 import { findSite } from '$lib/server/sites';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -9,8 +10,7 @@ const LONGEST = 120;
 const groupings = ['none', 'size', 'frame', 'site'] as const;
 
 export const load: PageServerLoad = async ({ url }) => {
-  const asked = (name: string): string =>
-    (url.searchParams.get(name) ?? '').replaceAll('\u0000', '').trim().slice(0, LONGEST);
+  const asked = (name: string): string => (url.searchParams.get(name) ?? '').trim().slice(0, LONGEST);
   const oneOf = <T extends string>(name: string, known: readonly T[], otherwise: T): T =>
     known.find((each) => each === asked(name)) ?? otherwise;
   const group = oneOf('group', groupings, 'none');
@@ -26,11 +26,8 @@ export const load: PageServerLoad = async ({ url }) => {
 
 export const actions: Actions = {
   create: async ({ request }) => {
-    const form = await request.formData();
-    const value = (name: string): string => {
-      const typed = form.get(name);
-      return typeof typed === 'string' ? typed.replaceAll('\u0000', '').trim() : '';
-    };
+    const form = await readForm(request);
+    const value = (name: string): string => typedIn(form, name);
     const site = value('site');
     const school = (await findSite(site))?.school ?? 'NEMA';
     const parsed = registeredMotorSchema.safeParse({ tag: value('tag'), site, school });

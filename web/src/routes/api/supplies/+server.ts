@@ -9,7 +9,7 @@ const LONGEST = 120;
 
 /** The supplies of the site named by `site`. */
 export const GET: RequestHandler = async ({ url }) =>
-  json(await listSupplies((url.searchParams.get('site') ?? '').replaceAll('\u0000', '').slice(0, LONGEST)));
+  json(await listSupplies((url.searchParams.get('site') ?? '').slice(0, LONGEST)));
 
 const keepSchema = z.strictObject({
   site: z.string().min(1, 'Name the site of the job first.').max(LONGEST),

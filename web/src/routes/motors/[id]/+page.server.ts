@@ -1,6 +1,7 @@
 import { emptyJob } from '@pilgrim/core';
 import { redirect } from '@sveltejs/kit';
 import { createJob } from '$lib/server/jobs';
+import { readForm, typedIn } from '$lib/server/read-form';
 import { findSite } from '$lib/server/sites';
 import { loadMotor, removeMotor } from '$lib/server/motors';
 import type { Actions, PageServerLoad } from './$types';
@@ -13,7 +14,7 @@ export const actions: Actions = {
   /** Starts a job from this motor: its plate, site and rules go along. */
   job: async ({ params, request }) => {
     const { motor } = await loadMotor(params.id);
-    const asked = (await request.formData()).get('kind');
+    const asked = typedIn(await readForm(request), 'kind');
     const kind = kinds.find((each) => each === asked) ?? 'replace';
     const site = await findSite(motor.site);
     const job = emptyJob({

@@ -5,6 +5,7 @@ import { checkField } from '@pilgrim/core/ground/field';
 import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
 import { stageTitles } from '@pilgrim/core/ground/stage-names';
 import { error, fail } from '@sveltejs/kit';
+import { readForm, typedIn } from '$lib/server/read-form';
 import { findSite, keepPractice, type Site } from '$lib/server/sites';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -40,11 +41,10 @@ export const load: PageServerLoad = async ({ params }) => {
 export const actions: Actions = {
   default: async ({ request, params }) => {
     const site = await siteOf(params.name);
-    const form = await request.formData();
+    const form = await readForm(request);
     const typed = Object.fromEntries(
       practiceNames.flatMap((name) => {
-        const text = form.get(name);
-        const clean = typeof text === 'string' ? text.replaceAll('\u0000', '').trim() : '';
+        const clean = typedIn(form, name);
         return clean === '' ? [] : [[name, clean] as const];
       }),
     );

@@ -2,10 +2,10 @@ import { registeredMotorSchema } from '@pilgrim/core/register/registered-motor';
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { loadMotor, removeMotor, saveMotor } from '$lib/server/motors';
-import { readJson } from '$lib/server/read-json';
+import { baseSchema, readJson } from '$lib/server/read-json';
 import type { RequestHandler } from './$types';
 
-const saveSchema = z.strictObject({ base: z.number().int().positive(), motor: registeredMotorSchema });
+const saveSchema = z.strictObject({ base: baseSchema, motor: registeredMotorSchema });
 
 export const GET: RequestHandler = async ({ params }) => json(await loadMotor(params.id));
 
