@@ -120,7 +120,7 @@ async function throughput(url) {
 
 await main(async () => {
   ensurePackages();
-  ensureBuild();
+  await ensureBuild();
   const solve = measured('solve');
   process.stdout.write(
     `     each solve with another load: one option takes ${(solve.demo / solve.reference).toFixed(1)} ×, three ${(solve.three / solve.reference).toFixed(1)} × the time to write and read a solution as JSON\n`,
@@ -160,7 +160,7 @@ await main(async () => {
 
   const database = await startDatabase('bench', { fresh: true });
   try {
-    prepareDatabase(database.url, { demo: true });
+    await prepareDatabase(database.url, { demo: true });
     const { plate, own: imported, bare: inserted } = measured('register', { DATABASE_URL: database.url });
     report('one plate’s text read, median', plate, 1, 'ms', 'lower');
     process.stdout.write(
@@ -201,7 +201,7 @@ await main(async () => {
       await app.stop();
     }
   } finally {
-    database.stop();
+    await database.stop();
   }
   if (results.includes(false)) throw new Failure('A bench missed its limit.');
 });

@@ -87,11 +87,11 @@ async function shoot(browser, origin, view) {
 
 await main(async () => {
   ensurePackages();
-  ensureBuild();
+  await ensureBuild();
   mkdirSync(folder, { recursive: true });
   const database = await startDatabase('screenshots', { fresh: true });
   try {
-    prepareDatabase(database.url, { demo: true });
+    await prepareDatabase(database.url, { demo: true });
     const app = await serve({ port: await freePort(), databaseUrl: database.url, quiet: true });
     try {
       const browser = await openBrowser();
@@ -101,6 +101,6 @@ await main(async () => {
       await app.stop();
     }
   } finally {
-    database.stop();
+    await database.stop();
   }
 });

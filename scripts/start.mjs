@@ -1,10 +1,16 @@
-// npm start: installs what is missing, starts a private PostgreSQL, migrates, seeds the demo, builds and serves.
+// npm start [-- --empty]: installs what is missing, starts a private PostgreSQL, migrates, seeds the demo, builds and
+// serves. What it starts ends with it, whatever ends it; what dies before is started again.
+import { setTimeout as wait } from 'node:timers/promises';
+import { ensureBuild, prepareDatabase, serve } from './lib/app.mjs';
+import { Stopped, handleSignals, isStopped, stopped } from './lib/children.mjs';
 import { main, Failure } from './lib/failure.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { freePort, startDatabase } from './lib/postgres.mjs';
-import { ensureBuild, prepareDatabase, serve } from './lib/app.mjs';
 
 const DEFAULT_PORT = 4700;
+/** A web server that dies this often within this time, ms, is not started again. */
+const TOO_OFTEN = 5;
+const WITHIN = 60_000;
 
 function readPort() {
   const port = Number(process.env.PORT ?? DEFAULT_PORT);
@@ -13,8 +19,22 @@ function readPort() {
   return port;
 }
 
-await main(async () => {
-  const port = readPort();
+function readArguments() {
+  const unknown = process.argv.slice(2).filter((argument) => argument !== '--empty');
+  if (unknown.length > 0) throw new Failure(`npm start knows --empty only, not “${unknown[0]}”.`);
+  return { demo: !process.argv.includes('--empty') };
+}
+
+/** Which private database: `demo` unless a trial wants one of its own. */
+function readName() {
+  const name = process.env.PILGRIM_DATABASE ?? 'demo';
+  if (!/^[a-z]{1,20}$/.test(name)) throw new Failure('PILGRIM_DATABASE is a name of small letters, such as demo.');
+  return name;
+}
+
+const say = (line) => process.stderr.write(`${line}\n`);
+
+async function checkPort(port) {
   await freePort(port).catch((error) => {
     throw new Failure(
       error.code === 'EADDRINUSE'
@@ -22,21 +42,45 @@ await main(async () => {
         : `Port ${port} cannot be used (${error.code}).`,
     );
   });
+}
+
+/** Serves until asked to end. */
+async function keepServing(setting) {
+  const deaths = [];
+  for (;;) {
+    const app = await serve(setting);
+    process.stdout.write(`Pilgrim is at ${app.origin}\n`);
+    const why = await Promise.race([stopped, app.exited]);
+    await app.stop();
+    if (why === undefined || isStopped()) return;
+    deaths.push(Date.now());
+    if (deaths.length >= TOO_OFTEN && Date.now() - deaths.at(-TOO_OFTEN) < WITHIN)
+      throw new Failure('The web server keeps stopping by itself; the lines above say why.');
+    say('The web server stopped by itself and is started again …');
+    await wait(500);
+  }
+}
+
+handleSignals();
+await main(async () => {
+  const port = readPort();
+  const { demo } = readArguments();
   ensurePackages();
-  const own = process.env.DATABASE_URL ? undefined : await startDatabase('demo');
+  say('Starting the database …');
+  const own = process.env.DATABASE_URL ? undefined : await startDatabase(readName());
   const databaseUrl = process.env.DATABASE_URL ?? own.url;
   try {
-    prepareDatabase(databaseUrl, { demo: true });
-    ensureBuild();
-    const app = await serve({ port, databaseUrl });
-    process.stdout.write(`Pilgrim is at ${app.origin}\n`);
-    const asked = new Promise((resolve) => {
-      for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => resolve('asked'));
-    });
-    const why = await Promise.race([asked, app.exited]);
-    await app.stop();
-    if (why !== 'asked') throw new Failure('The web server stopped by itself; the lines above say why.');
+    // After the database was taken: what an earlier start left is gone then.
+    await checkPort(port);
+    say(demo ? 'Preparing the database, with the demo where it is empty …' : 'Preparing the database …');
+    await prepareDatabase(databaseUrl, { demo });
+    await ensureBuild();
+    say('Starting the web server …');
+    await keepServing({ port, databaseUrl, owner: own?.owner });
   } finally {
-    own?.stop();
+    await own?.stop();
   }
+}).catch((error) => {
+  if (!(error instanceof Stopped)) throw error;
 });
+process.exit();

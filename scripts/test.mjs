@@ -39,7 +39,7 @@ function count(file, ok, read) {
 async function browserTests() {
   const database = await startDatabase('test', { fresh: true });
   try {
-    prepareDatabase(database.url, { demo: true });
+    await prepareDatabase(database.url, { demo: true });
     const app = await serve({ port: await freePort(), databaseUrl: database.url, quiet: true });
     try {
       const file = `${results}/browser.json`;
@@ -50,7 +50,7 @@ async function browserTests() {
       await app.stop();
     }
   } finally {
-    database.stop();
+    await database.stop();
   }
 }
 
@@ -72,8 +72,9 @@ await main(async () => {
     `--outputFile=${unitFile}`,
   ]);
   count(unitFile, ok, (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }));
-  ensureBuild();
+  await ensureBuild();
   await browserTests();
+  step('treated badly', process.execPath, ['scripts/abuse.mjs', '--slice']);
   process.exitCode = tally.failed === 0 ? 0 : 1;
 }).finally(() => {
   process.stdout.write(

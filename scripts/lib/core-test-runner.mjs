@@ -12,27 +12,17 @@ import { PluginKind, declareClassPlugin } from '@stryker-mutator/api/plugin';
 import * as chai from 'chai';
 import { build } from 'esbuild';
 import fc from 'fast-check';
-import { readFileSync, readdirSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { relative } from 'node:path';
 import { Script } from 'node:vm';
 import { keyOf } from './mutant-key.mjs';
 import { root } from './root.mjs';
 
-/** Test files that take longest or see little. */
-const LAST = [
-  'load',
-  'options',
-  'guaranteed',
-  'starting',
-  'train-supply-place',
-  'plate-layouts',
-  'right-circuit',
-  'solve',
-];
-
 /** s of a processor a change gets; one that has not been noticed by then counts as alive. */
-const BUDGET = 5;
+const BUDGET = 10;
+/** Where the times of the first run are kept, in the copy that was changed. */
+const TIMES = 'test-times.json';
 const DEMO = './demo.ts';
 /** Random cases of a property that does not say how many. */
 const RUNS = 6;
@@ -51,11 +41,9 @@ fc.configureGlobal({ numRuns: RUNS, seed: 20_261_126, endOnFailure: true });
 
 function testFiles(folder) {
   const only = process.env.MUTANTS_TESTS?.split(',');
-  const rank = (name) => LAST.indexOf(name);
   return readdirSync(folder)
     .flatMap((file) => /^(.+)\.test\.ts$/.exec(file)?.[1] ?? [])
-    .filter((name) => only?.includes(name) ?? !LEFT_OUT.includes(name))
-    .toSorted((a, b) => rank(a) - rank(b));
+    .filter((name) => only?.includes(name) ?? !LEFT_OUT.includes(name));
 }
 
 async function bundle(folder, contents, external) {
@@ -99,6 +87,7 @@ class CoreTestRunner {
   #names;
   #script;
   #demo;
+  #known;
   /** The changes that are tried; all where it is not said. */
   #chosen = process.env.MUTANTS_CHOSEN && new Set(JSON.parse(readFileSync(process.env.MUTANTS_CHOSEN, 'utf8')));
   #require = createRequire(`${process.cwd()}/core/package.json`);
@@ -138,7 +127,13 @@ class CoreTestRunner {
       results.push(await this.#result(test));
       stryker.currentTestId = undefined;
     }
+    writeFileSync(TIMES, JSON.stringify(Object.fromEntries(results.map(({ id, timeSpentMs }) => [id, timeSpentMs]))));
     return { status: DryRunStatus.Complete, tests: results, mutantCoverage: stryker.mutantCoverage };
+  }
+
+  /** Milliseconds of each test in the first run. */
+  #times() {
+    return (this.#known ??= existsSync(TIMES) ? JSON.parse(readFileSync(TIMES, 'utf8')) : {});
   }
 
   async mutantRun({ activeMutant, testFilter, hitLimit }) {
@@ -146,31 +141,35 @@ class CoreTestRunner {
       return toMutantRunResult({ status: DryRunStatus.Complete, tests: [] });
     const stryker = (globalThis.__stryker__ = { activeMutant: activeMutant.id });
     if (hitLimit !== undefined) Object.assign(stryker, { hitLimit, hitCount: 0 });
-    const wanted = testFilter && new Set(testFilter);
-    const results = [];
-    const done = () =>
-      toMutantRunResult(
-        determineHitLimitReached(stryker.hitCount, hitLimit) ?? { status: DryRunStatus.Complete, tests: results },
-      );
+    const stage = /stages\/(\w+)\//.exec(activeMutant.fileName)?.[1];
+    const results = await this.#until(testFilter && new Set(testFilter), stage);
+    return toMutantRunResult(
+      determineHitLimitReached(stryker.hitCount, hitLimit) ?? { status: DryRunStatus.Complete, tests: results },
+    );
+  }
+
+  /** Runs tests, those that name the stage and are quick first, until one fails or the time is spent. */
+  async #until(wanted, stage) {
     const began = process.cpuUsage();
-    const spent = () => process.cpuUsage(began).user / 1e6 > BUDGET;
+    const results = [];
     const { tests, load } = this.#fresh();
-    for (const name of this.#names) {
-      try {
-        load(name);
-      } catch (error) {
-        results.push({ id: name, name, status: TestStatus.Failed, failureMessage: String(error), timeSpentMs: 0 });
-        return done();
-      }
-      for (const test of tests.splice(0)) {
-        if (spent()) return done();
-        if (wanted && !wanted.has(test.id)) continue;
-        const result = await this.#result(test);
-        results.push(result);
-        if (result.status === TestStatus.Failed) return done();
-      }
+    try {
+      for (const name of this.#names) load(name);
+    } catch (error) {
+      return [{ id: 'load', name: 'load', status: TestStatus.Failed, failureMessage: String(error), timeSpentMs: 0 }];
     }
-    return done();
+    const times = this.#times();
+    const ordered = tests
+      .filter(({ id }) => wanted?.has(id) ?? true)
+      .map((test) => ({ ...test, far: stage && `${test.id} ${test.run}`.includes(`${stage}.`) ? 0 : 1 }))
+      .toSorted((a, b) => a.far - b.far || (times[a.id] ?? 0) - (times[b.id] ?? 0));
+    for (const test of ordered) {
+      if (process.cpuUsage(began).user / 1e6 > BUDGET) break;
+      const result = await this.#result(test);
+      results.push(result);
+      if (result.status === TestStatus.Failed) break;
+    }
+    return results;
   }
 
   async #result({ id, run }) {

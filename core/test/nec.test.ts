@@ -1,0 +1,222 @@
+// Motor circuits by NFPA 70 (NEC), Tables 430.250, 310.16, 310.15(B)(1), 310.15(C)(1), 250.122 and 240.6(A), each figure as
+// printed there (from memory), and sums on paper with them.
+import { describe, expect, it } from 'vitest';
+import { emptyJob, solve, type AnyValue, type Catalogue, type JobInput, type Solution } from '../src/index.ts';
+import { nextStandardRating } from '../src/stages/protection/nec-device.ts';
+import { compareSizes, conductorName } from '../src/stages/protection/nec-conductor.ts';
+import { tableFullLoadCurrent } from '../src/stages/protection/nec-current.ts';
+import { leastBreaker } from '../src/stages/protection/breaker.ts';
+import { catalogue, plate } from './round-prices.ts';
+
+const HP = 745.7;
+
+describe('Table 430.250', () => {
+  it.each([
+    [1, 115, 8.4],
+    [25, 200, 78.2],
+    [25, 208, 74.8],
+    [25, 230, 68],
+    [25, 460, 34],
+    [25, 575, 27],
+    [100, 2300, 26],
+    [200, 460, 240],
+    [0.5, 460, 1.1],
+    // Voltages a system has beside the rated one.
+    [25, 220, 68],
+    [25, 240, 68],
+    [25, 440, 34],
+    [25, 480, 34],
+    [25, 550, 27],
+    [25, 600, 27],
+    [100, 2400, 26],
+    // A size between two rows takes the next above; one per cent is rounding.
+    [24, 460, 34],
+    [25.2, 460, 34],
+    [25.4, 460, 40],
+  ])('%d hp at %d V: %d A', (hp, volts, amps) => {
+    expect(tableFullLoadCurrent(hp * HP, volts)?.value).toBeCloseTo(amps, 9);
+  });
+
+  it.each([
+    [25, 300],
+    [25, 400],
+    [25, 690],
+    [25, 4160],
+    [10, 2300],
+    [900, 460],
+  ])('has nothing for %d hp at %d V', (hp, volts) => {
+    expect(tableFullLoadCurrent(hp * HP, volts)).toBeUndefined();
+  });
+});
+
+describe('240.6(A), standard ratings', () => {
+  it.each([
+    [1, 15, 1],
+    [3.1, 15, 6],
+    [8, 15, 10],
+    [15, 15, 15],
+    [15.1, 20, 20],
+    [102, 110, 110],
+    [251, 300, 300],
+    [600, 600, 600],
+    [600.5, 700, 601],
+    [1700, 2000, 2000],
+  ])('%d A: breaker %d, fuse %d', (amps, breaker, fuse) => {
+    expect([nextStandardRating(amps, false), nextStandardRating(amps, true)]).toEqual([breaker, fuse]);
+  });
+});
+
+it('sizes are AWG below 250 and kcmil from there, and ordered as they carry', () => {
+  expect([conductorName('12'), conductorName('1/0'), conductorName('250')]).toEqual(['12 AWG', '1/0 AWG', '250 kcmil']);
+  const rising = ['14', '12', '10', '8', '6', '4', '3', '2', '1', '1/0', '2/0', '3/0', '4/0', '250', '300', '500'];
+  for (const [at, size] of rising.entries()) {
+    for (const [other, smaller] of rising.entries())
+      expect(Math.sign(compareSizes(size, smaller)), `${size} ${smaller}`).toBe(Math.sign(at - other));
+  }
+});
+
+const run = (more: JobInput, from: Catalogue): Solution =>
+  solve(
+    emptyJob({
+      situation: { kind: 'starter' },
+      load: { way: 'torque', torque: '60 lb·ft', speed: '1770 rpm' },
+      starting: { method: 'direct', speedControl: 'no' },
+      ...more,
+      nameplate: { ...plate, designLetter: 'B', ...more.nameplate },
+      supply: { voltage: '480 V', frequency: '60', ...more.supply },
+      place: { hazardous: 'no', ...more.place },
+    }),
+    from,
+  );
+const value = (solution: Solution, name: string): AnyValue | undefined => solution.values[`protection.${name}`];
+const wires = (more: JobInput): unknown[] => {
+  const solution = run(more, catalogue);
+  return ['conductorSize', 'conductorCarries', 'groundingConductor'].map((name) => value(solution, name)?.value);
+};
+
+describe('wires of 25 hp at 460 V, 34 A: 42.5 A', () => {
+  it.each([
+    ['copper at 75 °C: 8 AWG carries 50', {}, ['8 AWG copper', 50, '8 AWG']],
+    ['copper at 60 °C: 6 AWG carries 55, 8 AWG 40', { terminals: '60' }, ['6 AWG copper', 55, '8 AWG']],
+    ['aluminium at 75 °C: 6 AWG carries 50, 8 AWG 40', { conductor: 'aluminium' }, ['6 AWG aluminium', 50, '6 AWG']],
+    [
+      'aluminium at 60 °C: 4 AWG carries 55, 6 AWG 40',
+      { conductor: 'aluminium', terminals: '60' },
+      ['4 AWG aluminium', 55, '6 AWG'],
+    ],
+    [
+      'six wires, 90 °C insulation: 8 AWG 55 · 0.8 = 44 A',
+      { conductors: '6', insulation: '90' },
+      ['8 AWG copper', 44, '8 AWG'],
+    ],
+    [
+      'seven wires: 0.7; 8 AWG has 38.5, 6 AWG 75 · 0.7 = 52.5',
+      { conductors: '7', insulation: '90' },
+      ['6 AWG copper', 52.5, '8 AWG'],
+    ],
+    ['three wires are the table itself', { conductors: '3', insulation: '90' }, ['8 AWG copper', 50, '8 AWG']],
+    [
+      'at 50 °C 90 °C insulation keeps 0.82: 8 AWG 45.1',
+      { ambient: '50 °C', insulation: '90' },
+      ['8 AWG copper', 45.1, '8 AWG'],
+    ],
+    [
+      'at 50 °C 75 °C insulation keeps 0.75: 8 AWG 37.5, 6 AWG 48.75',
+      { ambient: '50 °C' },
+      ['6 AWG copper', 48.75, '8 AWG'],
+    ],
+  ] as const)('%s', (_, protection, expected) => {
+    const [size, carries, ground] = wires({ protection: protection as JobInput['protection'] });
+    expect(size).toBe(expected[0]);
+    expect(carries).toBeCloseTo(expected[1], 6);
+    expect(ground).toBe(expected[2]);
+  });
+
+  it('small motors still get 14 AWG (310.3), also where their letter stands between spaces', () => {
+    const half = { power: '0.5 hp', currents: '1.1', designLetter: ' b ' };
+    expect(wires({ nameplate: half, load: { way: 'torque', torque: '1.2 lb·ft', speed: '1750' } })[0]).toBe(
+      '14 AWG copper',
+    );
+  });
+
+  it('without a letter terminals are good for 60 °C up to 100 A and 75 °C above', () => {
+    expect(wires({ nameplate: { designLetter: '' } })[0]).toBe('6 AWG copper');
+    expect(wires({ nameplate: { designLetter: 'A' } })[0]).toBe('6 AWG copper');
+    expect(wires({ nameplate: { designLetter: 'C' } })[0]).toBe('8 AWG copper');
+  });
+});
+
+describe('the device and its breaker', () => {
+  const [first] = catalogue.parts;
+  if (!first) throw new Error('the catalogue of round prices has no parts');
+  const only = (amps: number, voltageMax = 600): Catalogue => ({
+    ...catalogue,
+    parts: [
+      ...catalogue.parts,
+      { ...first, kind: 'breaker', id: 'Q', name: `breaker ${amps}`, currentMin: amps, currentMax: amps, voltageMax },
+    ],
+  });
+  const breaker = (amps: number, more: JobInput) => value(run(more, only(amps)), 'branchDevice')?.value;
+
+  it.each([
+    ['inverse time breaker', 90],
+    ['dual element fuse', 60],
+    ['nontime delay fuse', 110],
+  ] as const)('%s of 34 A: at most %d A (430.52)', (device, most) => {
+    expect(value(run({ protection: { device } }, catalogue), 'branchDeviceMax')?.value).toBe(most);
+  });
+
+  it('carries the motor with 15 % in hand and lets the first half-wave of the start pass: κ I / 8', () => {
+    expect(leastBreaker(100, 0)).toBeCloseTo(115, 9);
+    // R/X = 0.3 / 0.954 = 0.3145 at power factor 0.3: κ = 1.02 + 0.98 e^(−0.9435) = 1.4014.
+    expect(leastBreaker(10, 400)).toBeCloseTo((1.4014 * 400) / 8, 2);
+  });
+
+  it('code letter L, 9 to 10 kVA/hp, starts with up to 314 A: 55 A at least direct; a soft start lets 50 A do', () => {
+    const hard = { codeLetter: 'L' };
+    expect(breaker(50, { nameplate: hard })).toBeUndefined();
+    expect(breaker(60, { nameplate: hard })).toBe('breaker 60');
+    expect(breaker(50, { nameplate: hard, starting: { method: 'soft starter', speedControl: 'no' } })).toBe(
+      'breaker 50',
+    );
+  });
+
+  it('is for the system’s voltage, and never above what the code allows', () => {
+    expect(breaker(90, {})).toBe('breaker 90');
+    expect(breaker(100, {})).toBeUndefined();
+    expect(value(run({}, only(60, 480)), 'branchDevice')?.value).toBe('breaker 60');
+    expect(value(run({}, only(60, 240)), 'branchDevice')).toBeUndefined();
+  });
+});
+
+describe('where the service factor of an overload comes from', () => {
+  const source = (more: JobInput['nameplate'], kind: 'starter' | 'new' = 'starter') => {
+    const solution = run({ nameplate: more ?? {}, situation: { kind } }, catalogue);
+    return value(solution, 'overloadDial')?.working.inputs.find(({ symbol }) => symbol === 'SF');
+  };
+
+  it('the plate, or a one that is taken', () => {
+    expect(source({ serviceFactor: '1.15' })).toMatchObject({ text: '1.15', origin: 'given' });
+    expect(source({ serviceFactor: '' })).toMatchObject({ origin: 'estimated' });
+  });
+
+  it('the dial says why it goes down, and nothing where it does not', () => {
+    const note = (serviceFactor: string, more: JobInput = {}) =>
+      value(run({ nameplate: { serviceFactor }, ...more }, catalogue), 'overloadDial')?.working.note ?? '';
+    expect(note('1.0')).toContain('115 : 125');
+    expect(note('1.15')).not.toContain('115 : 125');
+    expect(note('1.15', { starting: { method: 'star-delta', leads: '12' } })).toContain('0.577');
+    expect(note('1.15')).not.toContain('0.577');
+  });
+
+  it('125 % with a service factor of 1.15, 115 % without (430.32(A)(1)); an IEC relay is set to the current itself', () => {
+    const trip = (serviceFactor: string, school: 'NEMA' | 'IEC' = 'NEMA') =>
+      Number(value(run({ school, nameplate: { serviceFactor } }, catalogue), 'overloadCurrent')?.value);
+    const amps = Number(plate.currents);
+    expect(trip('1.15') / amps).toBeCloseTo(1.25, 9);
+    expect(trip('1.1') / amps).toBeCloseTo(1.15, 9);
+    expect(trip('1.15', 'IEC') / amps).toBeCloseTo(1, 9);
+    expect(value(run({ school: 'IEC' }, catalogue), 'overloadDial')?.working.source).toContain('IEC 60947-4-1');
+    expect(value(run({}, catalogue), 'overloadDial')?.working.source).toContain('common practice');
+  });
+});
