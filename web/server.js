@@ -1,8 +1,8 @@
 // The web server: the built application behind compression. Ends by itself on SIGTERM and SIGINT, within ten seconds.
 import compression from 'compression';
 import { createServer } from 'node:http';
+import { fileURLToPath } from 'node:url';
 import { setTimeout as after } from 'node:timers';
-import { handler } from './build/handler.js';
 
 /** Bytes below which an answer is not worth compressing. */
 const SMALL = 2048;
@@ -12,6 +12,8 @@ const UNDER_WAY = 5000;
 const LATEST = 9000;
 
 let ending = false;
+process.env.PILGRIM_WORKER = fileURLToPath(new URL('build/worker.js', import.meta.url));
+const { handler } = await import('./build/handler.js');
 const compress = compression({ threshold: SMALL });
 
 const server = createServer((request, response) => {

@@ -39,7 +39,24 @@ export async function ensureBuild() {
     cwd: `${root}/web`,
   });
   if (status !== 0) throw new Failure(`The build failed:\n${stdout}\n${stderr}`);
+  await buildWorker();
   writeFileSync(stampFile, stamp);
+}
+
+/** What the server does beside the thread that answers, as one file. */
+async function buildWorker() {
+  const { build } = await import('esbuild');
+  await build({
+    entryPoints: [`${root}/web/src/lib/server/work/worker.ts`],
+    outfile: `${root}/web/build/worker.js`,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    alias: { '@pilgrim/core': `${root}/core/src` },
+    logLevel: 'error',
+  });
 }
 
 /** Migrates, and with `demo` fills an empty database. Says what is wrong in one sentence. */

@@ -1,8 +1,9 @@
-import { ENGINE, jobSchema, solve, type Job, type Solution, type StageName } from '@pilgrim/core';
+import { ENGINE, jobSchema, type Job, type Solution, type StageName } from '@pilgrim/core';
 import { insertJob, pageKept, updateJob, type JobState } from '@pilgrim/db/store-jobs';
 import { error } from '@sveltejs/kit';
 import { currentCatalogue } from './catalogue';
 import { withDatabase } from './database';
+import { beside } from './work/pool';
 
 export interface JobRow {
   readonly id: string;
@@ -111,9 +112,14 @@ export async function loadRevision(id: string, wanted: string | null): Promise<S
   return { job: jobSchema.parse(row.document), solution, revision: row.revision, newest: row.newest };
 }
 
-export async function solveNow(job: Job): Promise<Solution> {
-  const { catalogue } = await currentCatalogue();
-  return solve(job, catalogue);
+/** Solves beside the thread that answers, with the catalogue that counts now. */
+export async function solveNow(job: Job, gone?: AbortSignal): Promise<Solution> {
+  const { version, text } = await currentCatalogue();
+  for (const catalogue of [undefined, text]) {
+    const done = await beside({ kind: 'solve', job, version, catalogue }, gone);
+    if (done.kind === 'solution') return done.solution;
+  }
+  throw new Error('the worker did not take the catalogue');
 }
 
 /** The document at its newest revision, as this program reads it; 404 where there is none. */

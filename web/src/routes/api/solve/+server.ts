@@ -7,7 +7,7 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async ({ request }) => {
   const read = await readJob(request);
   if ('refusal' in read) return read.refusal;
-  const solution = await solveNow(read.value);
+  const solution = await solveNow(read.value, request.signal);
   const issues = Object.entries(solution.fields).flatMap(([path, { error }]) =>
     error ? [{ path, message: error }] : [],
   );

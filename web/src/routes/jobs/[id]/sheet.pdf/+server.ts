@@ -1,14 +1,28 @@
 import { selectionSheet } from '@pilgrim/core/solve/sheet';
 import { loadRevision } from '$lib/server/jobs';
-import { selectionPdf } from '$lib/server/pdf/selection-pdf';
+import { beside } from '$lib/server/work/pool';
 import type { RequestHandler } from './$types';
 
+/** Papers made last, by job and revision: a revision never changes. */
+const papers = new Map<string, Uint8Array<ArrayBuffer>>();
+const KEPT = 50;
+
 /** The sheet of a revision as it was decided then: its result, its engine, its catalogue. */
-export const GET: RequestHandler = async ({ params, url }) => {
+export const GET: RequestHandler = async ({ params, url, request }) => {
   const { job, solution, revision } = await loadRevision(params.id, url.searchParams.get('revision'));
-  const pdf = await selectionPdf(selectionSheet(job, solution), job.paper, revision);
+  const key = `${params.id} ${revision}`;
+  let bytes = papers.get(key);
+  if (!bytes) {
+    const sheet = selectionSheet(job, solution);
+    const done = await beside({ kind: 'paper', sheet, size: job.paper, revision }, request.signal);
+    if (done.kind !== 'paper') throw new Error('the worker made no paper');
+    ({ bytes } = done);
+    papers.set(key, bytes);
+    const [oldest] = papers.keys();
+    if (papers.size > KEPT && oldest !== undefined) papers.delete(oldest);
+  }
   const name = (job.tag || 'job').replaceAll(/[^\w-]+/g, '-').slice(0, 40);
-  return new Response(pdf, {
+  return new Response(bytes, {
     headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}-selection.pdf"` },
   });
 };

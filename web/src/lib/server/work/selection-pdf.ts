@@ -15,15 +15,15 @@ let ready = false;
 /** Fonts come from the package and are embedded; nothing else may be read or fetched while a PDF is made. */
 function prepare(): void {
   if (ready) return;
-  pdfmake.setFonts({
-    Atkinson: {
-      normal: face(400, 'normal'),
-      bold: face(700, 'normal'),
-      italics: face(400, 'italic'),
-      bolditalics: face(700, 'italic'),
-    },
-  });
+  const faces = {
+    normal: face(400, 'normal'),
+    bold: face(700, 'normal'),
+    italics: face(400, 'italic'),
+    bolditalics: face(700, 'italic'),
+  };
+  pdfmake.setFonts({ Atkinson: faces });
   pdfmake.setUrlAccessPolicy(() => false);
+  pdfmake.setLocalAccessPolicy((path: string) => Object.values(faces).includes(path));
   ready = true;
 }
 

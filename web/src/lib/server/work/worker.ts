@@ -1,0 +1,33 @@
+import { solve, type Catalogue, type Job, type Solution } from '@pilgrim/core';
+import type { SelectionSheet } from '@pilgrim/core/solve/sheet';
+import { selectionPdf } from './selection-pdf.ts';
+
+/** What takes long enough to be done beside the thread that answers. */
+export type Task =
+  | {
+      readonly kind: 'solve';
+      readonly job: Job;
+      readonly version: string;
+      /** As JSON; left out where the worker may have it. */
+      readonly catalogue: string | undefined;
+    }
+  | { readonly kind: 'paper'; readonly sheet: SelectionSheet; readonly size: Job['paper']; readonly revision: number };
+
+export type Done =
+  | { readonly kind: 'solution'; readonly solution: Solution }
+  | { readonly kind: 'paper'; readonly bytes: Uint8Array<ArrayBuffer> }
+  /** The catalogue is to be sent along. */
+  | { readonly kind: 'lacking' };
+
+let held: { readonly version: string; readonly catalogue: Catalogue } | undefined;
+
+export default async function work(task: Task): Promise<Done> {
+  if (task.kind === 'paper')
+    return { kind: 'paper', bytes: new Uint8Array(await selectionPdf(task.sheet, task.size, task.revision)) };
+  const { job, version, catalogue } = task;
+  if (held?.version !== version) {
+    if (catalogue === undefined) return { kind: 'lacking' };
+    held = { version, catalogue: JSON.parse(catalogue) as Catalogue };
+  }
+  return { kind: 'solution', solution: solve(job, held.catalogue) };
+}
