@@ -1,19 +1,22 @@
 // What a page brings of a solution. No outside source: nothing may be lost on the way but what the page’s own solve brings.
 import { expect, it } from 'vitest';
 import { demoSites } from '../../db/demo/jobs.ts';
-import { emptyJob, solve, stageNames, type Details } from '../src/index.ts';
+import { emptyJob, solve, stageNames, type Details, type Solution } from '../src/index.ts';
 import { noDetails, shownAt } from '../src/solve/details.ts';
 import { fromPage, pageOf } from '../src/solve/page.ts';
 import { demo } from './demo.ts';
 
-const solved = demoSites.flatMap(({ name, school, jobs }) =>
-  jobs.map((job) => solve(emptyJob({ ...job, site: name, school }), demo)),
-);
+let solutions: Solution[] | undefined;
+/** Every job of the demo, solved once. */
+const solved = (): Solution[] =>
+  (solutions ??= demoSites.flatMap(({ name, school, jobs }) =>
+    jobs.map((job) => solve(emptyJob({ ...job, site: name, school }), demo)),
+  ));
 /** As JSON keeps it: without what is undefined. */
 const kept = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null));
 
 it.each(stageNames)('the page of %s brings the whole but workings and other stages’ details', (stage) => {
-  for (const solution of solved) {
+  for (const solution of solved()) {
     const { head, details } = pageOf(solution);
     const { details: brought, values, ...rest } = fromPage(head, details[stage] ?? '');
     const { details: all, values: figures, ...others } = solution;

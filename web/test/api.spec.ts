@@ -82,7 +82,8 @@ test('solving, schemas, catalogue and health are served', async ({ request }) =>
 });
 
 test('only our own pages change what is stored, by any name of this machine', async ({ page, request, baseURL }) => {
-  const make = (headers: Record<string, string>) => request.post('/api/jobs', { data: { title: 'From elsewhere' }, headers });
+  const make = (headers: Record<string, string>) =>
+    request.post('/api/jobs', { data: { title: 'From elsewhere' }, headers });
   expect((await make({ origin: 'http://evil.example' })).status()).toBe(403);
   expect((await make({ host: 'evil.example' })).status()).toBe(421);
   expect((await make({})).status()).toBe(201);
