@@ -126,7 +126,7 @@ describe('wires of 25 hp at 460 V, 34 A: 42.5 A', () => {
       ['6 AWG copper', 48.75, '8 AWG'],
     ],
   ] as const)('%s', (_, protection, expected) => {
-    const [size, carries, ground] = wires({ protection: protection as JobInput['protection'] });
+    const [size, carries, ground] = wires({ protection: protection });
     expect(size).toBe(expected[0]);
     expect(carries).toBeCloseTo(expected[1], 6);
     expect(ground).toBe(expected[2]);

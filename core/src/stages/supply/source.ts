@@ -50,7 +50,7 @@ const USUAL_SUBTRANSIENT = 0.65;
 
 /** Resistance at 75 °C and reactance of an insulated cable of a metric size, Ω/m. */
 function metricCable(area: number, aluminium: boolean): Complex {
-  // 1/58 and 1/36 Ω·mm²/m at 20 °C (IEC 60228 conductivities, from memory), 75 °C by 0.393 % and 0.403 % per kelvin.
+  // 1/58 and 1/35.4 Ω·mm²/m at 20 °C (IEC 60228 conductivities, from memory), 75 °C by 0.393 % and 0.403 % per kelvin.
   const resistivity = aluminium ? (1 / 35.4) * (1 + 0.004_03 * 55) : (1 / 58) * (1 + 0.003_93 * 55);
   return complex(resistivity / area, 0.08e-3);
 }
