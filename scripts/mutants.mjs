@@ -58,7 +58,7 @@ async function mutantsOf(folder) {
   }));
   const options = { plugins: null, excludedMutations: EXCLUDED, ignorers: [] };
   const { mutants } = await new Instrumenter(silent).instrument(files, options);
-  return mutants.filter(({ ignoreReason }) => ignoreReason === undefined);
+  return mutants.filter(({ status }) => status === undefined);
 }
 
 const rangeOf = ({ fileName, location: { start, end } }) =>

@@ -92,7 +92,7 @@ test('only our own pages change what is stored, by any name of this machine', as
   await page.getByLabel('Tag').first().fill('L-77');
   await page.getByRole('button', { name: /Start/ }).first().click();
   await expect(page).toHaveURL(/localhost:\d+\/jobs\//);
-  const { headers } = { headers: (await request.get('/')).headers() };
+  const headers = (await request.get('/')).headers();
   expect(headers['cache-control']).toBe('no-store');
   expect(headers['content-security-policy']).toContain("form-action 'self'");
 });
