@@ -32,3 +32,46 @@ it.each(stageNames)('the page of %s brings the whole but workings and other stag
     }
   }
 });
+
+it('each stage brings what its screen draws, two figures of small print come everywhere, and the rest is empty until solved', () => {
+  const [solution] = solved();
+  if (!solution) throw new Error('the demo has no jobs');
+  const { head, details } = pageOf(solution);
+  const drawn = {
+    situation: ['suspicions'],
+    nameplate: ['clues', 'outlines'],
+    load: ['duty', 'loadCurve', 'poles', 'shafts', 'sizes', 'torquePerAmpere'],
+    supply: [],
+    place: ['enclosures'],
+    profile: ['profile'],
+    starting: ['loadCurve', 'starting'],
+    pick: ['chosenDrive', 'chosenMotor', 'drives', 'motors', 'need', 'outlines', 'starter'],
+    protection: [],
+    money: [],
+    handover: ['rules'],
+  };
+  const empty = {
+    ...{
+      suspicions: [],
+      clues: [],
+      shafts: [],
+      sizes: [],
+      poles: [],
+      enclosures: [],
+      rules: [],
+      profile: [],
+      starting: [],
+    },
+    outlines: { old: undefined, fresh: undefined, misfits: [] },
+  };
+  for (const stage of stageNames) {
+    const names = Object.keys(shownAt) as (keyof Details)[];
+    const shown = names.filter((name) => shownAt[name].includes(stage));
+    expect(shown.toSorted()).toEqual([...drawn[stage], 'pricing', 'warming'].toSorted());
+    const brought = fromPage(head, details[stage] ?? '').details;
+    for (const name of names) {
+      if (shown.includes(name)) continue;
+      expect(brought[name], `${stage}: ${name}`).toEqual(name in empty ? empty[name as keyof typeof empty] : undefined);
+    }
+  }
+});
