@@ -220,3 +220,25 @@ describe('where the service factor of an overload comes from', () => {
     expect(value(run({}, catalogue), 'overloadDial')?.working.source).toContain('common practice');
   });
 });
+
+describe('in one line', () => {
+  const line = (more: JobInput) => run(more, catalogue).stages.protection.summary.replaceAll('\u00a0', ' ');
+
+  it('device and relay under the NEC, the relay alone under IEC', () => {
+    // 34 A by the table, 90 A at most; 30 A on the plate, 115 : 125 of it without a service factor.
+    expect(line({})).toBe('90.0 A device · relay at 27.6 A');
+    expect(line({ nameplate: { serviceFactor: '1.15' } })).toBe('90.0 A device · relay at 30.0 A');
+    expect(line({ school: 'IEC' })).toBe('Relay at 30.0 A');
+    expect(line({ school: 'IEC', situation: { kind: 'drive' }, starting: { method: 'drive' } })).toBe(
+      'Overload 30.0 A',
+    );
+  });
+
+  it('nothing, and what is missing, without a current on the plate; a new machine is not asked for one', () => {
+    const bare = (kind: 'starter' | 'new') =>
+      run({ situation: { kind }, nameplate: { currents: '', power: '', speed: '' } }, { ...catalogue, motors: [] });
+    expect(bare('starter').stages.protection.summary).toBe('');
+    expect(bare('starter').missing.map(({ field }) => field)).toContain('nameplate.currents');
+    expect(bare('new').missing.map(({ field }) => field)).not.toContain('nameplate.currents');
+  });
+});
