@@ -229,9 +229,6 @@ describe('in one line', () => {
     expect(line({})).toBe('90.0 A device · relay at 27.6 A');
     expect(line({ nameplate: { serviceFactor: '1.15' } })).toBe('90.0 A device · relay at 30.0 A');
     expect(line({ school: 'IEC' })).toBe('Relay at 30.0 A');
-    expect(line({ school: 'IEC', situation: { kind: 'drive' }, starting: { method: 'drive' } })).toBe(
-      'Overload 30.0 A',
-    );
   });
 
   it('nothing, and what is missing, without a current on the plate; a new machine is not asked for one', () => {
