@@ -31,15 +31,10 @@ function sources(folder) {
   });
 }
 
-/** The same shuffle every time (mulberry32). */
-function shuffled(items) {
-  let state = SEED;
-  const random = () => {
-    state = (state + 0x6d_2b_79_f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
+/** The same shuffle every time. */
+async function shuffled(items) {
+  const { seeded } = await import('./lib/seeded.mjs');
+  const random = seeded(SEED);
   const all = [...items];
   for (let at = all.length - 1; at > 0; at--) {
     const other = Math.floor(random() * (at + 1));
@@ -67,7 +62,7 @@ const rangeOf = ({ fileName, location: { start, end } }) =>
 async function run(name) {
   const folder = `${CORE}/${name}`;
   const all = await mutantsOf(folder);
-  const chosen = all.length > SAMPLE * 1.25 ? shuffled(all).slice(0, SAMPLE) : all;
+  const chosen = all.length > SAMPLE * 1.25 ? (await shuffled(all)).slice(0, SAMPLE) : all;
   process.stdout.write(`── ${name}: ${all.length} mutants, ${chosen.length} tried\n`);
   const out = `${root}/test-results/mutants`;
   mkdirSync(out, { recursive: true });

@@ -1,8 +1,8 @@
 // npm test: everything from nothing, on its own database and port. The demo's data is never touched.
-import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { ensureBuild, prepareDatabase, serve } from './lib/app.mjs';
 import { ensureChromium } from './lib/browser.mjs';
+import { start } from './lib/children.mjs';
 import { main } from './lib/failure.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { freePort, startDatabase } from './lib/postgres.mjs';
@@ -11,14 +11,15 @@ import { root } from './lib/root.mjs';
 const results = `${root}/test-results`;
 const tally = { passed: 0, failed: 0 };
 
-function run(title, command, args, env = {}) {
+/** Without blocking: this script keeps the database running meanwhile. */
+async function run(title, command, args, env = {}) {
   process.stdout.write(`\n── ${title}\n`);
   const started = Date.now();
-  const { status } = spawnSync(command, args, {
+  const { status } = await start(command, args, {
     cwd: root,
     stdio: ['ignore', 'inherit', 'inherit'],
     env: { ...process.env, ...env },
-  });
+  }).exited;
   process.stdout.write(
     `── ${title}: ${status === 0 ? 'ok' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(0)} s\n`,
   );
@@ -26,7 +27,7 @@ function run(title, command, args, env = {}) {
 }
 
 /** A step without tests of its own counts as one. */
-const step = (title, command, args) => void tally[run(title, command, args) ? 'passed' : 'failed']++;
+const step = async (title, command, args) => void tally[(await run(title, command, args)) ? 'passed' : 'failed']++;
 const npm = (title, script) => step(title, 'npm', ['run', '-s', script]);
 
 /** Adds a runner's own counts; a runner that left none failed as a whole. */
@@ -44,7 +45,7 @@ async function browserTests() {
     try {
       const file = `${results}/browser.json`;
       const env = { PILGRIM_URL: app.origin, PILGRIM_ROOT: root };
-      const ok = run('browser tests', 'npx', ['playwright', 'test', '-c', 'web/test/playwright.config.ts'], env);
+      const ok = await run('browser tests', 'npx', ['playwright', 'test', '-c', 'web/test/playwright.config.ts'], env);
       count(file, ok, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }));
     } finally {
       await app.stop();
@@ -59,12 +60,12 @@ await main(async () => {
   mkdirSync(results, { recursive: true });
   ensurePackages();
   ensureChromium();
-  npm('format', 'format:check');
-  npm('types', 'types');
-  npm('lint', 'lint');
-  npm('unused code', 'unused');
+  await npm('format', 'format:check');
+  await npm('types', 'types');
+  await npm('lint', 'lint');
+  await npm('unused code', 'unused');
   const unitFile = `${results}/unit.json`;
-  const ok = run('unit tests', 'npx', [
+  const ok = await run('unit tests', 'npx', [
     'vitest',
     'run',
     '--reporter=default',
@@ -74,7 +75,7 @@ await main(async () => {
   count(unitFile, ok, (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }));
   await ensureBuild();
   await browserTests();
-  step('treated badly', process.execPath, ['scripts/abuse.mjs', '--slice']);
+  await step('treated badly', process.execPath, ['scripts/abuse.mjs', '--slice']);
   process.exitCode = tally.failed === 0 ? 0 : 1;
 }).finally(() => {
   process.stdout.write(

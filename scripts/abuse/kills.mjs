@@ -1,6 +1,7 @@
 // Web server and database killed at any moment: what was acknowledged is there afterwards.
 import { setTimeout as wait } from 'node:timers/promises';
-import { healthy, pidOf, seeded, someJob } from './app.mjs';
+import { healthy, pidOf, someJob } from './app.mjs';
+import { seeded } from '../lib/seeded.mjs';
 
 export async function kills(origin, rounds, seed) {
   const random = seeded(seed);

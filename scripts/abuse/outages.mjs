@@ -1,7 +1,8 @@
 // The database away and back under traffic: every answer in time, the web server lives, and goes on soon.
 import { setTimeout as wait } from 'node:timers/promises';
 import { holdDatabase, letUp } from '../lib/postgres.mjs';
-import { NAME, healthy, pidOf, seeded, someJob } from './app.mjs';
+import { NAME, healthy, pidOf, someJob } from './app.mjs';
+import { seeded } from '../lib/seeded.mjs';
 
 const SLOW = 5000;
 const BACK = 5000;

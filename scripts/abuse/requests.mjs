@@ -1,6 +1,7 @@
 // Requests nobody means well with: whatever is sent, never 5xx, never slow, and the memory stays.
 import { connect } from 'node:net';
-import { residentOf, pidOf, seeded, someJob } from './app.mjs';
+import { residentOf, pidOf, someJob } from './app.mjs';
+import { seeded } from '../lib/seeded.mjs';
 
 const SLOW = 5000;
 const AT_ONCE = 8;

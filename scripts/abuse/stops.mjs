@@ -1,6 +1,7 @@
 // The start told to stop at any moment, in every way: nothing of it is left, and the next start comes up.
 import { setTimeout as wait } from 'node:timers/promises';
-import { leftBehind, seeded, startApp, stopApp } from './app.mjs';
+import { leftBehind, startApp, stopApp } from './app.mjs';
+import { seeded } from '../lib/seeded.mjs';
 
 const WAYS = ['SIGINT', 'SIGTERM', 'SIGHUP', 'SIGKILL', 'SIGINT twice', 'SIGTERM to the group', 'SIGKILL to the group'];
 /** ms until all must be gone. */

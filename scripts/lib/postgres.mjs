@@ -194,23 +194,30 @@ async function keepRunning({ bin, cluster, port, owner, held }) {
     });
   };
   begin();
+  const stop = async () => {
+    stopping = true;
+    await end(server, 'SIGINT');
+  };
+  try {
+    await untilReady({ bin, port, log, exited: server.exited });
+  } catch (error) {
+    await stop();
+    throw error;
+  }
+  return { stop };
+}
+
+/** Waits until a server answers; fails where it ends before, or takes too long. */
+async function untilReady({ bin, port, log, exited }) {
   const ready = async () =>
     (await run(`${bin}/pg_isready`, ['-q', '-h', '127.0.0.1', '-p', String(port)])).status === 0;
   for (let tries = 0; !(await ready()); tries++) {
-    const ended = await Promise.race([server.exited.then(() => true), wait(100, false)]);
+    const ended = await Promise.race([exited.then(() => true), wait(100, false)]);
     if (ended || tries > READY * 10) {
-      stopping = true;
-      await end(server, 'SIGINT');
       const last = (await run('tail', ['-n', '1', log])).stdout?.trim();
       throw new Failure(`PostgreSQL did not start: ${last || `see ${log}`}.`);
     }
   }
-  return {
-    stop: async () => {
-      stopping = true;
-      await end(server, 'SIGINT');
-    },
-  };
 }
 
 /** Process number in the server’s own record; undefined where there is none. */

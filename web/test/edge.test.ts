@@ -56,6 +56,7 @@ describe('who may change what is stored', () => {
 
   it.each(['constructor', '__proto__', 'toString', '%63onstructor'])('there is no form called %s', (name) => {
     expect(asked(`/?/${name}`, {}, 'POST')?.status).toBe(404);
+    expect(asked(`/?a=1&/${name}=`, {}, 'POST')?.status).toBe(404);
     expect(asked('/?/create', {}, 'POST')).toBeUndefined();
   });
 
@@ -78,6 +79,11 @@ describe('every answer', () => {
     expect(
       guard(bare(), new Response('x', { headers: { 'cache-control': 'max-age=60' } })).headers.get('cache-control'),
     ).toBe('max-age=60');
+  });
+
+  it('says when to try again where it is too busy', () => {
+    expect(guard(bare(), new Response('', { status: 503 })).headers.get('retry-after')).toBe('2');
+    expect(guard(bare(), new Response('')).headers.get('retry-after')).toBeNull();
   });
 
   it('closes a connection whose body nobody read', async () => {

@@ -41,7 +41,7 @@ const codeOf = (cause: unknown): string =>
   typeof cause === 'object' && cause !== null && 'code' in cause ? String(cause.code) : '';
 
 /** What a failing query means to who asked. Undefined where it is a mistake of the program. */
-function meaningOf(code: string): readonly [number, string] | undefined {
+export function meaningOf(code: string): readonly [number, string] | undefined {
   if (/^(?:22|23)/.test(code)) return [422, 'Some value here is more than can be stored. Check what was typed last.'];
   if (code === '53100') return [507, 'The disk of the database is full. What you typed is kept here and saved later.'];
   if (AWAY.has(code) || code.startsWith('53') || code.startsWith('08'))
@@ -50,11 +50,11 @@ function meaningOf(code: string): readonly [number, string] | undefined {
 }
 
 /** Fails with the code of a query that took too long, so that nobody waits for a database that is frozen. */
-function limited<T>(running: Promise<T>): Promise<T> {
+export function limited<T>(running: Promise<T>, seconds = LIMIT): Promise<T> {
   return new Promise((resolve, reject) => {
     const timer = setTimeout(() => {
       reject(Object.assign(new Error('the database did not answer in time'), { code: '57014' }));
-    }, LIMIT * 1000);
+    }, seconds * 1000);
     running.then(resolve, reject).finally(() => {
       clearTimeout(timer);
     });

@@ -22,8 +22,9 @@ export function refusalOf({ request, url }: Pick<RequestEvent, 'request' | 'url'
   if (/%00/.test(url.pathname + url.search)) return said(request, 400, 'This address holds a broken character.');
   if (!CHANGING.has(request.method)) return undefined;
   if (!isOwn(request.headers, host)) return said(request, 403, 'Only Pilgrim’s own pages may change what is stored.');
-  const action = /^\?\/([^&=]*)/.exec(url.search)?.[1];
-  if (action !== undefined && decoded(action) in {}) return said(request, 404, 'There is no such form.');
+  // A form is named by a parameter that begins with a slash, wherever it stands.
+  if ([...url.searchParams.keys()].some((key) => key.startsWith('/') && key.slice(1) in {}))
+    return said(request, 404, 'There is no such form.');
   return undefined;
 }
 
@@ -33,14 +34,6 @@ function isOwn(headers: Headers, host: string): boolean {
   if (origin !== null) return URL.canParse(origin) && new URL(origin).host === host.toLowerCase();
   const site = headers.get('sec-fetch-site');
   return site === null || site === 'same-origin' || site === 'none';
-}
-
-function decoded(part: string): string {
-  try {
-    return decodeURIComponent(part);
-  } catch {
-    return part;
-  }
 }
 
 function said(request: Request, status: number, message: string): Response {
@@ -60,6 +53,7 @@ const HEADERS = {
 export function guard(request: Request, response: Response): Response {
   for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
   if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'no-store');
+  if (response.status === 503) response.headers.set('retry-after', '2');
   // What was sent and not read would hold the connection; closed, it is dropped.
   if (request.body && !request.bodyUsed) response.headers.set('connection', 'close');
   return response;

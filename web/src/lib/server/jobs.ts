@@ -122,24 +122,10 @@ export async function solveNow(job: Job, gone?: AbortSignal): Promise<Solution> 
   throw new Error('the worker did not take the catalogue');
 }
 
-/** The document at its newest revision, as this program reads it; 404 where there is none. */
-export async function loadDocument(id: string): Promise<{ job: Job; revision: number }> {
-  if (!UUID.test(id)) error(404, 'There is no such job.');
-  const row = await withDatabase(async (sql) => {
-    const [found] = await sql<{ document: unknown; revision: number }[]>`
-      select document, jobs.revision
-      from jobs join job_revisions on job_id = jobs.id and job_revisions.revision = jobs.revision
-      where jobs.id = ${id}`;
-    return found;
-  });
-  if (!row) error(404, 'There is no such job.');
-  return { job: jobSchema.parse(row.document), revision: row.revision };
-}
-
-/** The document and its full solution, for sheets and exports. */
+/** The document at its newest revision and its full solution, solved now. */
 export async function loadSolved(id: string): Promise<{ job: Job; solution: Solution; revision: number }> {
-  const stored = await loadDocument(id);
-  return { ...stored, solution: await solveNow(stored.job) };
+  const { job, revision } = await loadRevision(id, null);
+  return { job, revision, solution: await solveNow(job) };
 }
 
 export async function createJob(job: Job): Promise<string> {
@@ -147,12 +133,12 @@ export async function createJob(job: Job): Promise<string> {
   return withDatabase((sql) => insertJob(sql, job, solution));
 }
 
-export type Saved = { readonly revision: number } | { readonly conflict: { job: Job; revision: number } };
+export type Saved = { readonly revision: number } | { readonly conflict: StoredRevision };
 
 /** Saves over revision `base`; where somebody saved first, hands back what is stored now. */
 export async function saveJob(id: string, base: number, job: Job): Promise<Saved> {
   if (!UUID.test(id)) error(404, 'There is no such job.');
   const solution = await solveNow(job);
   const revision = await withDatabase((sql) => updateJob(sql, id, base, job, solution));
-  return revision === undefined ? { conflict: await loadDocument(id) } : { revision };
+  return revision === undefined ? { conflict: await loadRevision(id, null) } : { revision };
 }
