@@ -2,7 +2,7 @@
 import { dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import postgres from 'postgres';
-import { migrate, NewerDatabase, readMigrations } from './migrate.ts';
+import { migrate, OtherMigrations, readMigrations } from './migrate.ts';
 import { seedDemo } from './seed.ts';
 
 const url = process.env['DATABASE_URL'];
@@ -13,7 +13,7 @@ try {
   if (process.argv.includes('--demo')) await seedDemo(sql);
 } catch (error) {
   const message =
-    error instanceof NewerDatabase
+    error instanceof OtherMigrations
       ? error.message
       : `The database cannot be prepared: ${error instanceof Error ? error.message || error.name : 'unknown error'}.`;
   process.stderr.write(`pilgrim: ${message}\n`);

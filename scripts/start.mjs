@@ -6,6 +6,7 @@ import { Stopped, handleSignals, isStopped, stopped } from './lib/children.mjs';
 import { main, Failure } from './lib/failure.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { freePort, startDatabase } from './lib/postgres.mjs';
+import { readName } from './lib/which.mjs';
 
 const DEFAULT_PORT = 4700;
 /** A web server that dies this often within this time, ms, is not started again. */
@@ -23,13 +24,6 @@ function readArguments() {
   const unknown = process.argv.slice(2).filter((argument) => argument !== '--empty');
   if (unknown.length > 0) throw new Failure(`npm start knows --empty only, not “${unknown[0]}”.`);
   return { demo: !process.argv.includes('--empty') };
-}
-
-/** Which private database: `demo` unless a trial wants one of its own. */
-function readName() {
-  const name = process.env.PILGRIM_DATABASE ?? 'demo';
-  if (!/^[a-z]{1,20}$/.test(name)) throw new Failure('PILGRIM_DATABASE is a name of small letters, such as demo.');
-  return name;
 }
 
 const say = (line) => process.stderr.write(`${line}\n`);

@@ -31,10 +31,13 @@ const server = createServer((request, response) => {
 server.requestTimeout = ARRIVES;
 server.listen({ host: process.env.HOST ?? '127.0.0.1', port: Number(process.env.PORT ?? 4700) });
 
-// Postgres.js 3.4.9 writes to a socket that is gone when the database goes away under traffic; the query fails as well
-// and is answered, so that this says nothing new. Anything else ends the process: it is started again.
+// When the database goes away under traffic, Postgres.js 3.4.9 writes to a socket that is gone and drops the answer to
+// questions of its own; the query fails as well and is answered, so that this says nothing new. The same holds for any
+// other end of a connection. Anything else ends the process: it is started again.
+const OF_POSTGRES = /[\\/]postgres[\\/](?:src|cjs[\\/]src)[\\/]connection\.js/;
+const OF_A_CONNECTION = new Set(['read', 'write', 'connect', 'shutdown']);
 process.on('uncaughtException', (error) => {
-  if (/[\\/]postgres[\\/](?:src|cjs[\\/]src)[\\/]connection\.js/.test(error.stack ?? '')) return;
+  if (OF_POSTGRES.test(error.stack ?? '') || OF_A_CONNECTION.has(error.syscall)) return;
   process.stderr.write(`${error.stack ?? String(error)}\n`);
   process.exit(1);
 });

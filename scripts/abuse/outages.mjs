@@ -4,11 +4,9 @@ import { holdDatabase, letUp } from '../lib/postgres.mjs';
 import { NAME, healthy, pidOf, someJob } from './app.mjs';
 import { seeded } from '../lib/seeded.mjs';
 
-const SLOW = 5000;
-const BACK = 5000;
 const AT_ONCE = 8;
 
-export async function outages(origin, times, seed) {
+export async function outages({ origin, said, patience }, times, seed) {
   const random = seeded(seed);
   const job = await someJob(origin);
   const web = pidOf('web');
@@ -27,7 +25,7 @@ export async function outages(origin, times, seed) {
       const took = performance.now() - began;
       answers++;
       slowest = Math.max(slowest, took);
-      if (took > SLOW) bad.push(`${path} took ${took.toFixed(0)} ms`);
+      if (took > patience) bad.push(`${path} took ${took.toFixed(0)} ms`);
       if (answer.status !== 200 && answer.status !== 503) bad.push(`${path} answered ${answer.status}`);
     }
   };
@@ -40,11 +38,11 @@ export async function outages(origin, times, seed) {
     letUp(NAME);
     const back = await healthy(origin);
     longest = Math.max(longest, back);
-    if (back > BACK) bad.push(`back after ${back} ms`);
+    if (back > patience) bad.push(`back after ${back} ms`);
   }
   going = false;
   await Promise.all(traffic);
-  if (pidOf('web') !== web) bad.push('the web server died');
+  if (pidOf('web') !== web) bad.unshift(`the web server died: ${said().slice(-2000)}`);
   return {
     figure: `${times} times away, ${answers} answers, slowest ${slowest.toFixed(0)} ms, back within ${longest} ms`,
     bad,

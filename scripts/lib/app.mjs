@@ -1,12 +1,13 @@
 // Builds the web application when its sources changed, prepares a database and serves.
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { setTimeout as wait } from 'node:timers/promises';
 import { end, run, start } from './children.mjs';
 import { Failure } from './failure.mjs';
 import { root } from './root.mjs';
 
 const sources = [
+  'scripts/lib/app.mjs',
   'core/src',
   'db',
   'web/src',
@@ -40,6 +41,7 @@ export async function ensureBuild() {
   });
   if (status !== 0) throw new Failure(`The build failed:\n${stdout}\n${stderr}`);
   await buildWorker();
+  await unpackFonts();
   writeFileSync(stampFile, stamp);
 }
 
@@ -57,6 +59,17 @@ async function buildWorker() {
     alias: { '@pilgrim/core': `${root}/core/src` },
     logLevel: 'error',
   });
+}
+
+/** The faces of the papers without their compression, which would be undone for every paper. */
+async function unpackFonts() {
+  const { convert } = await import('fontverter');
+  const folder = `${root}/node_modules/@fontsource/atkinson-hyperlegible-next/files`;
+  mkdirSync(`${root}/web/build/fonts`, { recursive: true });
+  for (const face of ['400-normal', '700-normal', '400-italic', '700-italic']) {
+    const packed = readFileSync(`${folder}/atkinson-hyperlegible-next-latin-${face}.woff`);
+    writeFileSync(`${root}/web/build/fonts/${face}.ttf`, await convert(packed, 'sfnt'));
+  }
 }
 
 /** Migrates, and with `demo` fills an empty database. Says what is wrong in one sentence. */

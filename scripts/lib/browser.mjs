@@ -1,7 +1,7 @@
 // Debian's Chromium: installed where it is missing, opened without a screen. Imported after ensurePackages.
 import { existsSync } from 'node:fs';
 import { Failure } from './failure.mjs';
-import { installDebian } from './postgres.mjs';
+import { installDebian } from './cluster.mjs';
 
 const CHROMIUM = '/usr/bin/chromium';
 

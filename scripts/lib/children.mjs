@@ -7,6 +7,8 @@ import { setTimeout as wait } from 'node:timers/promises';
 /** s a child may take to end when asked, before it is killed. */
 const PATIENCE = 8;
 const SETPRIV = '/usr/bin/setpriv';
+/** Does not begin where the script died between the fork and the request for its signal. */
+const IF_PARENT_LIVES = '[ "$PPID" = "$0" ] || exit 1; exec "$@"';
 
 /** Thrown where the person at the terminal, or the system, asked the script to end. */
 export class Stopped extends Error {}
@@ -53,6 +55,7 @@ export function start(command, args, { deathSignal = 'SIGKILL', user, ...options
         ...(user ? [`--reuid=${user}`, `--regid=${user}`, '--init-groups'] : []),
         `--pdeathsig=${deathSignal.replace('SIG', '')}`,
         '--',
+        ...['/bin/sh', '-c', IF_PARENT_LIVES, String(process.pid)],
         command,
       ]
     : [command];

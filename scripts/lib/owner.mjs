@@ -37,6 +37,12 @@ async function clear(left) {
   }
 }
 
+/** The record of the script that runs a private database now; undefined where none does. */
+export function runningBy(name) {
+  const record = read(lockOf(name));
+  return record && lives(record) ? record : undefined;
+}
+
 /**
  * Takes a private database for this script. Refuses while another script runs it; what one that is gone left behind is
  * ended first. `note` remembers a process this script starts, `release` gives the database free.
@@ -46,7 +52,7 @@ export async function own(name) {
   const lock = lockOf(name);
   for (;;) {
     const before = read(lock);
-    if (before && lives(before)) {
+    if (runningBy(name)) {
       const at = before.origin ? ` It is at ${before.origin}.` : '';
       throw new Failure(`Pilgrim runs already from this folder, as process ${before.pid}.${at}`);
     }

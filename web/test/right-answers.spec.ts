@@ -137,3 +137,21 @@ test('a solver that could not be loaded is told, and the next keystroke solves a
   await expect(page.getByTestId('trouble')).toBeHidden();
   await expect(figure(page, 'nameplate.power')).toHaveText('20\u00a0hp');
 });
+
+test('a solver that comes to no end is ended and told, and the next keystroke solves again', async ({ page }) => {
+  const base = await startJob(page, 'replace', 'T-552', 'Broke chest pump');
+  const workers = '**/_app/immutable/workers/**';
+  const endless = { contentType: 'text/javascript', body: 'onmessage = () => { for (;;); };' };
+  await page.route(workers, (route) => route.fulfill(endless));
+  await page.clock.install();
+  await visit(page, `${new URL(base).pathname}/nameplate`);
+  await fill(page, { 'nameplate.power': '15 hp' });
+  await page.clock.runFor(40_000);
+  await expect(page.getByTestId('trouble')).toContainText('take longer to work out');
+  await expect(field(page, 'nameplate.power')).toHaveValue('15 hp');
+  await page.unroute(workers);
+  await fill(page, { 'nameplate.power': '20 hp' });
+  await page.clock.runFor(5000);
+  await expect(page.getByTestId('trouble')).toBeHidden();
+  await expect(figure(page, 'nameplate.power')).toHaveText('20\u00a0hp');
+});

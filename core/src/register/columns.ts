@@ -149,10 +149,10 @@ function readRow(row: readonly string[], cells: readonly Cell[], defaults: RowDe
   for (const { at, id, plate: name, unit } of cells) {
     const written = row[at]?.trim() ?? '';
     // An export quotes what a spreadsheet would run; that is text again here.
-    const quoted = /^'[=+\-@]/.test(written);
+    const quoted = /^'[=+\-@\t\r\n＝＋－＠]/.test(written);
     const cell = quoted ? written.slice(1) : written;
     if (cell === '') continue;
-    if (!quoted && /^[=@]|^[+-](?![\d.,\s])/.test(cell)) {
+    if (!quoted && /^[=@＝＠＋－]|^[+-](?![\d.,\s])/.test(cell)) {
       problems.push({
         column: titles.get(id) ?? id,
         message: `“${cell.slice(0, 30)}” begins like a spreadsheet formula. Put the value itself there.`,
@@ -227,5 +227,6 @@ export function writeRow(motor: RegisteredMotor): string[] {
   });
 }
 
+/** Full-width signs and line feeds start a formula in some spreadsheets too. */
 export const harmless = (cell: string): string =>
-  /^[=+\-@\t\r]/.test(cell) && !/^-?[\d.,]+$/.test(cell) ? `'${cell}` : cell;
+  /^[=+\-@\t\r\n＝＋－＠]/.test(cell) && !/^-?[\d.,]+$/.test(cell) ? `'${cell}` : cell;

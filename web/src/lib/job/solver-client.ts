@@ -7,16 +7,21 @@ import type { Answer, Question } from '$lib/workers/solve.worker';
 export type Outcome =
   { readonly solution: Solution; readonly withoutCatalogue: boolean } | { readonly trouble: string } | undefined;
 
+/** ms for an answer, the first load on a slow line included; a solve takes hundredths of a second. */
+const PATIENCE = 30_000;
+const NO_END =
+  'These figures take longer to work out than any real selection. What you type is kept; change what was typed last.';
 const NOT_LOADED = 'The calculating part could not be loaded. What you type is kept; the next keystroke tries again.';
 
 /**
  * Talks to the solving worker. Only the newest job is solved; older questions still waiting are dropped. A worker that
- * breaks or never came is told and given up; the next question starts a new one.
+ * breaks, never came or does not come to an end is told and given up; the next question starts a new one.
  */
 export class SolverClient {
   #worker: Worker | undefined;
   #running: ((outcome: Outcome) => void) | undefined;
   #next: { job: Job; done: (outcome: Outcome) => void } | undefined;
+  #late: ReturnType<typeof setTimeout> | undefined;
   #plates: { done: (reading: PlateReading) => void; fail: (error: Error) => void }[] = [];
 
   get started(): boolean {
@@ -45,6 +50,9 @@ export class SolverClient {
     this.#next = undefined;
     this.#running = done;
     this.#post({ kind: 'solve', job });
+    this.#late = setTimeout(() => {
+      this.#giveUp(NO_END);
+    }, PATIENCE);
   }
 
   #post(question: Question): void {
@@ -55,6 +63,7 @@ export class SolverClient {
   #settle(outcome: Outcome): void {
     const done = this.#running;
     this.#running = undefined;
+    clearTimeout(this.#late);
     done?.(outcome);
     this.#ask();
   }
@@ -69,12 +78,17 @@ export class SolverClient {
     // A script that did not load and an error nobody caught both come here; this worker answers no more.
     worker.onerror = (event) => {
       event.preventDefault();
-      worker.terminate();
-      if (this.#worker === worker) this.#worker = undefined;
-      const lost = this.#plates.splice(0);
-      for (const { fail } of lost) fail(new Error(NOT_LOADED));
-      this.#settle({ trouble: NOT_LOADED });
+      if (this.#worker === worker) this.#giveUp(NOT_LOADED);
     };
     return worker;
+  }
+
+  /** Ends the worker with all it was asked; the next question starts another. */
+  #giveUp(trouble: string): void {
+    this.#worker?.terminate();
+    this.#worker = undefined;
+    const lost = this.#plates.splice(0);
+    for (const { fail } of lost) fail(new Error(trouble));
+    this.#settle({ trouble });
   }
 }

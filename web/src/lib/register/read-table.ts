@@ -4,7 +4,18 @@ import Papa from 'papaparse';
 import { readSheet } from 'read-excel-file/universal';
 
 /** What an import takes at most; more is refused in words before it can hurt. */
-export const limits = { bytes: 40_000_000, unpacked: 120_000_000, rows: 50_000, columns: 200, cell: 5000 } as const;
+export const limits = {
+  bytes: 40_000_000,
+  unpacked: 120_000_000,
+  /** Files in a workbook, and how many times its size it may unpack to beyond the first megabytes. */
+  entries: 1000,
+  ratio: 150,
+  rows: 50_000,
+  columns: 200,
+  cell: 5000,
+} as const;
+/** Bytes that unpack unasked: a short workbook of one repeated word is none of harm. */
+const FREE = 10_000_000;
 
 export interface Table {
   readonly header: readonly string[];
@@ -87,8 +98,10 @@ function decode(content: Uint8Array): { text: string; note?: string } {
 
 /** Unpacks once only to count, so that a small file cannot grow into a huge one unseen. */
 function checkUnpackedSize(content: Uint8Array): void {
-  const found = { size: 0, damaged: false };
+  const found = { size: 0, entries: 0, damaged: false };
+  const most = Math.min(limits.unpacked, Math.max(FREE, limits.ratio * content.length));
   const unzip = new Unzip((file) => {
+    found.entries++;
     file.ondata = (error, data) => {
       if (error) found.damaged = true;
       else found.size += data.length;
@@ -99,7 +112,7 @@ function checkUnpackedSize(content: Uint8Array): void {
   const STEP = 65_536;
   for (let at = 0; at < content.length; at += STEP) {
     unzip.push(content.subarray(at, at + STEP), at + STEP >= content.length);
-    if (found.size > limits.unpacked)
+    if (found.size > most || found.entries > limits.entries)
       throw new Refused('The workbook unpacks to far more than a list of motors. It is not read.');
     if (found.damaged) throw new Refused('The workbook is damaged. Save it again and choose it once more.');
   }

@@ -3,23 +3,34 @@ import postgres, { type Sql } from 'postgres';
 import { log } from './log';
 
 let pool: Sql | undefined;
+let ends = false;
 
 function connect(): Sql {
   const url = process.env['DATABASE_URL'];
   if (!url) throw new Error('DATABASE_URL is not set');
-  const opened = postgres(url, {
+  if (!ends) {
+    ends = true;
+    // Without this the server never exits on SIGTERM.
+    process.once('sveltekit:shutdown', () => void pool?.end({ timeout: 5 }));
+  }
+  return postgres(url, {
     max: 8,
     idle_timeout: 60,
     connect_timeout: 3,
     backoff: (tries) => Math.min(1, 0.1 * 2 ** tries),
     onnotice: () => undefined,
   });
-  // Without this the server never exits on SIGTERM.
-  process.once('sveltekit:shutdown', () => void opened.end({ timeout: 5 }));
-  return opened;
 }
 
-const AWAY = new Set([
+/** A pool that lost its database is not trusted again: some of its connections never come back (3.4.9). */
+function discard(lost: Sql): void {
+  if (pool !== lost) return;
+  pool = undefined;
+  void lost.end({ timeout: 5 });
+}
+
+/** The connection or its server is gone or does not answer. */
+const LOST = new Set([
   'ECONNREFUSED',
   'ECONNRESET',
   'EPIPE',
@@ -28,12 +39,12 @@ const AWAY = new Set([
   'CONNECTION_CLOSED',
   'CONNECTION_ENDED',
   'CONNECTION_DESTROYED',
-  '25006', // read-only
   '57014', // took longer than it may
   '57P01', // terminated by an administrator: the server is restarting
   '57P02',
   '57P03', // starting up
 ]);
+const READ_ONLY = '25006';
 /** s; longer than any query of ours takes on a busy machine. */
 const LIMIT = 4.5;
 
@@ -44,7 +55,7 @@ const codeOf = (cause: unknown): string =>
 export function meaningOf(code: string): readonly [number, string] | undefined {
   if (/^(?:22|23)/.test(code)) return [422, 'Some value here is more than can be stored. Check what was typed last.'];
   if (code === '53100') return [507, 'The disk of the database is full. What you typed is kept here and saved later.'];
-  if (AWAY.has(code) || code.startsWith('53') || code.startsWith('08'))
+  if (LOST.has(code) || code === READ_ONLY || code.startsWith('53') || code.startsWith('08'))
     return [503, 'The database is away. What you typed is kept here and saved when it is back.'];
   return undefined;
 }
@@ -63,12 +74,13 @@ export function limited<T>(running: Promise<T>, seconds = LIMIT): Promise<T> {
 
 /** Runs a query or several. A database that is away answers 503, so that the screen keeps what was typed and tries again. */
 export async function withDatabase<T>(run: (sql: Sql) => Promise<T>): Promise<T> {
-  pool ??= connect();
+  const used = (pool ??= connect());
   try {
-    return await limited(run(pool));
+    return await limited(run(used));
   } catch (cause) {
     if (isHttpError(cause) || isRedirect(cause)) throw cause;
     const code = codeOf(cause);
+    if (LOST.has(code)) discard(used);
     const meaning = meaningOf(code);
     if (!meaning) throw cause;
     log.warn({ code, err: meaning[0] === 422 ? cause : undefined }, 'refused by the database');

@@ -3,8 +3,8 @@ import { spareMisfits } from '@pilgrim/core/register/spares';
 import type { MotorNeed } from '@pilgrim/core/stages/pick/motor-rules';
 import { insertMotor, insertMotors, updateMotor } from '@pilgrim/db/store-motors';
 import { error } from '@sveltejs/kit';
-import { imageSize } from 'image-size';
 import { withDatabase } from './database';
+import { beside } from './work/pool';
 
 export interface MotorRow {
   readonly id: string;
@@ -139,30 +139,27 @@ export const findSpares = (need: MotorNeed): Promise<Spare[]> =>
 
 const MOST_BYTES = 8_000_000;
 const MOST_PHOTOS = 12;
-const types = { jpg: 'image/jpeg', png: 'image/png', webp: 'image/webp' } as const;
 
-/** Keeps a photograph after looking at its content: JPEG, PNG or WebP, at most 8 MB. Returns a refusal in words, or nothing. */
-export async function addPhoto(id: string, content: Uint8Array): Promise<string | undefined> {
+/**
+ * Keeps a photograph after looking at its content: JPEG, PNG or WebP, at most 8 MB, without what was written beside it.
+ * Returns a refusal in words, or nothing.
+ */
+export async function addPhoto(id: string, content: Uint8Array, gone: AbortSignal): Promise<string | undefined> {
   known(id);
   if (content.length === 0) return 'The file is empty. Choose a JPEG, PNG or WebP picture.';
   if (content.length > MOST_BYTES) return 'The picture is larger than 8 MB. Make it smaller and send it again.';
-  let size: ReturnType<typeof imageSize>;
-  try {
-    size = imageSize(content);
-  } catch {
-    return 'This is not a picture that can be read. Choose a JPEG, PNG or WebP file.';
-  }
-  const type = types[size.type as keyof typeof types] as string | undefined;
-  if (type === undefined) return 'Only JPEG, PNG and WebP pictures are taken.';
-  if (!(size.width > 0 && size.height > 0)) return 'The picture has no size. Choose another file.';
-  if (size.width * size.height > 100_000_000) return 'The picture has more than 100 million pixels. Make it smaller.';
+  const done = await beside({ kind: 'photo', content }, gone);
+  if (done.kind === 'refusal') return done.message;
+  if (done.kind !== 'photo') throw new Error('the worker did not answer with a photograph');
+  const { type, width, height, bytes } = done.photo;
+  if (bytes.length > MOST_BYTES) return 'The picture is larger than 8 MB. Make it smaller and send it again.';
   return withDatabase(async (sql) => {
     const [row] = await sql<{ photos: number }[]>`
       select (select count(*)::int from motor_photos where motor_id = ${id}) as photos from motors where id = ${id}`;
     if (!row) error(404, 'There is no such motor.');
     if (row.photos >= MOST_PHOTOS) return `A motor keeps at most ${MOST_PHOTOS} pictures. Remove one first.`;
     await sql`insert into motor_photos (motor_id, type, width, height, content)
-      values (${id}, ${type}, ${size.width}, ${size.height}, ${Buffer.from(content)})`;
+      values (${id}, ${type}, ${width}, ${height}, ${Buffer.from(bytes)})`;
     return undefined;
   });
 }

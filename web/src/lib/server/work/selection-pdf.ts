@@ -1,14 +1,21 @@
+import { existsSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import { fileURLToPath } from 'node:url';
 import { cautions, deferral } from '@pilgrim/core/stages/handover/cautions';
 import type { SelectionSheet, SheetSection } from '@pilgrim/core/solve/sheet';
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 
 const require = createRequire(import.meta.url);
-const face = (weight: number, style: string): string =>
-  require.resolve(
+
+/** The face as the build unpacked it; while developing as it comes, which takes longer for each paper. */
+function face(weight: number, style: string): string {
+  const unpacked = fileURLToPath(new URL(`fonts/${weight}-${style}.ttf`, import.meta.url));
+  if (existsSync(unpacked)) return unpacked;
+  return require.resolve(
     `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-${style}.woff`,
   );
+}
 
 let ready = false;
 

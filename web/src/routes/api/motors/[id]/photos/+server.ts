@@ -10,7 +10,7 @@ export const POST: RequestHandler = async ({ params, request }) => {
     return refuse(413, [
       { path: 'photo', message: 'The picture is larger than 8 MB. Make it smaller and send it again.' },
     ]);
-  const refusal = await addPhoto(params.id, new Uint8Array(content));
+  const refusal = await addPhoto(params.id, new Uint8Array(content), request.signal);
   return refusal === undefined
     ? json({ added: true }, { status: 201 })
     : refuse(422, [{ path: 'photo', message: refusal }]);
