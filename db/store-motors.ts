@@ -55,7 +55,7 @@ export async function insertMotor(sql: Sql, motor: RegisteredMotor): Promise<str
   return row.id;
 }
 
-/** Saves over `base`. Undefined where somebody else saved first or the motor is gone. */
+/** Saves over `base` and keeps what stood there. Undefined where somebody else saved first or the motor is gone. */
 export async function updateMotor(
   sql: Sql,
   id: string,
@@ -63,7 +63,13 @@ export async function updateMotor(
   motor: RegisteredMotor,
 ): Promise<number | undefined> {
   const [row] = await sql<{ revision: number }[]>`
-    update motors set ${sql(columnsOf(sql, motor))}, revision = revision + 1, updated_at = now()
-    where id = ${id} and revision = ${base} returning revision`;
+    with before as (
+      select id, revision, document, updated_at from motors
+      where id = ${id} and revision = ${base} and removed_at is null for update
+    ), kept as (
+      insert into motor_revisions (motor_id, revision, document, saved_at) select * from before
+    )
+    update motors set ${sql(columnsOf(sql, motor))}, revision = motors.revision + 1, updated_at = now()
+    from before where motors.id = before.id returning motors.revision`;
   return row?.revision;
 }

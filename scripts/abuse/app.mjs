@@ -14,7 +14,7 @@ export async function startApp(port) {
     cwd: root,
     detached: true,
     stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, PORT: String(wanted), PILGRIM_DATABASE: NAME },
+    env: { ...process.env, PORT: String(wanted), PILGRIM_DATABASE: NAME, PILGRIM_RATE: '0' },
   });
   let said = '';
   child.stderr.on('data', (part) => (said += part));

@@ -2,9 +2,10 @@ import type { Handle, HandleServerError } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
 import { guard, refusalOf } from '$lib/server/edge';
 import { log } from '$lib/server/log';
+import { overRate } from '$lib/server/rate';
 
 export const handle: Handle = async ({ event, resolve }) => {
-  const refusal = refusalOf(event);
+  const refusal = refusalOf(event) ?? (await overRate(event));
   if (refusal) return guard(event.request, refusal);
   const response = await resolve(event, {
     // The Latin face is on every page; others load when a character needs them.

@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { afterEach, describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { guard, refusalOf } from '../src/lib/server/edge.ts';
+import { overRate, pointsOf } from '../src/lib/server/rate.ts';
 import { readForm, typedIn } from '../src/lib/server/read-form.ts';
 import { baseSchema, readJson } from '../src/lib/server/read-json.ts';
 
@@ -63,6 +64,32 @@ describe('who may change what is stored', () => {
   it('no address holds a NUL', () => {
     expect(asked('/?q=a%00b', {})?.status).toBe(400);
     expect(asked('/sites/%00', {})?.status).toBe(400);
+  });
+});
+
+describe('how much one address may ask for', () => {
+  it('counts what changes or costs, never a page that is read', () => {
+    expect(pointsOf('GET', '/jobs/1/load')).toBe(0);
+    expect(pointsOf('PUT', '/api/jobs/1')).toBe(1);
+    for (const path of ['/jobs/1/sheet.pdf', '/motors/export.csv', '/api/solve', '/api/motors/1/photos'])
+      expect(pointsOf('GET', path)).toBe(20);
+  });
+
+  it('refuses the one over its points, in words and with when to come again, and nobody else', async () => {
+    process.env['PILGRIM_RATE'] = '3';
+    const from = async (address: string, method = 'PUT') => {
+      const url = new URL('http://127.0.0.1/api/jobs/1');
+      const request = new Request(url, { method, headers: { accept: 'application/json' } });
+      return overRate({ request, url, getClientAddress: () => address } as never);
+    };
+    for (let at = 0; at < 3; at++) expect(await from('10.0.0.1')).toBeUndefined();
+    const refused = await from('10.0.0.1');
+    expect(refused?.status).toBe(429);
+    expect(Number(refused?.headers.get('retry-after'))).toBeGreaterThan(0);
+    expect(await refused?.json()).toMatchObject({ issues: [{ message: expect.stringContaining('Wait') as string }] });
+    expect(await from('10.0.0.2')).toBeUndefined();
+    expect(await from('10.0.0.1', 'GET')).toBeUndefined();
+    delete process.env['PILGRIM_RATE'];
   });
 });
 

@@ -46,10 +46,47 @@ test('the register: add, photograph, history, save, start a job, search and grou
   await visit(page, '/motors?q=256T&state=spare&group=frame');
   await expect(page.getByRole('region', { name: 'Frame 256' })).toContainText('T-400-M');
   await visit(page, motor.replace(/^https?:\/\/[^/]+/, ''));
-  page.once('dialog', (dialog) => void dialog.accept());
   await page.getByRole('button', { name: 'Remove this motor' }).click();
-  await page.waitForURL(/\/motors$/);
-  await expect(page.getByText('T-400-M')).toBeHidden();
+  await page.waitForURL(/\/motors\?gone=/);
+  await expect(page.locator('[data-motor="T-400-M"]')).toHaveCount(0);
+  await accessible(page);
+  await page.getByTestId('just-removed').getByRole('button', { name: 'Take it back' }).click();
+  await page.waitForURL(motor);
+  await expect(page.getByRole('region', { name: 'History' })).toContainText('From the closed line');
+  await expect(page.getByRole('img', { name: 'picture 1' })).toBeVisible();
+});
+
+test('what a motor was before is kept and can be put back; a removed one is found again', async ({ page, request }) => {
+  const made = await request.post('/api/motors', { data: { tag: 'T-401-M', location: 'Winder hall' } });
+  const { id } = (await made.json()) as { id: string };
+  await visit(page, `/motors/${id}`);
+  await page.getByLabel('Location').fill('Store 2');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.locator('[data-save="saved"]')).toContainText('rev 2');
+  await page.reload();
+  await page.waitForSelector('html[data-hydrated]');
+  await page.getByText('Earlier states (1)').click();
+  await page.getByRole('button', { name: 'Put rev 1 into the fields' }).click();
+  await expect(page.getByLabel('Location')).toHaveValue('Winder hall');
+  await expect(page.getByRole('alert')).toContainText('hold rev 1 now');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.locator('[data-save="saved"]')).toContainText('rev 3');
+
+  const api = `/api/motors/${id}`;
+  expect((await (await request.get(`${api}/revisions/2`)).json()) as unknown).toMatchObject({
+    motor: { location: 'Store 2' },
+  });
+  for (const none of ['9', '0', 'half', '99999999999999999999'])
+    expect((await request.get(`${api}/revisions/${none}`)).status()).toBe(404);
+  expect((await request.delete(api)).status()).toBe(204);
+  expect((await request.delete(api)).status()).toBe(404);
+  expect((await request.get(api)).status()).toBe(404);
+  const stale = await request.put(api, { data: { base: 3, motor: { tag: 'T-401-M' } } });
+  expect(stale.status()).toBe(404);
+  await visit(page, '/motors?q=T-401&state=removed');
+  await page.locator('[data-motor="T-401-M"]').getByRole('button', { name: 'Take back' }).click();
+  await page.waitForURL(new RegExp(id));
+  await expect(page.getByLabel('Location')).toHaveValue('Winder hall');
 });
 
 test('the register is sorted by what was chosen', async ({ page }) => {

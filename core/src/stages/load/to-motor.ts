@@ -120,10 +120,17 @@ export function curveAtMotor(
     torque: running.value,
     speed: speed.value,
     breakaway: breakaway.value,
-    staticShare: typed.staticHead && typed.head ? Math.min(0.98, typed.staticHead.value / typed.head.value) : 0,
+    staticShare: staticShareOf(typed),
     table: curve.map((point) => ({
       speed: point.speed.value * i,
       torque: point.torque.value / (i * efficiency.value),
     })),
   });
 }
+
+/** A pump that lifts all the way is taken to have a little pipe as well. */
+const MOST_STATIC = 0.98;
+
+/** Static share of the head as typed; none for other machines. */
+export const staticShareOf = ({ staticHead, head }: LoadKnown['typed']): number =>
+  staticHead && head ? Math.min(MOST_STATIC, staticHead.value / head.value) : 0;

@@ -4,19 +4,16 @@ import { HOUR } from '../../ground/constants.ts';
 import { energyOf } from './profile-energy.ts';
 import { checkAboveFull, checkControl, checkWaste } from './profile-checks.ts';
 import { findings as declared } from './findings.ts';
+import { staticShareOf } from '../load/to-motor.ts';
 import { loadField } from '../load/ways.ts';
 import type { Motor } from '../../motor/typical.ts';
-import { notebook, type OptionBrief } from '../stage.ts';
+import { notebook } from '../stage.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import { driveInput, throttledInput } from './input-power.ts';
 import { FULL, shaftPowerShare } from './shaft-power.ts';
 
 const YEAR_HOURS = 8784;
-
-/** Static share of the head as typed for the load; none for other machines. */
-const staticShareOf = ({ staticHead, head }: OptionBrief['given']['load']): number =>
-  staticHead && head ? Math.min(0.98, staticHead.value / head.value) : 0;
 
 /** Hours at each flow, and what they cost with today’s flow control and with speed control. */
 export function profileOn(on: ProfileOn): ProfileResult {

@@ -23,6 +23,8 @@ type Row = Readonly<Record<string, string | number | boolean>>;
 
 const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
 const SAVE_AFTER = 700;
+/** Too slow, too many at once: the same again later. */
+const LATER = new Set([408, 429]);
 const RETRY_AFTER = [1000, 2000, 4000, 8000, 15_000];
 const UNDO_DEPTH = 200;
 
@@ -311,7 +313,7 @@ export class JobStore implements FieldHost {
       return;
     }
     if (response.status === 409) this.#meet((await response.json()) as Rival);
-    else if (response.status >= 500) this.#waitAndRetry();
+    else if (response.status >= 500 || LATER.has(response.status)) this.#waitAndRetry();
     else if (response.ok) await this.#accepted(response);
     else await this.#refused(response);
   }

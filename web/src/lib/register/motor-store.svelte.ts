@@ -56,6 +56,18 @@ export class MotorStore implements FieldHost {
     return Promise.resolve(readPlate(text));
   }
 
+  /** Puts an earlier state into the fields; it counts once it is saved. */
+  async takeEarlier(revision: number): Promise<void> {
+    const response = await fetch(`/api/motors/${this.id}/revisions/${revision}`).catch(() => undefined);
+    if (!response?.ok) {
+      this.problem = 'The earlier state could not be fetched just now. Try again.';
+      return;
+    }
+    this.motor = ((await response.json()) as { motor: RegisteredMotor }).motor;
+    this.state = 'changed';
+    this.problem = `The fields hold rev ${revision} now. Save to keep it; reload the page to drop it.`;
+  }
+
   /** Saves; where somebody saved first says so and keeps what was typed, to be saved over it by saving again. */
   async save(): Promise<void> {
     this.state = 'saving';

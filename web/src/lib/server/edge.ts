@@ -36,7 +36,8 @@ function isOwn(headers: Headers, host: string): boolean {
   return site === null || site === 'same-origin' || site === 'none';
 }
 
-function said(request: Request, status: number, message: string): Response {
+/** A refusal in words, as JSON for who asks for it. */
+export function said(request: Request, status: number, message: string): Response {
   const wantsJson = /json/.test(`${request.headers.get('accept') ?? ''} ${request.headers.get('content-type') ?? ''}`);
   return wantsJson ? json({ issues: [{ path: '', message }] }, { status }) : text(message, { status });
 }

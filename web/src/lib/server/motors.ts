@@ -18,6 +18,7 @@ export interface MotorRow {
   readonly frameNumber: string;
   readonly photos: number;
   readonly updatedAt: Date;
+  readonly removed: boolean;
 }
 
 export interface StoredMotor {
@@ -25,7 +26,12 @@ export interface StoredMotor {
   readonly revision: number;
   readonly motor: RegisteredMotor;
   readonly photos: readonly { readonly id: string; readonly width: number; readonly height: number }[];
+  /** Earlier states, newest first. */
+  readonly earlier: readonly { readonly revision: number; readonly savedAt: Date }[];
 }
+
+/** Not a state of a motor but of its row: kept so that it can be taken back. */
+export const REMOVED = 'removed';
 
 export const motorOrders = ['tag', 'site', 'size', 'frame', 'changed'] as const;
 
@@ -38,6 +44,7 @@ export interface MotorQuery {
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const MOST_LISTED = 1000;
+const MOST_EARLIER = 50;
 
 function known(id: string): string {
   if (!UUID.test(id)) error(404, 'There is no such motor.');
@@ -50,7 +57,8 @@ export const listMotors = (query: MotorQuery): Promise<{ motors: MotorRow[]; tot
     const pattern = `%${query.search.replaceAll(/[\\%_]/g, '\\$&')}%`;
     const where = sql`
       where ${query.search === '' ? sql`true` : sql`(tag || ' ' || location || ' ' || site || ' ' || plate_text || ' ' || coalesce(document->'plate'->>'asRead', '') || ' ' || coalesce(document->'plate'->>'serial', '')) ilike ${pattern}`}
-      and ${query.state === '' ? sql`true` : sql`state = ${query.state}`}
+      and removed_at is ${query.state === REMOVED ? sql`not null` : sql`null`}
+      and ${query.state === '' || query.state === REMOVED ? sql`true` : sql`state = ${query.state}`}
       and ${query.site === '' ? sql`true` : sql`site = ${query.site}`}`;
     const orders = {
       tag: sql`tag, site`,
@@ -62,11 +70,13 @@ export const listMotors = (query: MotorQuery): Promise<{ motors: MotorRow[]; tot
     const [motors, [count], sites] = await Promise.all([
       sql<MotorRow[]>`
         select id, site, tag, location, state, plate_text as "plateText", power_w as power, poles,
-          frame_number as "frameNumber", updated_at as "updatedAt",
+          frame_number as "frameNumber", updated_at as "updatedAt", removed_at is not null as removed,
           (select count(*)::int from motor_photos where motor_id = motors.id) as photos
         from motors ${where} order by ${orders[query.order]} limit ${MOST_LISTED}`,
       sql<{ total: number }[]>`select count(*)::int as total from motors ${where}`,
-      sql<{ site: string }[]>`select distinct site from motors where site <> '' order by site limit 200`,
+      sql<
+        { site: string }[]
+      >`select distinct site from motors where site <> '' and removed_at is null order by site limit 200`,
     ]);
     return { motors, total: count?.total ?? 0, sites: sites.map((each) => each.site) };
   });
@@ -75,10 +85,13 @@ export async function loadMotor(id: string): Promise<StoredMotor> {
   known(id);
   const found = await withDatabase(async (sql) => {
     const [row] = await sql<{ id: string; revision: number; document: unknown }[]>`
-      select id, revision, document from motors where id = ${id}`;
+      select id, revision, document from motors where id = ${id} and removed_at is null`;
     const photos = await sql<{ id: string; width: number; height: number }[]>`
       select id, width, height from motor_photos where motor_id = ${id} order by added_at`;
-    return row && { ...row, photos: [...photos] };
+    const earlier = await sql<{ revision: number; savedAt: Date }[]>`
+      select revision, saved_at as "savedAt" from motor_revisions where motor_id = ${id}
+      order by revision desc limit ${MOST_EARLIER}`;
+    return row && { ...row, photos: [...photos], earlier: [...earlier] };
   });
   if (!found) error(404, 'There is no such motor.');
   const { document, ...rest } = found;
@@ -87,7 +100,9 @@ export async function loadMotor(id: string): Promise<StoredMotor> {
 
 export const allMotors = (): Promise<RegisteredMotor[]> =>
   withDatabase(async (sql) => {
-    const rows = await sql<{ document: unknown }[]>`select document from motors order by site, tag`;
+    const rows = await sql<
+      { document: unknown }[]
+    >`select document from motors where removed_at is null order by site, tag`;
     return rows.map((row) => registeredMotorSchema.parse(row.document));
   });
 
@@ -106,9 +121,24 @@ export const undoImport = (importId: string): Promise<number> =>
 export const saveMotor = (id: string, base: number, motor: RegisteredMotor): Promise<number | undefined> =>
   withDatabase((sql) => updateMotor(sql, known(id), base, motor));
 
-export const removeMotor = (id: string): Promise<void> =>
+/** A motor as it was saved under an earlier revision. */
+export const loadEarlier = (id: string, revision: number): Promise<RegisteredMotor> =>
   withDatabase(async (sql) => {
-    const { count } = await sql`delete from motors where id = ${known(id)}`;
+    const [row] = await sql<{ document: unknown }[]>`
+      select document from motor_revisions where motor_id = ${known(id)} and revision = ${revision}`;
+    if (!row) error(404, 'There is no such earlier state of this motor.');
+    return registeredMotorSchema.parse(row.document);
+  });
+
+/** Takes a motor out of the register; with its pictures and history it can be taken back. */
+export const removeMotor = (id: string): Promise<void> => setRemoved(id, true);
+export const restoreMotor = (id: string): Promise<void> => setRemoved(id, false);
+
+const setRemoved = (id: string, removed: boolean): Promise<void> =>
+  withDatabase(async (sql) => {
+    const { count } = await sql`
+      update motors set removed_at = ${removed ? sql`now()` : null}
+      where id = ${known(id)} and removed_at is ${removed ? sql`null` : sql`not null`}`;
     if (count === 0) error(404, 'There is no such motor.');
   });
 
@@ -126,7 +156,7 @@ export const findSpares = (need: MotorNeed): Promise<Spare[]> =>
   withDatabase(async (sql) => {
     const rows = await sql<{ id: string; document: unknown; plate_text: string }[]>`
       select id, document, plate_text from motors
-      where state = 'spare' and power_w between ${need.power * 0.97} and ${need.power * 1.03}
+      where state = 'spare' and removed_at is null and power_w between ${need.power * 0.97} and ${need.power * 1.03}
       order by site, tag limit 200`;
     return rows
       .map(({ id, document, plate_text: plateText }) => {
@@ -155,7 +185,8 @@ export async function addPhoto(id: string, content: Uint8Array, gone: AbortSigna
   if (bytes.length > MOST_BYTES) return 'The picture is larger than 8 MB. Make it smaller and send it again.';
   return withDatabase(async (sql) => {
     const [row] = await sql<{ photos: number }[]>`
-      select (select count(*)::int from motor_photos where motor_id = ${id}) as photos from motors where id = ${id}`;
+      select (select count(*)::int from motor_photos where motor_id = ${id}) as photos
+      from motors where id = ${id} and removed_at is null`;
     if (!row) error(404, 'There is no such motor.');
     if (row.photos >= MOST_PHOTOS) return `A motor keeps at most ${MOST_PHOTOS} pictures. Remove one first.`;
     await sql`insert into motor_photos (motor_id, type, width, height, content)

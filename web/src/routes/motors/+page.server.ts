@@ -1,7 +1,7 @@
 import { registeredMotorSchema, motorStates } from '@pilgrim/core/register/registered-motor';
 import { issuesOf } from '@pilgrim/core';
 import { fail, redirect } from '@sveltejs/kit';
-import { createMotor, listMotors, motorOrders, type MotorQuery } from '$lib/server/motors';
+import { createMotor, listMotors, motorOrders, REMOVED, restoreMotor, type MotorQuery } from '$lib/server/motors';
 import { readForm, typedIn } from '$lib/server/read-form';
 import { findSite } from '$lib/server/sites';
 import type { Actions, PageServerLoad } from './$types';
@@ -17,11 +17,11 @@ export const load: PageServerLoad = async ({ url }) => {
   const order = group === 'none' ? oneOf('order', motorOrders, 'tag') : group;
   const query: MotorQuery = {
     search: asked('q'),
-    state: oneOf('state', ['', ...motorStates], ''),
+    state: oneOf('state', ['', ...motorStates, REMOVED], ''),
     site: asked('site'),
     order,
   };
-  return { query, group, ...(await listMotors(query)) };
+  return { query, group, justRemoved: asked('gone'), ...(await listMotors(query)) };
 };
 
 export const actions: Actions = {
@@ -34,5 +34,11 @@ export const actions: Actions = {
     if (!parsed.success)
       return fail(422, { tag: value('tag'), site, message: issuesOf(parsed.error)[0]?.message ?? '' });
     redirect(303, `/motors/${await createMotor(parsed.data)}`);
+  },
+  /** Takes a motor back that was removed. */
+  restore: async ({ request }) => {
+    const id = typedIn(await readForm(request), 'id');
+    await restoreMotor(id);
+    redirect(303, `/motors/${id}`);
   },
 };

@@ -43,7 +43,7 @@
     }, []),
   );
   const filters = $derived([
-    { name: 'state', label: 'State', chosen: data.query.state, options: ['', ...motorStates] },
+    { name: 'state', label: 'State', chosen: data.query.state, options: ['', ...motorStates, 'removed'] },
     { name: 'site', label: 'Site', chosen: data.query.site, options: ['', ...data.sites] },
     { name: 'order', label: 'Sort by', chosen: data.query.order, options: ['tag', 'site', 'size', 'frame', 'changed'] },
     { name: 'group', label: 'Group by', chosen: data.group, options: ['none', 'size', 'frame', 'site'] },
@@ -85,6 +85,18 @@
       {/each}
       <Button type="submit" color="alternative" class="min-h-11 text-ink!">Search</Button>
     </form>
+    {#if data.justRemoved}
+      <form
+        method="post"
+        action="?/restore"
+        class="mt-3 flex flex-wrap items-center gap-3 rounded-lg border bg-card px-3 py-1"
+        data-testid="just-removed"
+      >
+        <input type="hidden" name="id" value={data.justRemoved} />
+        <p>The motor was removed. It stays under the state “removed”.</p>
+        <button type="submit" class="min-h-11 text-sea underline">Take it back</button>
+      </form>
+    {/if}
     <p class="mt-3 text-sm text-quiet" role="status" data-testid="motor-count">
       {data.total}
       {data.total === 1 ? 'motor' : 'motors'}{data.total > data.motors.length
@@ -117,7 +129,7 @@
                   type="checkbox"
                   class="size-5"
                   aria-label={`Compare ${motor.tag || 'motor'}`}
-                  disabled={!hydrated || (chosen.length === 2 && !chosen.includes(motor.id))}
+                  disabled={!hydrated || motor.removed || (chosen.length === 2 && !chosen.includes(motor.id))}
                   checked={chosen.includes(motor.id)}
                   onchange={() =>
                     (chosen = chosen.includes(motor.id)
@@ -126,7 +138,15 @@
                 /></td
               >
               <th scope="row" class="max-w-44 truncate px-3 text-left font-semibold"
-                ><a class="block py-2.5 text-sea underline" href={`/motors/${motor.id}`}>{motor.tag || 'no tag'}</a></th
+                >{#if motor.removed}
+                  <form method="post" action="?/restore" class="flex items-center gap-2">
+                    <input type="hidden" name="id" value={motor.id} />
+                    <span class="truncate py-2.5">{motor.tag || 'no tag'}</span>
+                    <button type="submit" class="font-normal whitespace-nowrap text-sea underline">Take back</button>
+                  </form>
+                {:else}
+                  <a class="block py-2.5 text-sea underline" href={`/motors/${motor.id}`}>{motor.tag || 'no tag'}</a>
+                {/if}</th
               >
               <td class="px-3">{motor.plateText || '–'}</td>
               <td class="max-w-64 truncate px-3 text-quiet" title={`${motor.site}, ${motor.location}`}

@@ -7,7 +7,10 @@ export interface Photo {
   readonly bytes: Uint8Array<ArrayBuffer>;
 }
 
-const TYPES: Readonly<Record<string, Photo['type']>> = { jpeg: 'image/jpeg', png: 'image/png', webp: 'image/webp' };
+// Nothing else is even looked into: other readers run what they find, or fetch it.
+sharp.block({ operation: ['VipsForeignLoad'] });
+sharp.unblock({ operation: ['VipsForeignLoadJpeg', 'VipsForeignLoadPng', 'VipsForeignLoadWebp'] });
+
 /** Pixels a picture may unpack to, and how many it keeps along its longer side: a plate stays readable. */
 const MOST_PIXELS = 100_000_000;
 const LONGEST_SIDE = 4096;
@@ -19,7 +22,7 @@ const UNREADABLE = 'This is not a whole picture. It may be cut short: choose the
  * in words where it is no picture, is cut short or unpacks to too much.
  */
 export async function plainPhoto(content: Uint8Array): Promise<Photo | { readonly refusal: string }> {
-  const read = () => sharp(content, { limitInputPixels: MOST_PIXELS, failOn: 'warning' });
+  const read = () => sharp(content, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
   const found = await read()
     .metadata()
     .catch((cause: unknown) => cause);
@@ -30,14 +33,17 @@ export async function plainPhoto(content: Uint8Array): Promise<Photo | { readonl
         : 'This is not a picture that can be read. Choose a JPEG, PNG or WebP file.',
     };
   const { format, pages = 1 } = found as Metadata;
-  const type = TYPES[format];
-  if (type === undefined) return { refusal: 'Only JPEG, PNG and WebP pictures are taken.' };
   if (pages > 1) return { refusal: 'The picture moves. Choose a still one.' };
   const upright = read()
     .autoOrient()
     .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true });
-  const written = format === 'png' ? upright.png() : upright.toFormat(format as 'jpeg' | 'webp', { quality: QUALITY });
+  const written = format === 'png' ? upright.png() : upright.toFormat(format, { quality: QUALITY });
   const made = await written.toBuffer({ resolveWithObject: true }).catch(() => undefined);
   if (!made) return { refusal: UNREADABLE };
-  return { type, width: made.info.width, height: made.info.height, bytes: new Uint8Array(made.data) };
+  return {
+    type: `image/${format as 'jpeg' | 'png' | 'webp'}`,
+    width: made.info.width,
+    height: made.info.height,
+    bytes: new Uint8Array(made.data),
+  };
 }

@@ -30,6 +30,6 @@ export const actions: Actions = {
   },
   remove: async ({ params }) => {
     await removeMotor(params.id);
-    redirect(303, '/motors');
+    redirect(303, `/motors?gone=${params.id}`);
   },
 };

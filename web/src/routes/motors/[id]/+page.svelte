@@ -56,6 +56,8 @@
     await invalidateAll();
   }
 
+  const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: 'UTC' });
+
   const texts = [
     ['tag', 'Tag', 60],
     ['site', 'Site', 120],
@@ -74,7 +76,7 @@
   <p class="text-sm text-quiet" role="status" data-save={store.state}>
     {{ saved: `Saved · rev ${store.revision}`, changed: 'Not saved yet', saving: 'Saving …' }[store.state]}
   </p>
-  <Button class="min-h-11" disabled={!hydrated || store.state !== 'changed'} onclick={() => store.save()}>Save</Button>
+  <Button class="min-h-11" disabled={!hydrated || store.state !== 'changed'} onclick={() => store.save().then(() => invalidateAll())}>Save</Button>
 </SiteHeader>
 
 <main id="main" class="mx-auto max-w-7xl p-4">
@@ -236,15 +238,25 @@
           maxlength={2000}
           bind:value={() => store.motor.note, (value: string) => store.set('note', value)}></textarea>
       </div>
-      <form
-        method="post"
-        action="?/remove"
-        onsubmit={(leaving) => {
-          if (!confirm(`Remove ${store.motor.tag || 'this motor'} with its pictures and history?`))
-            leaving.preventDefault();
-          else store.state = 'saved';
-        }}
-      >
+      {#if data.earlier.length > 0}
+        <details class="rounded-lg border bg-card p-4">
+          <summary class="font-semibold">Earlier states ({data.earlier.length})</summary>
+          <ul class="mt-2 text-sm">
+            {#each data.earlier as { revision, savedAt } (revision)}
+              <li class="flex items-center gap-2">
+                <span class="grow">rev {revision} · <span class="text-quiet">{when.format(savedAt)}</span></span>
+                <button
+                  type="button"
+                  class="min-h-7 text-sea underline"
+                  disabled={!hydrated}
+                  onclick={() => store.takeEarlier(revision)}>Put rev {revision} into the fields</button
+                >
+              </li>
+            {/each}
+          </ul>
+        </details>
+      {/if}
+      <form method="post" action="?/remove" onsubmit={() => void (store.state = 'saved')}>
         <button type="submit" class="min-h-11 text-sm text-stop underline" disabled={!hydrated}
           >Remove this motor</button
         >

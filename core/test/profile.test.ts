@@ -1,0 +1,296 @@
+// Hours and flows. Curves of public building-energy simulation (outlet damper 0.37073425 + 0.97250253 q − 0.34240761 q²,
+// inlet vanes 0.35071223 + 0.30850535 q − 0.54137364 q² + 0.87198823 q³, recalled from memory), the tip-sheet table of drive
+// efficiency (recalled from memory), affinity laws; part-load loss by common practice: a fixed 35 %, the rest with the load
+// squared, 8 % more on a drive. Everything else is a sum on paper.
+import { describe, expect, it } from 'vitest';
+import { emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
+import { driveEfficiencyAt } from '../src/stages/profile/input-power.ts';
+import { affinity, shaftPowerShare, throttledShare } from '../src/stages/profile/shaft-power.ts';
+import { catalogue, fan } from './round-prices.ts';
+
+const HP = 745.6999;
+const RATED = 25 * HP;
+/** 70 lb·ft at 1760 rpm. */
+const SHAFT = 70 * 1.3558179483314 * ((1760 * Math.PI) / 30);
+const LOSS = RATED / 0.924 - RATED;
+const HOUR = 3600;
+
+const onLine = (shaft: number) => shaft + LOSS * (0.35 + 0.65 * (shaft / RATED) ** 2);
+const onDrive = (shaft: number, speed: number) =>
+  shaft + 1.08 * LOSS * (0.35 * speed ** 1.5 + 0.65 * (shaft / RATED / speed) ** 2);
+
+type Points = NonNullable<NonNullable<JobInput['profile']>['points']>;
+const run = (profile: JobInput['profile'], more: JobInput = {}): Solution =>
+  solve(emptyJob({ ...fan, ...more, profile }), catalogue);
+const value = (solution: Solution, name: string) => Number(solution.values[`profile.${name}`]?.value ?? NaN);
+const codes = (solution: Solution) => solution.findings.map(({ code }) => code).filter((code) => /^profile/.test(code));
+const message = (solution: Solution, code: string) =>
+  solution.findings.find((each) => each.code === code)?.message ?? '';
+const summary = (solution: Solution) => solution.stages.profile.summary;
+const wants = (solution: Solution) => solution.missing.filter(({ field }) => /^profile|^load\.t/.test(field));
+const at = (flow: string, hours = '1000 h'): Points => [{ flow, hours }];
+
+describe('shaft power with today’s control, of that at full flow', () => {
+  const damper = (q: number) => (0.37073425 + 0.97250253 * q - 0.34240761 * q * q) / 1.00082917;
+  const vane = (q: number) =>
+    (0.35071223 + 0.30850535 * q - 0.54137364 * q * q + 0.87198823 * q ** 3) /
+    (0.35071223 + 0.30850535 - 0.54137364 + 0.87198823);
+
+  it.each([
+    ['damper', 0.6, damper(0.6)],
+    ['damper', 1, 1],
+    ['inlet vane', 0.6, vane(0.6)],
+    ['bypass', 0.4, 1],
+    ['on/off', 0.4, 1],
+    ['none', 0.98, 1],
+    ['unknown', 0.99, 1],
+    ['throttle', 1, 1],
+    ['damper', 0, 0],
+    ['none', 0, 0],
+    ['damper', 1.1, 1.331],
+    ['bypass', 1.1, 1.331],
+    ['none', 1.1, 1.331],
+  ] as const)('%s at %s is %s', (control, flow, share) => {
+    expect(throttledShare(control, flow)).toBeCloseTo(share, 9);
+  });
+
+  it('is not assumed where the control is not known', () => {
+    for (const control of ['none', 'unknown'] as const) expect(throttledShare(control, 0.97)).toBeUndefined();
+  });
+
+  it('a throttled pump falls from full flow to its closed valve without a step', () => {
+    const shares = [1, 0.8, 0.6, 0.4, 0.2, 0.01].map((flow) => Number(throttledShare('throttle', flow)));
+    expect(shares).toEqual(shares.toSorted((a, b) => b - a));
+    expect(shares.at(-1)).toBeGreaterThanOrEqual(0.35);
+    expect(shares[2]).toBeLessThan(0.95);
+  });
+});
+
+describe('shaft power and speed by the affinity laws', () => {
+  it('friction only: cube and share', () => {
+    // Head q², and the pump’s own slope: s = √((q² + 0.25 q²)/1.25) = q.
+    expect(affinity(0.6, 0).speed).toBeCloseTo(0.6, 12);
+    expect(affinity(0.6, 0).power).toBeCloseTo(0.216, 12);
+  });
+  it('half the head static: q (h + (1−h) q²) at √((0.5 + 0.5·0.36 + 0.25·0.36)/1.25)', () => {
+    expect(affinity(0.6, 0.5).power).toBeCloseTo(0.6 * 0.68, 12);
+    expect(affinity(0.6, 0.5).speed).toBeCloseTo(Math.sqrt(0.77 / 1.25), 12);
+    expect(affinity(-1, 0.5)).toEqual(affinity(0, 0.5));
+  });
+
+  const load = (torqueKind: 'constant' | 'variable') => emptyJob({ load: { torqueKind } }).load;
+  it('constant torque: the work itself by speed; on the line for a share of the time, or round the bypass', () => {
+    const work = { throttled: 1, speedControlled: 0.4, speed: 0.4 };
+    expect(shaftPowerShare(load('constant'), 'none', 0.4, 0)).toEqual({ ...work, running: 0.4 });
+    expect(shaftPowerShare(load('constant'), 'bypass', 0.4, 0)).toEqual({ ...work, running: 1 });
+    expect(shaftPowerShare(load('constant'), 'none', 1.1, 0)).toEqual({
+      throttled: 1.1,
+      speedControlled: 1.1,
+      speed: 1.1,
+      running: 1,
+    });
+  });
+  it('a machine at rest takes nothing either way', () => {
+    for (const kind of ['constant', 'variable'] as const)
+      expect(shaftPowerShare(load(kind), 'bypass', 0, 0.5)).toMatchObject({
+        throttled: 0,
+        speedControlled: 0,
+        speed: 0,
+      });
+  });
+  it('switched on and off it runs for its share of the time', () => {
+    expect(shaftPowerShare(load('variable'), 'on/off', 0.3, 0)).toMatchObject({ throttled: 1, running: 0.3 });
+    expect(shaftPowerShare(load('variable'), 'damper', 0.3, 0).running).toBe(1);
+  });
+});
+
+describe('the efficiency of a drive', () => {
+  it.each([
+    ['the table’s own row and column', 20, 0.5, 0.95],
+    ['between two columns', 20, 0.625, 0.955],
+    ['the smaller row below a size between', 29, 0.25, 0.93],
+    ['the smallest row for less', 1, 0.25, 0.88],
+    ['the largest row for more', 900, 0.25, 0.95],
+    ['idling', 20, 0.001, 0.47],
+    ['at its smallest column', 20, 0.016, 0.47],
+    ['full', 30, 1, 0.97],
+    ['above full', 30, 1.4, 0.97],
+  ])('%s', (_, hp, load, efficiency) => {
+    expect(driveEfficiencyAt(hp, load)).toBeCloseTo(efficiency, 9);
+  });
+});
+
+describe('a year of hours', () => {
+  it('each row: shaft, input on the line, input ahead of the drive; energies are their sums', () => {
+    const solution = run(fan.profile);
+    const [full, part] = solution.details.profile;
+    const damped = SHAFT * Number(throttledShare('damper', 0.6));
+    expect(full?.throttled).toBeCloseTo(onLine(SHAFT), 3);
+    expect(part?.shaftThrottled).toBeCloseTo(damped, 3);
+    expect(part?.throttled).toBeCloseTo(onLine(damped), 3);
+    expect(part?.shaftControlled).toBeCloseTo(SHAFT * 0.216, 3);
+    const before = onDrive(SHAFT * 0.216, 0.6);
+    expect(part?.speedControlled).toBeCloseTo(before / driveEfficiencyAt(25, before / (RATED / 0.936)), 3);
+    const today = (2000 * onLine(SHAFT) + 4000 * onLine(damped)) * HOUR;
+    expect(value(solution, 'energyThrottled') / today).toBeCloseTo(1, 9);
+    const driven = (2000 * Number(full?.speedControlled) + 4000 * Number(part?.speedControlled)) * HOUR;
+    expect(value(solution, 'energySpeedControlled') / driven).toBeCloseTo(1, 9);
+    expect(value(solution, 'hours')).toBe(6000 * HOUR);
+    expect(summary(solution)).toMatch(/^6,?000\s?h · drive saves /);
+  });
+
+  it.each([
+    ['variable', {}, 'P_s = P\\,q^3'],
+    ['variable', { staticHeadShare: '30 %' }, 'P_s = P\\,q\\,(h + (1-h)\\,q^2)'],
+    ['constant', {}, 'P_s = P\\,q'],
+  ] as const)('names the law it used: %s torque %o', (torqueKind, profile, law) => {
+    const solution = run({ ...fan.profile, ...profile }, { load: { ...fan.load, torqueKind } });
+    expect(solution.values['profile.energySpeedControlled']?.working.formula).toBe(law);
+  });
+
+  it('takes the static share from the heads of the load where none is typed, never above 98 %', () => {
+    const speed = (staticHead: string) =>
+      run(
+        { control: 'throttle', points: at('60 %') },
+        {
+          load: {
+            way: 'pump',
+            torqueKind: 'variable',
+            flow: '60 m3/h',
+            head: '40 m',
+            staticHead,
+            machineEfficiency: '70 %',
+            speed: '1760',
+          },
+        },
+      ).details.profile[0]?.speed;
+    expect(speed('20 m')).toBeCloseTo(affinity(0.6, 0.5).speed, 9);
+    expect(speed('40 m')).toBeCloseTo(affinity(0.6, 0.98).speed, 9);
+    expect(speed('')).toBeCloseTo(0.6, 9);
+  });
+
+  it('a row without hours or without flow counts nothing and asks nothing', () => {
+    const rest = run({ control: 'unknown', points: [{ flow: '0 %', hours: '5000 h' }, ...at('100 %')] });
+    expect(value(rest, 'energyThrottled') / (1000 * HOUR * onLine(SHAFT))).toBeCloseTo(1, 9);
+    expect(codes(rest)).not.toContain('profile.control-unknown');
+    const empty = run({ control: 'unknown', points: [{ flow: '50 %', hours: '0 h' }, ...at('100 %')] });
+    expect(value(empty, 'energyThrottled') / (1000 * HOUR * onLine(SHAFT))).toBeCloseTo(1, 9);
+    expect(codes(empty)).not.toContain('profile.control-unknown');
+    const half = run({ control: 'damper', points: [{ flow: '50 %' }, { hours: '300 h' }] as never });
+    expect(half.values['profile.hours']).toBeUndefined();
+    expect(half.details.profile).toEqual([]);
+  });
+
+  it('no hours at all: no energy, no share, and it says so', () => {
+    const none = run({ control: 'damper', points: at('50 %', '0 h') });
+    expect(none.values['profile.energyThrottled']).toBeUndefined();
+    expect(none.values['profile.hours']).toBeUndefined();
+    expect(none.details.profile).toEqual([]);
+    expect(summary(none)).toMatch(/^0\s?h a year$/);
+  });
+});
+
+describe('what the profile asks for and finds', () => {
+  it('hours are needed for an energy study and sharpen anything else', () => {
+    const kinds = (kind: 'energy' | 'new') =>
+      wants(run({ points: [] }, { situation: { kind } })).map(({ field, kind: how }) => [field, how]);
+    expect(kinds('energy')).toEqual([['profile.points', 'needed']]);
+    expect(kinds('new')).toEqual([['profile.points', 'sharpens']]);
+    expect(wants(run(fan.profile))).toEqual([]);
+  });
+  it('the load is asked for where hours are typed and it is not known, never otherwise', () => {
+    const without = run(fan.profile, { load: {} });
+    expect(wants(without).map(({ field }) => field)).toContain('load.torque');
+    expect(value(without, 'hours')).toBe(6000 * HOUR);
+    expect(summary(without)).toMatch(/a year$/);
+    expect(summary(run({ points: [] }, { load: {} }))).toBe('');
+  });
+  it('more hours than a leap year has are a stop', () => {
+    const hours = (extra: string) =>
+      codes(run({ control: 'damper', points: [...at('100 %', '8000 h'), ...at('60 %', extra)] }));
+    expect(hours('784 h')).not.toContain('profile.hours');
+    expect(hours('785 h')).toContain('profile.hours');
+  });
+  it('the control is asked for only where flow varies and torque rises with speed', () => {
+    const found = (points: Points, torqueKind: 'variable' | 'constant', control: 'none' | 'unknown' | 'damper') =>
+      codes(run({ control, points }, { load: { ...fan.load, torqueKind } })).includes('profile.control-unknown');
+    expect(found(at('97 %'), 'variable', 'unknown')).toBe(true);
+    expect(found(at('97 %'), 'variable', 'none')).toBe(true);
+    expect(found(at('98 %'), 'variable', 'unknown')).toBe(false);
+    expect(found(at('97 %'), 'variable', 'damper')).toBe(false);
+    expect(found(at('97 %'), 'constant', 'unknown')).toBe(false);
+    expect(message(run({ control: 'none', points: at('50 %') }), 'profile.control-unknown')).toMatch(
+      /no control of it is stated/,
+    );
+    expect(message(run({ control: 'unknown', points: at('50 %') }), 'profile.control-unknown')).toMatch(/is not known/);
+  });
+  it('vanes, damper and valve do not control a machine of constant torque; it is named', () => {
+    const said = (
+      control: 'damper' | 'inlet vane' | 'throttle' | 'bypass' | 'on/off',
+      torqueKind: 'constant' | 'variable' = 'constant',
+    ) =>
+      message(run({ control, points: at('50 %') }, { load: { ...fan.load, torqueKind } }), 'profile.control-mismatch');
+    expect(said('damper')).toContain('controlled by damper');
+    expect(said('inlet vane')).toContain('controlled by inlet vane');
+    expect(said('throttle')).toContain('controlled by a throttle valve');
+    expect([said('bypass'), said('on/off'), said('damper', 'variable')]).toEqual(['', '', '']);
+  });
+  it('beyond full flow: the power it takes against the motor’s, the row that says so, and only rows with hours', () => {
+    // 17.49 kW · 1.05³ = 20.25 kW, above 18.64 kW; 17.49 · 1.02³ = 18.56 kW is not.
+    const over = (flow: string, hours = '100 h') =>
+      run({ control: 'damper', points: [...at('100 %'), { flow, hours }] });
+    const finding = over('105 %').findings.find(({ code }) => code === 'profile.above-full');
+    expect(finding?.field).toBe('profile.points.1.flow');
+    expect(finding?.message).toMatch(/takes 27\.2\s*hp; the motor gives 25\s*hp/);
+    expect(codes(over('102 %'))).not.toContain('profile.above-full');
+    expect(codes(over('105 %', '0 h'))).not.toContain('profile.above-full');
+  });
+  it('a drive that wastes says why: full flow all the time, or torque at every speed', () => {
+    const wastes = (points: Points, torqueKind: 'constant' | 'variable') =>
+      message(run({ control: 'on/off', points }, { load: { ...fan.load, torqueKind } }), 'profile.drive-wastes');
+    expect(wastes(at('100 %', '8000 h'), 'variable')).toContain('hardly varies');
+    expect(wastes(at('100 %', '8000 h'), 'constant')).toContain('hardly varies');
+    expect(wastes(at('60 %', '8000 h'), 'constant')).toContain('speed alone saves nothing');
+    expect(wastes(at('60 %', '8000 h'), 'variable')).toBe('');
+    const full = run({ control: 'on/off', points: at('100 %', '8000 h') });
+    expect(summary(full)).toContain('a drive wastes energy');
+  });
+});
+
+describe('the energy of an option', () => {
+  const option = (
+    own: 'auto' | 'none' | 'on/off' | 'bypass',
+    method: 'direct' | 'drive',
+    points = at('60 %', '4000 h'),
+  ) => run({ control: 'damper', points }, { options: { A: { profile: { ownControl: own }, starting: { method } } } });
+  const damped = SHAFT * Number(throttledShare('damper', 0.6));
+
+  it('on the line as today, switched, or round the bypass', () => {
+    expect(value(option('auto', 'direct'), 'energy') / (4000 * HOUR * onLine(damped))).toBeCloseTo(1, 9);
+    expect(value(option('on/off', 'direct'), 'energy') / (0.6 * 4000 * HOUR * onLine(SHAFT))).toBeCloseTo(1, 9);
+    expect(value(option('bypass', 'direct'), 'energy') / (4000 * HOUR * onLine(SHAFT))).toBeCloseTo(1, 9);
+    expect(value(option('on/off', 'direct'), 'peakInput')).toBeCloseTo(onLine(SHAFT), 3);
+  });
+  it('on a drive by speed, or at full speed with its own loss where it controls no flow', () => {
+    const row = option('auto', 'drive').details.profile[0];
+    expect(value(option('auto', 'drive'), 'energy')).toBeCloseTo(Number(row?.speedControlled) * 4000 * HOUR, 0);
+    const before = onDrive(SHAFT, 1);
+    const through = before / driveEfficiencyAt(25, before / (RATED / 0.936));
+    expect(value(option('bypass', 'drive'), 'energy') / (4000 * HOUR * through)).toBeCloseTo(1, 9);
+  });
+  it('is not given where its control is not known; rows at rest and rows without hours count nothing', () => {
+    expect(option('none', 'direct').values['profile.energy']).toBeUndefined();
+    const some = option('on/off', 'direct', [
+      { flow: '0 %', hours: '900 h' },
+      { flow: '100 %', hours: '0 h' },
+      ...at('50 %'),
+    ]);
+    expect(value(some, 'energy') / (0.5 * 1000 * HOUR * onLine(SHAFT))).toBeCloseTo(1, 9);
+    const damper = run(
+      { control: 'damper', points: [{ flow: '100 %', hours: '0 h' }, ...at('50 %')] },
+      { options: { A: { starting: { method: 'direct' } } } },
+    );
+    expect(value(damper, 'peakInput')).toBeCloseTo(onLine(SHAFT * Number(throttledShare('damper', 0.5))), 3);
+    expect(option('on/off', 'direct', []).values['profile.energy']).toBeUndefined();
+  });
+});
