@@ -1,12 +1,24 @@
-// npm run abuse [part] [-- --slice]: treats a real server badly and looks what is lost. Parts: requests, kills, stops,
-// outages. A slice of two minutes is part of npm test.
+// npm run abuse [part] [-- --slice]: treats a real server badly and looks what is lost. A slice of three minutes is part of
+// npm test.
 import { handleSignals } from './lib/children.mjs';
 import { Failure, main } from './lib/failure.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 
 const SEED = 20_261_126;
-const whole = { requests: 100_000, kills: 1000, stops: 40, outages: 30 };
-const slice = { requests: 1500, kills: 6, stops: 7, outages: 4 };
+/** How much of each part: requests, kills, rounds, seconds, saves each, moments. */
+const whole = {
+  requests: 100_000,
+  kills: 1000,
+  outages: 30,
+  states: 5,
+  people: 60,
+  writers: 40,
+  stops: 40,
+  backups: 1,
+};
+const slice = { requests: 1500, kills: 6, outages: 4, states: 1, people: 6, writers: 4, stops: 7, backups: 1 };
+/** Parts that start and stop the application themselves. */
+const ALONE = new Set(['stops', 'backups']);
 /** ms for an answer while the database is away, and until all is well again; in the slice only to end what hangs. */
 const PATIENCE = { whole: 5000, slice: 20_000 };
 /** The first lines of what went wrong. */
@@ -24,30 +36,25 @@ await main(async () => {
   const patience = sliced ? PATIENCE.slice : PATIENCE.whole;
   const wanted = parts.length > 0 ? parts : Object.keys(whole);
   const { startApp, stopApp } = await import('./abuse/app.mjs');
-  const run = {
-    requests: async (origin, count) => (await import('./abuse/requests.mjs')).requests(origin, count, SEED),
-    kills: async (origin, count) => (await import('./abuse/kills.mjs')).kills(origin, count, SEED),
-    outages: async (origin, count, said) =>
-      (await import('./abuse/outages.mjs')).outages({ origin, said, patience }, count, SEED),
-  };
+  const run = async (part, app) => (await import(`./abuse/${part}.mjs`))[part](app, counts[part], SEED);
   let failed = 0;
   const report = (part, { figure, bad }) => {
     process.stdout.write(`${bad.length === 0 ? 'ok  ' : 'MISS'} ${part}: ${figure}\n`);
     for (const line of bad.slice(0, SHOWN)) process.stdout.write(`     ${line}\n`);
     if (bad.length > 0) failed++;
   };
-  const served = wanted.filter((part) => part in run);
+  const served = wanted.filter((part) => !ALONE.has(part));
   if (served.length > 0) {
     const app = await startApp();
     const origin = await app.up;
     if (!origin) throw new Failure(`Pilgrim did not start: ${app.said()}`);
     try {
-      for (const part of served) report(part, await run[part](origin, counts[part], app.said));
+      for (const part of served) report(part, await run(part, { origin, said: app.said, patience, sliced }));
     } finally {
       await stopApp(app);
     }
   }
-  if (wanted.includes('stops')) report('stops', await (await import('./abuse/stops.mjs')).stops(counts.stops, SEED));
+  for (const part of wanted.filter((each) => ALONE.has(each))) report(part, await run(part));
   if (failed > 0) throw new Failure(`${failed} of ${wanted.length} trials found something.`);
 });
 process.exit();

@@ -3,7 +3,7 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { healthy, pidOf, someJob } from './app.mjs';
 import { seeded } from '../lib/seeded.mjs';
 
-export async function kills(origin, rounds, seed) {
+export async function kills({ origin }, rounds, seed) {
   const random = seeded(seed);
   const job = await someJob(origin);
   const bad = [];

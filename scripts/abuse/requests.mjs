@@ -115,7 +115,7 @@ function halfRequest(origin, random) {
   });
 }
 
-export async function requests(origin, count, seed) {
+export async function requests({ origin }, count, seed) {
   const random = seeded(seed);
   const pick = (list) => list[Math.floor(random() * list.length)];
   const job = await someJob(origin);

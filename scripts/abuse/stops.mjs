@@ -7,7 +7,7 @@ const WAYS = ['SIGINT', 'SIGTERM', 'SIGHUP', 'SIGKILL', 'SIGINT twice', 'SIGTERM
 /** ms until all must be gone. */
 const GONE = 12_000;
 
-export async function stops(moments, seed) {
+export async function stops(_, moments, seed) {
   const random = seeded(seed);
   const bad = [];
   const first = await startApp();
