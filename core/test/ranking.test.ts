@@ -10,7 +10,7 @@ import { connectableVoltage, refusals, type MotorNeed } from '../src/stages/pick
 import { motorOf } from '../src/stages/pick/picked-motor.ts';
 import { deratedCurrent, rankDrives, type DriveNeed } from '../src/stages/pick/rank-drives.ts';
 import { rankMotors } from '../src/stages/pick/rank-motors.ts';
-import { catalogue, fan, plate } from './round-prices.ts';
+import { catalogue, fan } from './round-prices.ts';
 
 const HP = 745.6999;
 const [motor] = catalogue.motors as [MotorItem];
@@ -475,16 +475,5 @@ describe('the pick of a job', () => {
     expect(
       run({ options: { A: { starting: { method: 'direct' } } } }, { ...catalogue, parts: [] }).stages.pick.summary,
     ).toBe('M 25');
-  });
-  it('a drive without a voltage is asked for it; a starter is not', () => {
-    const asks = (method: 'drive' | 'direct') =>
-      run({
-        supply: { frequency: '60 Hz' },
-        nameplate: plate,
-        situation: { kind: 'starter' },
-        options: { A: { starting: { method } } },
-      }).missing.filter(({ field, message: why }) => field === 'supply.voltage' && /choose a drive/.test(why ?? ''))
-        .length;
-    expect([asks('direct'), asks('drive')]).toEqual([0, 1]);
   });
 });

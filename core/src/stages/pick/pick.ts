@@ -41,14 +41,12 @@ export interface PickResult extends StageResult<PickValues>, Picked {
 
 /** Motors, drives and starters from the catalogue: what fits, ranked with reasons, and why the rest do not. */
 export function pick(on: PickOn): PickResult {
-  const { findings, missing, flag, need } = notebook('pick', declared);
+  const { findings, missing, flag } = notebook('pick', declared);
   const { nameplate, place, supply, load, method } = on;
   const deferred = [nameplate, place, supply].some((each) => each.findings.some(({ defers }) => defers));
   const motorSide = deferred ? noMotor(on) : pickMotor(on, flag);
   const { motor, keepsMotor } = motorSide;
   const picked: Picked = { ...motorSide, ...(motor ? pickFeed(motor, on, flag) : noFeed(on)) };
-  if (motor && method === 'drive' && !picked.keepsFeed && !supply.values.voltage)
-    need('supply.voltage', 'System voltage, to choose a drive');
   if (!deferred && keepsMotor) {
     if (motor && load.values.motorPower) checkKept(motor, on, flag);
     if (method === 'drive') checkSlow(motor, on, flag);
