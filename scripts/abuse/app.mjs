@@ -1,7 +1,7 @@
 // The application as a person starts it, on a port and a database of its own, to be treated badly.
-import { spawn } from 'node:child_process';
 import { readFileSync, readdirSync } from 'node:fs';
 import { setTimeout as wait } from 'node:timers/promises';
+import { start } from '../lib/children.mjs';
 import { freePort } from '../lib/postgres.mjs';
 import { root } from '../lib/root.mjs';
 
@@ -10,15 +10,15 @@ export const NAME = 'abuse';
 /** Starts by npm’s own script. `up` resolves with the origin once it serves, or undefined where it ended before. */
 export async function startApp(port) {
   const wanted = port ?? (await freePort());
-  const child = spawn(process.execPath, [`${root}/scripts/start.mjs`], {
+  const { child, exited: ended } = start(process.execPath, [`${root}/scripts/start.mjs`], {
     cwd: root,
-    detached: true,
+    deathSignal: 'SIGTERM',
     stdio: ['ignore', 'pipe', 'pipe'],
     env: { ...process.env, PORT: String(wanted), PILGRIM_DATABASE: NAME, PILGRIM_RATE: '0' },
   });
   let said = '';
   child.stderr.on('data', (part) => (said += part));
-  const exited = new Promise((resolve) => child.once('exit', (status, signal) => resolve(signal ?? status)));
+  const exited = ended.then(({ status, signal }) => signal ?? status);
   const up = new Promise((resolve) => {
     child.stdout.on('data', (part) => {
       said += part;

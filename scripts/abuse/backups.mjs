@@ -24,7 +24,11 @@ async function photographed(origin) {
     body: JSON.stringify({ tag: 'to be lost' }),
   });
   const { id } = await made.json();
-  await fetch(`${origin}/api/motors/${id}/photos`, { method: 'POST', body: PIXEL });
+  await fetch(`${origin}/api/motors/${id}/photos`, {
+    method: 'POST',
+    headers: { 'content-type': 'image/png' },
+    body: PIXEL,
+  });
   const { photos } = await (await fetch(`${origin}/api/motors/${id}`)).json();
   return { url: `/api/motors/${id}/photos/${photos[0].id}`, motor: `/api/motors/${id}` };
 }

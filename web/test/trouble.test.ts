@@ -61,16 +61,16 @@ describe('a task beside the thread that answers', () => {
 
   it('is refused for now where too many wait', async () => {
     const gone = new AbortController();
-    const waiting = Array.from({ length: 60 }, () =>
+    const waiting = Array.from({ length: 130 }, () =>
       beside(task('hangs'), gone.signal).catch((error: unknown) => error),
     );
-    // Two run and forty wait.
+    // Two run and a hundred wait.
     const refused = await Promise.race(waiting);
     expect(refused).toMatchObject({ status: 503 });
     gone.abort();
     // Those whose client has gone are dropped, the running ones with their workers.
     expect((await Promise.all(waiting)).filter((each) => (each as { status?: number }).status === 408)).toHaveLength(
-      42,
+      102,
     );
     expect(await beside(task('a4'))).toMatchObject({ kind: 'paper' });
   });

@@ -5,7 +5,7 @@ import type { Done, Task } from './worker';
 
 const THREADS = 2;
 /** Tasks that may wait; more are refused for now. */
-const WAITING = 40;
+const WAITING = 100;
 /** ms a task may take, the wait included, and MB a worker may hold. */
 const LONGEST = 30_000;
 const MEMORY = 400;
