@@ -11,7 +11,6 @@ import {
   type MotorItem,
   type Solution,
 } from '../src/index.ts';
-import { quantity } from '../src/ground/value.ts';
 import { torqueCurve } from '../src/stages/load/torque-curve.ts';
 import { speedTyped, torqueTyped, transmissionOf } from '../src/stages/load/transmission.ts';
 import { loadField, ways } from '../src/stages/load/ways.ts';
@@ -260,10 +259,10 @@ describe('a train with measurements inside', () => {
   };
   it('torque before a stage of ratio 4 at 96 % is 3.84 times at the machine; without the ratio it is not carried', () => {
     const stage = { kind: 'helical gear' as const, ratio: '4', efficiency: '96 %' };
-    expect(number(train([{ ...stage, torque: '10 N·m' } as never], { speed: '440' }), 'torque')).toBeCloseTo(38.4, 6);
+    expect(number(train([{ ...stage, torque: '10 N·m' }], { speed: '440' }), 'torque')).toBeCloseTo(38.4, 6);
     const { ratio: _, ...open } = stage;
-    expect(train([{ ...open, torque: '10 N·m' } as never]).values['load.torque']).toBeUndefined();
-    expect(asks(train([{ ...open, torque: '10 N·m' } as never]))).toContain('load.stages.0.ratio');
+    expect(train([{ ...open, torque: '10 N·m' }]).values['load.torque']).toBeUndefined();
+    expect(asks(train([{ ...open, torque: '10 N·m' }]))).toContain('load.stages.0.ratio');
   });
   it('a worm gear loses more the more it reduces', () => {
     const efficiency = (ratio: string) =>
@@ -277,7 +276,6 @@ describe('a train with measurements inside', () => {
     const job = emptyJob({ load: {} });
     const open = transmissionOf({ job, given: { load: {} }, rows: { 'load.stages': [] } } as never);
     expect([speedTyped(open, 'NEMA'), torqueTyped(open, 'NEMA')]).toEqual([undefined, undefined]);
-    expect(quantity(1, 'count', 'NEMA', { source: 'x' }).value).toBe(1);
   });
 });
 
