@@ -1,6 +1,6 @@
 import { plateKey } from '@pilgrim/core/register/plate-key';
 import type { RegisteredMotor } from '@pilgrim/core/register/registered-motor';
-import type { Sql } from 'postgres';
+import type { JSONValue, Sql } from 'postgres';
 import { setImmediate as turn } from 'node:timers/promises';
 
 const ROWS = 500;
@@ -62,14 +62,17 @@ export async function updateMotor(
   base: number,
   motor: RegisteredMotor,
 ): Promise<number | undefined> {
-  const [row] = await sql<{ revision: number }[]>`
-    with before as (
-      select id, revision, document, updated_at from motors
-      where id = ${id} and revision = ${base} and removed_at is null for update
-    ), kept as (
-      insert into motor_revisions (motor_id, revision, document, saved_at) select * from before
-    )
-    update motors set ${sql(columnsOf(sql, motor))}, revision = motors.revision + 1, updated_at = now()
-    from before where motors.id = before.id returning motors.revision`;
-  return row?.revision;
+  return sql.begin(async (transaction) => {
+    const [row] = await transaction<{ revision: number; document: JSONValue; updated_at: Date }[]>`
+      select revision, document, updated_at from motors
+      where id = ${id} and revision = ${base} and removed_at is null for update`;
+    if (!row) return undefined;
+    await transaction`
+      insert into motor_revisions (motor_id, revision, document, saved_at)
+      values (${id}, ${row.revision}, ${transaction.json(row.document)}, ${row.updated_at})`;
+    const revision = base + 1;
+    await transaction`
+      update motors set ${transaction({ ...columnsOf(sql, motor), revision })}, updated_at = now() where id = ${id}`;
+    return revision;
+  });
 }

@@ -12,7 +12,7 @@ import { zipSync } from 'fflate';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { ImportSession } from '../src/lib/register/import-session';
-import { workbook } from '../src/lib/server/workbook';
+import { workbook } from '../src/lib/server/work/workbook';
 import { limits, readTable } from '../src/lib/register/read-table';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);

@@ -56,6 +56,18 @@ test('the register: add, photograph, history, save, start a job, search and grou
   await expect(page.getByRole('img', { name: 'picture 1' })).toBeVisible();
 });
 
+test('a picture chosen while the server is away waits and is sent when it is back', async ({ page, request }) => {
+  const made = await request.post('/api/motors', { data: { tag: 'T-402-M' } });
+  const { id } = (await made.json()) as { id: string };
+  await visit(page, `/motors/${id}`);
+  await page.route('**/photos', (route) => route.fulfill({ status: 503, json: {} }));
+  await page.setInputFiles('#photo', { name: 'plate.png', mimeType: 'image/png', buffer: PIXEL });
+  await expect(page.getByRole('alert')).toContainText('waits here');
+  await page.unroute('**/photos');
+  await expect(page.getByRole('img', { name: 'picture 1' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});
+
 test('what a motor was before is kept and can be put back; a removed one is found again', async ({ page, request }) => {
   const made = await request.post('/api/motors', { data: { tag: 'T-401-M', location: 'Winder hall' } });
   const { id } = (await made.json()) as { id: string };

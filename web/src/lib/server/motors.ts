@@ -98,12 +98,12 @@ export async function loadMotor(id: string): Promise<StoredMotor> {
   return { ...rest, motor: registeredMotorSchema.parse(document) };
 }
 
-export const allMotors = (): Promise<RegisteredMotor[]> =>
+/** Every motor of the register as JSON text, by site and tag. */
+export const motorDocuments = (): Promise<string[]> =>
   withDatabase(async (sql) => {
-    const rows = await sql<
-      { document: unknown }[]
-    >`select document from motors where removed_at is null order by site, tag`;
-    return rows.map((row) => registeredMotorSchema.parse(row.document));
+    const rows = await sql<{ text: string }[]>`
+      select document::text as text from motors where removed_at is null order by site, tag`;
+    return rows.map(({ text }) => text);
   });
 
 export const createMotor = (motor: RegisteredMotor): Promise<string> => withDatabase((sql) => insertMotor(sql, motor));

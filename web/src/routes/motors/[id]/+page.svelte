@@ -37,18 +37,31 @@
     store.state = 'changed';
   }
 
-  async function addPhoto(input: HTMLInputElement): Promise<void> {
-    const file = input.files?.[0];
-    if (!file) return;
-    photoProblem = '';
+  /** Chosen and not at the server yet: it is kept and sent again. */
+  let unsent = $state<File>();
+  const AGAIN = 5000;
+
+  async function sendPhoto(file: File): Promise<void> {
+    unsent = file;
     const response = await fetch(`/api/motors/${data.id}/photos`, { method: 'POST', body: file }).catch(
       () => undefined,
     );
-    if (response?.ok) await invalidateAll();
-    else {
-      const answer = (await response?.json().catch(() => undefined)) as { issues?: { message: string }[] } | undefined;
-      photoProblem = answer?.issues?.[0]?.message ?? 'The picture could not be sent. Is it larger than 8 MB?';
+    if (!response || response.status >= 500 || response.status === 429) {
+      photoProblem = 'The server does not answer just now. The picture waits here and is sent again by itself.';
+      setTimeout(() => {
+        if (unsent === file) void sendPhoto(file);
+      }, AGAIN);
+      return;
     }
+    unsent = undefined;
+    photoProblem = '';
+    if (response.ok) return invalidateAll();
+    const answer = (await response.json().catch(() => undefined)) as { issues?: { message: string }[] } | undefined;
+    photoProblem = answer?.issues?.[0]?.message ?? 'The picture could not be taken. Is it larger than 8 MB?';
+  }
+  async function choosePhoto(input: HTMLInputElement): Promise<void> {
+    const file = input.files?.[0];
+    if (file) await sendPhoto(file);
     input.value = '';
   }
   async function removePhoto(id: string): Promise<void> {
@@ -68,7 +81,7 @@
 <svelte:head><title>{store.motor.tag || 'Motor'} · Pilgrim</title></svelte:head>
 <svelte:window
   onbeforeunload={(leaving: BeforeUnloadEvent) => {
-    if (store.state === 'changed') leaving.preventDefault();
+    if (store.state === 'changed' || unsent) leaving.preventDefault();
   }}
 />
 
@@ -76,7 +89,11 @@
   <p class="text-sm text-quiet" role="status" data-save={store.state}>
     {{ saved: `Saved · rev ${store.revision}`, changed: 'Not saved yet', saving: 'Saving …' }[store.state]}
   </p>
-  <Button class="min-h-11" disabled={!hydrated || store.state !== 'changed'} onclick={() => store.save().then(() => invalidateAll())}>Save</Button>
+  <Button
+    class="min-h-11"
+    disabled={!hydrated || store.state !== 'changed'}
+    onclick={() => store.save().then(() => invalidateAll())}>Save</Button
+  >
 </SiteHeader>
 
 <main id="main" class="mx-auto max-w-7xl p-4">
@@ -180,9 +197,9 @@
           type="file"
           accept="image/jpeg,image/png,image/webp"
           class="block min-h-11 w-full text-sm"
-          disabled={!hydrated}
+          disabled={!hydrated || unsent !== undefined}
           aria-describedby={photoProblem ? 'photo-error' : undefined}
-          onchange={(changed) => addPhoto(changed.currentTarget)}
+          onchange={(changed) => choosePhoto(changed.currentTarget)}
         />
         {#if photoProblem}<p id="photo-error" class="text-sm text-stop" role="alert">{photoProblem}</p>{/if}
       </section>
