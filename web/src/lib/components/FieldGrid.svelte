@@ -28,8 +28,11 @@
 {#each groups as group (group)}
   <details class="mt-3 rounded-lg border bg-card" open={filled(group)}>
     <summary class="min-h-11 cursor-pointer px-3 py-2.5 text-sm font-semibold text-quiet">{group}</summary>
-    <div class={`${look} p-3 pt-0`}>
-      {#each of(group) as field (field.path)}<Field {field} {store} {hydrated} />{/each}
-    </div>
+    <!-- What is folded away need not come with the page. -->
+    {#if hydrated || filled(group)}
+      <div class={`${look} p-3 pt-0`}>
+        {#each of(group) as field (field.path)}<Field {field} {store} {hydrated} />{/each}
+      </div>
+    {/if}
   </details>
 {/each}

@@ -125,17 +125,17 @@
           {#each motors as motor (motor.id)}
             <tr class="border-t hover:bg-wash" data-motor={motor.tag}>
               <td class="w-10 px-3"
-                ><input
-                  type="checkbox"
-                  class="size-5"
-                  aria-label={`Compare ${motor.tag || 'motor'}`}
-                  disabled={!hydrated || motor.removed || (chosen.length === 2 && !chosen.includes(motor.id))}
-                  checked={chosen.includes(motor.id)}
-                  onchange={() =>
-                    (chosen = chosen.includes(motor.id)
-                      ? chosen.filter((each) => each !== motor.id)
-                      : [...chosen, motor.id])}
-                /></td
+                >{#if !motor.removed}<input
+                    type="checkbox"
+                    class="size-5"
+                    aria-label={`Compare ${motor.tag || 'motor'}`}
+                    disabled={!hydrated || (chosen.length === 2 && !chosen.includes(motor.id))}
+                    checked={chosen.includes(motor.id)}
+                    onchange={() =>
+                      (chosen = chosen.includes(motor.id)
+                        ? chosen.filter((each) => each !== motor.id)
+                        : [...chosen, motor.id])}
+                  />{/if}</td
               >
               <th scope="row" class="max-w-44 truncate px-3 text-left font-semibold"
                 >{#if motor.removed}
@@ -152,8 +152,10 @@
               <td class="max-w-64 truncate px-3 text-quiet" title={`${motor.site}, ${motor.location}`}
                 >{[motor.location, motor.site].filter(Boolean).join(', ')}</td
               >
-              <td class={`px-3 whitespace-nowrap ${colours[motor.state]}`}
-                >{marks[motor.state]} {motor.state}{motor.photos > 0 ? ` · ${motor.photos} ⌷` : ''}</td
+              <td class={`px-3 whitespace-nowrap ${motor.removed ? 'text-quiet' : colours[motor.state]}`}
+                >{motor.removed ? '✕ removed' : `${marks[motor.state]} ${motor.state}`}{motor.photos > 0
+                  ? ` · ${motor.photos} ⌷`
+                  : ''}</td
               >
             </tr>
           {/each}
