@@ -1,6 +1,6 @@
 // npm run abuse [part] [-- --slice]: treats a real server badly and looks what is lost. A slice of three minutes is part of
 // npm test.
-import { handleSignals } from './lib/children.mjs';
+import { handleSignals, stopped } from './lib/children.mjs';
 import { Failure, main } from './lib/failure.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 
@@ -25,6 +25,8 @@ const PATIENCE = { whole: 5000, slice: 20_000 };
 const SHOWN = 12;
 
 handleSignals();
+// What it started ends with it.
+void stopped.then(() => process.exit(130));
 await main(async () => {
   ensurePackages();
   const parts = process.argv.slice(2).filter((argument) => argument !== '--slice');

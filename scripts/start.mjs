@@ -9,7 +9,7 @@ import { freePort, startDatabase } from './lib/postgres.mjs';
 import { readName } from './lib/which.mjs';
 
 const DEFAULT_PORT = 4700;
-/** A web server that dies this often within this time, ms, is not started again. */
+/** A web server that ends by an error of its own this often within this time, ms, is not started again; a killed one is. */
 const TOO_OFTEN = 5;
 const WITHIN = 60_000;
 
@@ -43,11 +43,11 @@ async function keepServing(setting) {
   const deaths = [];
   for (;;) {
     const app = await serve(setting);
-    process.stdout.write(`Pilgrim is at ${app.origin}\n`);
-    const why = await Promise.race([stopped, app.exited]);
-    await app.stop();
-    if (why === undefined || isStopped()) return;
-    deaths.push(Date.now());
+    if (app) process.stdout.write(`Pilgrim is at ${app.origin}\n`);
+    const why = app && (await Promise.race([stopped, app.exited]));
+    await app?.stop();
+    if (isStopped()) return;
+    if (why && !why.signal) deaths.push(Date.now());
     if (deaths.length >= TOO_OFTEN && Date.now() - deaths.at(-TOO_OFTEN) < WITHIN)
       throw new Failure('The web server keeps stopping by itself; the lines above say why.');
     say('The web server stopped by itself and is started again …');

@@ -83,7 +83,7 @@ export async function prepareDatabase(url, { demo }) {
     throw new Failure(stderr.replace(/^pilgrim: /m, '').trim() || 'The database could not be prepared.');
 }
 
-/** Serves on 127.0.0.1. Resolves once it answers; `stop` asks it to finish and waits. */
+/** Serves on 127.0.0.1. Resolves once it answers, with nothing where it was killed before; `stop` asks it to finish and waits. */
 export async function serve({ port, databaseUrl, owner, quiet = false }) {
   const origin = `http://127.0.0.1:${port}`;
   const web = start(process.execPath, [`${root}/web/server.js`], {
@@ -102,9 +102,10 @@ export async function serve({ port, databaseUrl, owner, quiet = false }) {
     },
   });
   owner?.note('web', web.child.pid, { origin });
-  let gone = false;
-  void web.exited.then(() => (gone = true));
+  let gone;
+  void web.exited.then((how) => (gone = how));
   for (let tries = 0; tries < 1200; tries++) {
+    if (gone?.signal) return undefined;
     if (gone) throw new Failure('The web server stopped while starting; the lines above say why.');
     const answer = await fetch(`${origin}/healthz`).catch(() => undefined);
     if (answer?.ok) return { origin, exited: web.exited, pid: web.child.pid, stop: () => end(web) };
