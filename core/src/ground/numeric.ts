@@ -50,6 +50,7 @@ export function fallingRoot(f: (x: number) => number, { low, high }: Bracket, { 
   for (let round = 0; round < rounds && high - low > width; round++) {
     const middle = (low * atHigh - high * atLow) / (atHigh - atLow);
     const at = f(middle);
+    if (at === 0) return middle;
     if (at > 0) {
       low = middle;
       atLow = at;
