@@ -28,7 +28,7 @@ handleSignals();
 // What it started ends with it.
 void stopped.then(() => process.exit(130));
 await main(async () => {
-  ensurePackages();
+  await ensurePackages();
   const parts = process.argv.slice(2).filter((argument) => argument !== '--slice');
   const unknown = parts.find((part) => !(part in whole));
   if (unknown !== undefined)

@@ -10,7 +10,7 @@ import { readName } from './lib/which.mjs';
 
 handleSignals();
 await main(async () => {
-  ensurePackages();
+  await ensurePackages();
   const stamp = new Date().toISOString().slice(0, 16).replace(/[:T]/g, '-');
   const file = resolve(process.argv[2] ?? `${root}/.data/backups/pilgrim-${stamp}.dump`);
   mkdirSync(dirname(file), { recursive: true });

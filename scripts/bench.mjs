@@ -120,7 +120,7 @@ async function throughput(url) {
 }
 
 await main(async () => {
-  ensurePackages();
+  await ensurePackages();
   await ensureBuild();
   const solve = measured('solve');
   process.stdout.write(

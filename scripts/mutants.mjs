@@ -126,7 +126,7 @@ function summary(name, { files }, chosen) {
 }
 
 await main(async () => {
-  ensurePackages();
+  await ensurePackages();
   const [wanted] = process.argv.slice(2);
   const folders =
     wanted === undefined ? FOLDERS : FOLDERS.filter((name) => name === wanted || name === `stages/${wanted}`);

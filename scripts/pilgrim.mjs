@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { ensurePackages } from './lib/packages.mjs';
 import { root } from './lib/root.mjs';
 
-ensurePackages();
+await ensurePackages();
 const { status } = spawnSync(
   process.execPath,
   ['--import', 'tsx', `${root}/cli/src/main.ts`, ...process.argv.slice(2)],

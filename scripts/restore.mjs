@@ -9,7 +9,7 @@ import { readName } from './lib/which.mjs';
 
 handleSignals();
 await main(async () => {
-  ensurePackages();
+  await ensurePackages();
   const [given] = process.argv.slice(2);
   if (!given) throw new Failure('usage: npm run restore -- file');
   const file = resolve(given);

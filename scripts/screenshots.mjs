@@ -86,7 +86,7 @@ async function shoot(browser, origin, view) {
 }
 
 await main(async () => {
-  ensurePackages();
+  await ensurePackages();
   await ensureBuild();
   mkdirSync(folder, { recursive: true });
   const database = await startDatabase('screenshots', { fresh: true });

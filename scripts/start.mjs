@@ -59,7 +59,7 @@ handleSignals();
 await main(async () => {
   const port = readPort();
   const { demo } = readArguments();
-  ensurePackages();
+  await ensurePackages();
   say('Starting the database …');
   const own = process.env.DATABASE_URL ? undefined : await startDatabase(readName());
   const databaseUrl = process.env.DATABASE_URL ?? own.url;

@@ -58,7 +58,7 @@ async function browserTests() {
 await main(async () => {
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });
-  ensurePackages();
+  await ensurePackages();
   ensureChromium();
   await npm('format', 'format:check');
   await npm('types', 'types');

@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { setTimeout as wait } from 'node:timers/promises';
 import { end, run, start } from './children.mjs';
 import { Failure } from './failure.mjs';
+import { patiently } from './patiently.mjs';
 import { root } from './root.mjs';
 
 const sources = [
@@ -34,12 +35,12 @@ export async function ensureBuild() {
   const stampFile = `${root}/web/build/.stamp`;
   const stamp = sourceStamp();
   if (existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp) return;
-  process.stderr.write('Building …\n');
-  // Not by npm: it would leave the build running where this script is killed.
-  const { status, stdout, stderr } = await run(process.execPath, [`${root}/node_modules/vite/bin/vite.js`, 'build'], {
-    cwd: `${root}/web`,
+  await patiently('Building', async () => {
+    // Not by npm: it would leave the build running where this script is killed.
+    const vite = [`${root}/node_modules/vite/bin/vite.js`, 'build'];
+    const { status, stdout, stderr } = await run(process.execPath, vite, { cwd: `${root}/web` });
+    if (status !== 0) throw new Failure(`The build failed:\n${stdout}\n${stderr}`);
   });
-  if (status !== 0) throw new Failure(`The build failed:\n${stdout}\n${stderr}`);
   await buildWorker();
   await unpackFonts();
   writeFileSync(stampFile, stamp);
