@@ -20,7 +20,7 @@ import { keyOf } from './mutant-key.mjs';
 import { root } from './root.mjs';
 
 /** s of a processor a change gets; one that has not been noticed by then counts as alive. */
-const BUDGET = 10;
+const BUDGET = 15;
 /** Where the times of the first run are kept, in the copy that was changed. */
 const TIMES = 'test-times.json';
 const DEMO = './demo.ts';
@@ -68,8 +68,8 @@ function evaluated(script, require) {
   return module.exports;
 }
 
-/** What test files import from their runner. `tests` is filled by importing them. */
-function collector(tests) {
+/** What test files import from their runner. `tests` is filled by importing them; `loading` names the file. */
+function collector(tests, loading) {
   let path = '';
   const describe = (name, body) => {
     const outer = path;
@@ -77,7 +77,7 @@ function collector(tests) {
     body();
     path = outer;
   };
-  const it = (name, run) => tests.push({ id: path + name, run });
+  const it = (name, run) => tests.push({ id: path + name, run, file: loading() });
   it.each = (cases) => (name, run) =>
     cases.forEach((each, at) => it(`${name} [${at}]`, () => (Array.isArray(each) ? run(...each) : run(each))));
   return { describe, it, expect };
@@ -85,6 +85,8 @@ function collector(tests) {
 
 class CoreTestRunner {
   #names;
+  /** What of core each test file imports itself. */
+  #imports;
   #script;
   #demo;
   #known;
@@ -101,6 +103,12 @@ class CoreTestRunner {
     const folder = `${process.cwd()}/core/test`;
     const packages = ['zod', 'fast-check'];
     this.#names = testFiles(folder);
+    this.#imports = Object.fromEntries(
+      this.#names.map((name) => {
+        const text = readFileSync(`${folder}/${name}.test.ts`, 'utf8');
+        return [name, [...text.matchAll(/from '\.\.\/src\/([^']+)'/g)].map(([, path]) => path)];
+      }),
+    );
     const tests = this.#names.map(
       (name) => `export const ${name.replaceAll('-', '_')} = () => require('./${name}.test.ts');`,
     );
@@ -112,9 +120,16 @@ class CoreTestRunner {
   /** Evaluates everything afresh; the tests that stand there then. */
   #fresh() {
     const tests = [];
-    const given = { vitest: collector(tests), [DEMO]: this.#demo };
+    let file = '';
+    const given = { vitest: collector(tests, () => file), [DEMO]: this.#demo };
     const load = evaluated(this.#script, (name) => given[name] ?? this.#require(name));
-    return { tests, load: (name) => load[name.replaceAll('-', '_')]() };
+    return {
+      tests,
+      load: (name) => {
+        file = name;
+        load[name.replaceAll('-', '_')]();
+      },
+    };
   }
 
   async dryRun() {
@@ -141,15 +156,25 @@ class CoreTestRunner {
       return toMutantRunResult({ status: DryRunStatus.Complete, tests: [] });
     const stryker = (globalThis.__stryker__ = { activeMutant: activeMutant.id });
     if (hitLimit !== undefined) Object.assign(stryker, { hitLimit, hitCount: 0 });
-    const stage = /stages\/(\w+)\//.exec(activeMutant.fileName)?.[1];
-    const results = await this.#until(testFilter && new Set(testFilter), stage);
+    const changed = /core\/src\/(.+)$/.exec(activeMutant.fileName.replaceAll('\\', '/'))?.[1] ?? '';
+    const results = await this.#until(testFilter && new Set(testFilter), changed);
     return toMutantRunResult(
       determineHitLimitReached(stryker.hitCount, hitLimit) ?? { status: DryRunStatus.Complete, tests: results },
     );
   }
 
-  /** Runs tests, those that name the stage and are quick first, until one fails or the time is spent. */
-  async #until(wanted, stage) {
+  /** How far a test is from a changed file: it imports the file, or its folder, or names its stage, or none of these. */
+  #distance({ id, run, file }, changed) {
+    const imports = this.#imports[file] ?? [];
+    if (imports.includes(changed)) return 0;
+    const folder = changed.slice(0, changed.lastIndexOf('/') + 1);
+    if (imports.some((path) => path.startsWith(folder))) return 1;
+    const stage = /stages\/(\w+)\//.exec(changed)?.[1];
+    return stage && `${id} ${run}`.includes(`${stage}.`) ? 1 : 2;
+  }
+
+  /** Runs tests, the nearest and quickest first, until one fails or the time is spent. */
+  async #until(wanted, changed) {
     const began = process.cpuUsage();
     const results = [];
     const { tests, load } = this.#fresh();
@@ -161,7 +186,7 @@ class CoreTestRunner {
     const times = this.#times();
     const ordered = tests
       .filter(({ id }) => wanted?.has(id) ?? true)
-      .map((test) => ({ ...test, far: stage && `${test.id} ${test.run}`.includes(`${stage}.`) ? 0 : 1 }))
+      .map((test) => ({ ...test, far: this.#distance(test, changed) }))
       .toSorted((a, b) => a.far - b.far || (times[a.id] ?? 0) - (times[b.id] ?? 0));
     for (const test of ordered) {
       if (process.cpuUsage(began).user / 1e6 > BUDGET) break;

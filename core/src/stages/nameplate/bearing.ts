@@ -58,7 +58,7 @@ const thickeners: readonly (readonly [string, RegExp])[] = [
   ['polyurea', /polyurea|\burea/i],
   ['lithium complex', /lithium.?complex|li.?complex/i],
   ['lithium', /lithium|\bli\b/i],
-  ['calcium sulfonate', /calcium.?sulf|casx/i],
+  ['calcium sulfonate', /calcium.?sul(?:f|ph)|casx/i],
   ['aluminium complex', /alumini?um/i],
   ['clay', /clay|bentone/i],
 ];

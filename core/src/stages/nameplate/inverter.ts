@@ -12,13 +12,15 @@ export interface InverterStatement {
 /** Motors whose plate is silent and that are older than this are not proven (common practice: 5 to 10 years). */
 const OLD = 7;
 
-const ratio = (text: string, kind: 'C' | 'V'): number | undefined => {
+const BEFORE = /[CV]\.?T\.?\s*\d+\s?:\s?1/i;
+
+/** The speed range of constant (C) or variable (V) torque, named before its figures, as in CT 10:1, or after them. */
+function ratio(text: string, kind: 'C' | 'V'): number | undefined {
+  const named = BEFORE.test(text) ? `${kind}\\.?T\\.?\\s*(\\d+)\\s?:\\s?1` : `(\\d+)\\s?:\\s?1\\s*${kind}\\.?T`;
   const found =
-    new RegExp(`${kind}\\.?T\\.?\\s*(\\d+)\\s?:\\s?1|(\\d+)\\s?:\\s?1\\s*${kind}\\.?T`, 'i').exec(text) ??
-    (kind === 'C' && !/V\.?T/i.test(text) ? /(\d+)\s?:\s?1/.exec(text) : null);
-  const number = found?.[1] ?? found?.[2];
-  return number === undefined ? undefined : Number(number);
-};
+    new RegExp(named, 'i').exec(text) ?? (kind === 'C' && !/V\.?T/i.test(text) ? /(\d+)\s?:\s?1/.exec(text) : null);
+  return found ? Number(found[1]) : undefined;
+}
 
 /** What the plate promises for running on a drive. `voltage` is rated, V; `year` of make decides what silence means. */
 export function inverterStatement(
