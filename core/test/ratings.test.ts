@@ -307,7 +307,7 @@ describe('what codes say', () => {
     });
     expect(said('4:1')).toMatchObject({ constantTorqueRatio: 4 });
     expect(said('VT 10:1').constantTorqueRatio).toBeUndefined();
-    expect(said('MG 1 PART 31', undefined).withstand).toBeUndefined();
+    expect(inverterStatement('MG 1 PART 31', undefined, undefined, 2026).withstand).toBeUndefined();
     expect(said('INV DUTY', 690).withstand).toBeUndefined();
     expect([said('', 460, 2019).verdict, said('', 460, 2018).verdict, said('').verdict]).toEqual([
       'confirm from the data sheet',
