@@ -165,6 +165,98 @@ describe('voltage on the plate and on the system', () => {
     expect(found(on('415 V'), 'voltage-marginal')?.message).toContain('low');
     expect(found(on('400 V'), 'voltage')?.message).toContain('short');
     expect(found(on('525 V'), 'voltage')?.message).toContain('over');
+    expect(found(on('400 V'), 'voltage')?.clear).toMatch(/^Choose a winding whose plate names 400/);
+    expect(found(on('415 V'), 'voltage-marginal')?.clear).toMatch(/^Prefer a winding for 415/);
+  });
+
+  it('is judged where a motor is there, not where one is to be bought', () => {
+    const kind = (situation: JobInput['situation']) =>
+      found(run({ voltage: '400 V' }, { situation, nameplate: plate }), 'voltage');
+    expect(kind({ kind: 'starter' })).toBeDefined();
+    expect(kind({ kind: 'new' })).toBeUndefined();
+  });
+
+  it('a plate that names another voltage it may be used at is taken at its word: 75.6 % of the torque on 400 V', () => {
+    const usable = (usableAt: string) => run({ voltage: '400 V' }, { nameplate: { ...plate, usableAt } });
+    const word = found(usable('400 V 34 A'), 'usable-at');
+    expect(word?.message).toContain('torque is about 76 %');
+    expect(word?.clear).toMatch(/^Set the overload by the current named for 400/);
+    expect(found(usable('400 V 34 A'), 'voltage')).toBeUndefined();
+    expect(found(usable('208 V 68 A'), 'usable-at')).toBeUndefined();
+    expect(
+      found(run({ voltage: '480 V' }, { nameplate: { ...plate, usableAt: '480 V' } }), 'usable-at'),
+    ).toBeUndefined();
+  });
+
+  it('on another frequency: 460 V 60 Hz on 50 Hz, with its volts per hertz or without', () => {
+    const on50 = (voltage: string) => run({ voltage, frequency: '50' });
+    // 380 V/50 Hz is 7.6 V/Hz against 7.67: the rating moves, a sixth slower.
+    const slower = found(on50('383 V'), 'other-frequency');
+    expect(slower?.message.replaceAll('\u00a0', ' ')).toMatch(
+      /runs 17 % slower at the same torque, so 25 hp becomes 20\.8 hp\. A fan or pump would take 57\.9 %/,
+    );
+    expect(slower?.clear).toContain('fan on the shaft');
+    const over = found(on50('460 V'), 'frequency');
+    expect(over?.message.replaceAll('\u00a0', ' ')).toMatch(
+      /^A 60 Hz rating on 50 Hz: flux would be 120 % of rated and speed 83\.3 %/,
+    );
+    const faster = found(
+      run(
+        { voltage: '480 V', frequency: '60' },
+        { nameplate: { ...plate, voltages: '400', frequency: '50', speed: '1475' } },
+      ),
+      'other-frequency',
+    );
+    expect(faster?.message).toContain('20 % faster');
+    expect(faster?.clear).toContain('balance and the bearings');
+  });
+
+  it('a winding of a range on its low end has (208/230)² = 82 % of its torque', () => {
+    const low = (voltage: string) =>
+      found(run({ voltage }, { nameplate: { ...plate, voltages: '208-230', currents: '66-60' } }), 'low-winding');
+    expect(low('208 V')?.message).toContain('82 %');
+    expect(low('240 V')).toBeUndefined();
+  });
+});
+
+describe('the lowest voltage', () => {
+  const lowest = (lowestVoltage: string, more: JobInput['supply'] = {}) => run({ lowestVoltage, ...more });
+  it('is believed from seven tenths of the system’s to its own', () => {
+    const told = (volts: string) => found(lowest(volts), 'lowest-voltage')?.message ?? '';
+    expect([told('336 V'), told('480 V'), told('482 V')]).toEqual(['', '', '']);
+    expect(told('335 V')).toContain('less than seven tenths');
+    expect(told('483 V')).toContain('above the system’s own');
+  });
+  it('is what was typed, else the least of motor and system', () => {
+    expect(number(lowest('440 V'), 'lowestVoltage')).toBe(440);
+    expect(number(run({}), 'lowestVoltage')).toBe(460);
+    expect(number(run({ voltage: '440 V' }), 'lowestVoltage')).toBe(440);
+    expect(number(run({ voltage: '', lowestVoltage: '440 V' }), 'lowestVoltage')).toBe(440);
+  });
+});
+
+describe('what a source is worked out from', () => {
+  const working = (supply: JobInput['supply']) => run(supply).values['supply.sourceImpedance']?.working;
+  it('says its formula, its figures and what it takes for granted', () => {
+    expect(working({ source: 'fault level', faultCurrent: '20 kA' })).toMatchObject({
+      formula: 'Z = \\dfrac{V}{\\sqrt3\\,I_k}',
+      inputs: [{ symbol: 'I_k' }],
+    });
+    const stiff = working({ sourcePower: '1000 kVA', sourceImpedance: '5 %' });
+    expect(stiff?.note).toBe('X/R of 5, common practice, no published source. The network behind is taken as stiff.');
+    expect(
+      working({ sourcePower: '1000 kVA', sourceImpedance: '5 %', reactanceRatio: '8', networkPower: '100 MVA' })?.note,
+    ).toBe('X/R of 8.');
+    expect(working({ source: 'generator', sourcePower: '500 kVA', sourceImpedance: '25 %' })?.note).not.toContain(
+      'stiff',
+    );
+  });
+  it('other load beside it takes its part of the voltage, none where none is typed', () => {
+    const dip = (otherLoad: string) =>
+      number(run({ sourcePower: '1000 kVA', sourceImpedance: '5 %', otherLoad }), 'directBusDip');
+    expect(dip('')).toBeGreaterThan(0);
+    expect(dip('0 kVA')).toBe(dip(''));
+    expect(dip('600 kVA')).not.toBe(dip(''));
   });
 });
 
@@ -188,6 +280,9 @@ describe('a tariff of bands', () => {
   it('has the mean of its prices by the share of hours', () => {
     expect(perKwh(priced(['0.20 per kWh', '25 %'], ['0.10 per kWh', '75 %']))).toBeCloseTo(0.125, 9);
     expect(found(priced(['0.20 per kWh', '25 %'], ['0.10 per kWh', '75 %']), 'band-shares')).toBeUndefined();
+    const { working } = priced(['0.20 per kWh', '25 %'], ['0.10 per kWh', '75 %']).values['supply.energyPrice'] ?? {};
+    expect(working?.inputs.map(({ symbol }) => symbol)).toEqual(['c_1', 's_1', 'c_2', 's_2']);
+    expect(perKwh(priced(['0.20 per kWh', '0 %']))).toBeNaN();
   });
 
   it('over what is there where the shares are no whole, which is said; a band half typed counts for nothing', () => {
