@@ -93,8 +93,14 @@ const runShape = {
   ratedCurrent: positive.max(1e6).optional().describe('A, likewise'),
 } as const;
 
-const circuitMachineSchema = z.strictObject({ ...circuitShape, ...runShape });
-const plateMachineSchema = z.strictObject({
+/** Steps of a transient run; more would take longer than a second. */
+const MOST_STEPS = 600_000;
+const bounded = ({ duration, step }: { readonly duration: number; readonly step: number }): boolean =>
+  duration / step <= MOST_STEPS * (1 + 1e-9);
+const tooMany = { path: ['step'], message: 'These are more than 600 000 steps. Take a longer step or less time.' };
+
+const circuitMachineSchema = z.strictObject({ ...circuitShape, ...runShape }).refine(bounded, tooMany);
+const plateMachineShape = z.strictObject({
   plate: z.string().min(1).max(5000).describe('The plate as text; the circuit is fitted to it'),
   volts: positive.max(20_000).optional(),
   hz: positive.max(400).optional(),
@@ -104,6 +110,7 @@ const plateMachineSchema = z.strictObject({
   efficiency50: z.number().min(0.3).max(0.995).optional().describe('At 50 % load'),
   ...runShape,
 });
+const plateMachineSchema = plateMachineShape.refine(bounded, tooMany);
 
 /** A machine for the `machine` command: its circuit, or its plate. SI. */
 export const machineSchema = z.union([circuitMachineSchema, plateMachineSchema]);
@@ -119,7 +126,12 @@ export interface MachineResult extends CurveExtremes {
   /** Steady points at the shaft powers asked; null where the machine cannot give one. */
   readonly atPowers: readonly (SteadyPoint | null)[];
   readonly runUp:
-    { readonly quasiSteady: Extremes & Pick<RunUp, 'trace'>; readonly transient: TransientRun | null } | undefined;
+    | {
+        readonly quasiSteady: Extremes & Pick<RunUp, 'trace'>;
+        /** For a direct or star-delta start; null for another, and where the circuit is too stiff for the step. */
+        readonly transient: TransientRun | null;
+      }
+    | undefined;
 }
 
 /** Reads a machine; what is wrong comes back as issues with their fields. */
@@ -246,22 +258,24 @@ function runsFor(
     steps: 400,
   });
   const switching = feed.kind === 'direct' || feed.kind === 'star-delta' ? feed : undefined;
-  return {
-    quasiSteady,
-    transient: switching
-      ? transientRun({
-          circuit,
-          speeds,
-          torques,
-          inertia,
-          voltage: volts,
-          sourceResistance: r,
-          sourceReactance: x,
-          switching,
-          angle: run.angle,
-          duration: run.duration,
-          step: run.step,
-        })
-      : null,
-  };
+  const transient = switching
+    ? transientRun({
+        circuit,
+        speeds,
+        torques,
+        inertia,
+        voltage: volts,
+        sourceResistance: r,
+        sourceReactance: x,
+        switching,
+        angle: run.angle,
+        duration: run.duration,
+        step: run.step,
+      })
+    : undefined;
+  return { quasiSteady, transient: transient && cameOut(transient) ? transient : null };
 }
+
+/** A fixed step that is too long for a circuit runs away. */
+const cameOut = ({ finalSpeed, peakCurrent, peakPhaseACurrent, peakTorque, lowestTorque }: TransientRun): boolean =>
+  [finalSpeed, peakCurrent, peakPhaseACurrent, peakTorque, lowestTorque].every(Number.isFinite);
