@@ -11,11 +11,15 @@ export async function stops(_, moments, seed) {
   const random = seeded(seed);
   const bad = [];
   const first = await startApp();
-  const began = Date.now();
   if (!(await first.up)) return { figure: 'does not start', bad: [first.said()] };
-  const whole = Date.now() - began;
   await stopApp(first);
   const { port } = first;
+  // How long a start takes once everything is built.
+  const began = Date.now();
+  const second = await startApp(port);
+  await second.up;
+  const whole = Date.now() - began;
+  await stopApp(second);
   for (let moment = 0; moment < moments; moment++) {
     const app = await startApp(port);
     const way = WAYS[moment % WAYS.length];
