@@ -11,6 +11,7 @@ import { decodeFrame } from '../src/stages/nameplate/frame.ts';
 import { inverterStatement } from '../src/stages/nameplate/inverter.ts';
 import { speedThatFitsFrame } from '../src/stages/nameplate/plate-pairs.ts';
 import { readPlate } from '../src/stages/nameplate/read/read-plate.ts';
+import { plate as whole } from './round-prices.ts';
 
 type Plate = NonNullable<JobInput['nameplate']>;
 const RPM = 30 / Math.PI;
@@ -38,16 +39,6 @@ const solved = (nameplate: Plate, more: JobInput = {}): Solution =>
   solve(emptyJob({ situation: { kind: 'starter' }, ...more, nameplate }), emptyCatalogue);
 const message = (solution: Solution, code: string) =>
   (solution.findings.find((each) => each.code === `nameplate.${code}`)?.message ?? '').replaceAll('\u00a0', ' ');
-const whole: Plate = {
-  power: '25 hp',
-  speed: '1770',
-  voltages: '460',
-  currents: '30',
-  frequency: '60',
-  efficiency: '93.6',
-  powerFactor: '83',
-};
-
 describe('the connected rating', () => {
   const dual: Plate = { ...whole, voltages: '208-230/460', currents: '66-60/30' };
   it.each([
