@@ -6,7 +6,7 @@ import { main } from './lib/failure.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { reachDatabase } from './lib/postgres.mjs';
 import { root } from './lib/root.mjs';
-import { readName } from './lib/which.mjs';
+import { readPrivateName } from './lib/which.mjs';
 
 handleSignals();
 await main(async () => {
@@ -14,7 +14,7 @@ await main(async () => {
   const stamp = new Date().toISOString().slice(0, 16).replace(/[:T]/g, '-');
   const file = resolve(process.argv[2] ?? `${root}/.data/backups/pilgrim-${stamp}.dump`);
   mkdirSync(dirname(file), { recursive: true });
-  const database = await reachDatabase(readName());
+  const database = await reachDatabase(readPrivateName());
   try {
     const { backup } = await import('./lib/backup.mjs');
     const held = await backup(database, file);

@@ -5,7 +5,7 @@ import { handleSignals } from './lib/children.mjs';
 import { Failure, main } from './lib/failure.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { startDatabase } from './lib/postgres.mjs';
-import { readName } from './lib/which.mjs';
+import { readPrivateName } from './lib/which.mjs';
 
 handleSignals();
 await main(async () => {
@@ -14,7 +14,7 @@ await main(async () => {
   if (!given) throw new Failure('usage: npm run restore -- file');
   const file = resolve(given);
   if (!existsSync(file)) throw new Failure(`There is no file ${file}.`);
-  const database = await startDatabase(readName());
+  const database = await startDatabase(readPrivateName());
   try {
     const { restore } = await import('./lib/backup.mjs');
     const before = await restore(database, file);

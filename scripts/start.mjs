@@ -42,7 +42,10 @@ async function checkPort(port) {
 async function keepServing(setting) {
   const deaths = [];
   for (;;) {
-    const app = await serve(setting);
+    // Killed while it starts, it is started again as at any other time.
+    const app = await serve(setting).catch((error) => {
+      if (!error.killed) throw error;
+    });
     if (app) process.stdout.write(`Pilgrim is at ${app.origin}\n`);
     const why = app && (await Promise.race([stopped, app.exited]));
     await app?.stop();

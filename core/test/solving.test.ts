@@ -13,6 +13,16 @@ const kept: JobInput = {
   load: { way: 'torque', torque: '60 lb·ft', speed: '1770' },
   supply: { voltage: '480 V', frequency: '60 Hz' },
 };
+/** The same behind a belt. */
+const belted: JobInput = {
+  ...kept,
+  load: {
+    way: 'torque',
+    torque: '100 lb·ft',
+    speed: '885',
+    stages: [{ kind: 'V-belt', ratio: '2', efficiency: '95 %' }],
+  },
+};
 
 describe('details for the screens', () => {
   it('poles are compared at the frequency of the supply, else of the plate, else the one of the school', () => {
@@ -35,15 +45,7 @@ describe('details for the screens', () => {
   it('torque for an ampere: 74.2 lb·ft at 30 A, through a belt of 2 at 95 %', () => {
     const rated = (25 * 745.6999) / ((1770 * Math.PI) / 30) / 30;
     expect(run(kept).details.torquePerAmpere).toBeCloseTo(rated, 6);
-    const belt = run({
-      ...kept,
-      load: {
-        way: 'torque',
-        torque: '100 lb·ft',
-        speed: '885',
-        stages: [{ kind: 'V-belt', ratio: '2', efficiency: '95 %' }],
-      },
-    });
+    const belt = run(belted);
     expect(belt.details.torquePerAmpere).toBeCloseTo(rated * 2 * 0.95, 6);
     expect(run({ ...kept, nameplate: {} }).details.torquePerAmpere).toBeUndefined();
   });
@@ -185,15 +187,7 @@ describe('the power train', () => {
     expect(train.find(({ id }) => id === 'load')?.rating).toBe(values['load.torque']?.text);
     expect(block(run({ situation: { kind: 'new' } }), 'load')).toMatchObject({ rating: '', state: 'open' });
     expect(block(run(kept), 'transmission')?.rating).toBe('Direct');
-    const belt = run({
-      ...kept,
-      load: {
-        way: 'torque',
-        torque: '100 lb·ft',
-        speed: '885',
-        stages: [{ kind: 'V-belt', ratio: '2', efficiency: '95 %' }],
-      },
-    });
+    const belt = run(belted);
     expect(block(belt, 'transmission')).toMatchObject({
       rating: expect.stringMatching(/^2(\.0+)? : 1$/) as string,
       detail: expect.stringContaining('95') as string,

@@ -84,7 +84,7 @@ export async function prepareDatabase(url, { demo }) {
     throw new Failure(stderr.replace(/^pilgrim: /m, '').trim() || 'The database could not be prepared.');
 }
 
-/** Serves on 127.0.0.1. Resolves once it answers, with nothing where it was killed before; `stop` asks it to finish and waits. */
+/** Serves on 127.0.0.1. Resolves once it answers; `stop` asks it to finish and waits. A failure says whether it was `killed`. */
 export async function serve({ port, databaseUrl, owner, quiet = false }) {
   const origin = `http://127.0.0.1:${port}`;
   const web = start(process.execPath, [`${root}/web/server.js`], {
@@ -106,8 +106,10 @@ export async function serve({ port, databaseUrl, owner, quiet = false }) {
   let gone;
   void web.exited.then((how) => (gone = how));
   for (let tries = 0; tries < 1200; tries++) {
-    if (gone?.signal) return undefined;
-    if (gone) throw new Failure('The web server stopped while starting; the lines above say why.');
+    if (gone) {
+      const failure = new Failure('The web server stopped while starting; the lines above say why.');
+      throw Object.assign(failure, { killed: Boolean(gone.signal) });
+    }
     const answer = await fetch(`${origin}/healthz`).catch(() => undefined);
     if (answer?.ok) return { origin, exited: web.exited, pid: web.child.pid, stop: () => end(web) };
     await wait(50);

@@ -81,7 +81,7 @@ export async function restore(access, file) {
     const [table] = await sql`select 1 from pg_tables where schemaname = 'public' and tablename = 'schema_version'`;
     return table ? sql`select max(version)::int as version from schema_version` : [];
   });
-  const known = readdirSync(`${root}/db/migrations`).length;
+  const known = readdirSync(`${root}/db/migrations`).filter((file) => file.endsWith('.sql')).length;
   if (!state?.version || state.version > known) {
     await drop(access, PROOF);
     throw new Failure(

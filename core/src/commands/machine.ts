@@ -100,17 +100,18 @@ const bounded = ({ duration, step }: { readonly duration: number; readonly step:
 const tooMany = { path: ['step'], message: 'These are more than 600 000 steps. Take a longer step or less time.' };
 
 const circuitMachineSchema = z.strictObject({ ...circuitShape, ...runShape }).refine(bounded, tooMany);
-const plateMachineShape = z.strictObject({
-  plate: z.string().min(1).max(5000).describe('The plate as text; the circuit is fitted to it'),
-  volts: positive.max(20_000).optional(),
-  hz: positive.max(400).optional(),
-  lockedRotorTorque: positive.max(6).optional().describe('From the data sheet, multiple of rated torque'),
-  breakdownTorque: positive.max(8).optional(),
-  efficiency75: z.number().min(0.3).max(0.995).optional().describe('From the data sheet, at 75 % load'),
-  efficiency50: z.number().min(0.3).max(0.995).optional().describe('At 50 % load'),
-  ...runShape,
-});
-const plateMachineSchema = plateMachineShape.refine(bounded, tooMany);
+const plateMachineSchema = z
+  .strictObject({
+    plate: z.string().min(1).max(5000).describe('The plate as text; the circuit is fitted to it'),
+    volts: positive.max(20_000).optional(),
+    hz: positive.max(400).optional(),
+    lockedRotorTorque: positive.max(6).optional().describe('From the data sheet, multiple of rated torque'),
+    breakdownTorque: positive.max(8).optional(),
+    efficiency75: z.number().min(0.3).max(0.995).optional().describe('From the data sheet, at 75 % load'),
+    efficiency50: z.number().min(0.3).max(0.995).optional().describe('At 50 % load'),
+    ...runShape,
+  })
+  .refine(bounded, tooMany);
 
 /** A machine for the `machine` command: its circuit, or its plate. SI. */
 export const machineSchema = z.union([circuitMachineSchema, plateMachineSchema]);

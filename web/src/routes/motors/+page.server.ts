@@ -7,6 +7,7 @@ import { findSite } from '$lib/server/sites';
 import type { Actions, PageServerLoad } from './$types';
 
 const LONGEST = 120;
+const states = ['', ...motorStates, REMOVED];
 const groupings = ['none', 'size', 'frame', 'site'] as const;
 
 export const load: PageServerLoad = async ({ url }) => {
@@ -17,11 +18,11 @@ export const load: PageServerLoad = async ({ url }) => {
   const order = group === 'none' ? oneOf('order', motorOrders, 'tag') : group;
   const query: MotorQuery = {
     search: asked('q'),
-    state: oneOf('state', ['', ...motorStates, REMOVED], ''),
+    state: oneOf('state', states, ''),
     site: asked('site'),
     order,
   };
-  return { query, group, justRemoved: asked('gone'), ...(await listMotors(query)) };
+  return { query, group, states, justRemoved: asked('gone'), ...(await listMotors(query)) };
 };
 
 export const actions: Actions = {

@@ -4,7 +4,6 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount } from 'svelte';
   import { sizeText } from '@pilgrim/core/motor/standard-power';
-  import { motorStates } from '@pilgrim/core/register/registered-motor';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import type { PageProps } from './$types';
 
@@ -43,7 +42,7 @@
     }, []),
   );
   const filters = $derived([
-    { name: 'state', label: 'State', chosen: data.query.state, options: ['', ...motorStates, 'removed'] },
+    { name: 'state', label: 'State', chosen: data.query.state, options: data.states },
     { name: 'site', label: 'Site', chosen: data.query.site, options: ['', ...data.sites] },
     { name: 'order', label: 'Sort by', chosen: data.query.order, options: ['tag', 'site', 'size', 'frame', 'changed'] },
     { name: 'group', label: 'Group by', chosen: data.group, options: ['none', 'size', 'frame', 'site'] },
