@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plateSchema } from '../src/job/job.ts';
-import { columns, guessMapping, rowReader, writeRow } from '../src/register/columns.ts';
+import { columns, guessMapping, harmless, rowReader, writeRow } from '../src/register/columns.ts';
 import { registeredMotorSchema, type RegisteredMotor } from '../src/register/registered-motor.ts';
 
 const header = columns.map(({ title }) => title);
@@ -52,7 +52,7 @@ describe('a row of a list', () => {
   };
   const words = fc
     .string({
-      unit: fc.constantFrom('A', 'b', '7', '/', ' ', '=', '-', '+', '@', 'é', '"', ','),
+      unit: fc.constantFrom('A', 'b', '7', '/', ' ', '=', '-', '+', '@', '＝', '＠', 'é', '"', ','),
       minLength: 1,
       maxLength: 10,
     })
@@ -74,8 +74,18 @@ describe('a row of a list', () => {
     );
   });
 
+  it.each(['=1+1', '+1+1', '-1+1', '@now', '\t=1', '\r=1', '\n=1', '＝1+1', '＋1', '－1', '＠now'])(
+    'quotes %j, and no figure',
+    (cell) => {
+      expect(harmless(cell)).toBe(`'${cell}`);
+      expect([harmless('-12.5'), harmless('a=1'), harmless('')]).toEqual(['-12.5', 'a=1', '']);
+    },
+  );
+
   it('still refuses a formula that no export quoted', () => {
-    const row = header.map((title) => (title === 'Note' ? '=1+1' : title === 'Tag' ? 'M-1' : ''));
-    expect(rowReader(header, guessMapping(header), { site: '', school: 'NEMA' })(row).ok).toBe(false);
+    for (const note of ['=1+1', '@now', '+cmd', '＝1+1', '＠now', '＋1', '－1']) {
+      const row = header.map((title) => (title === 'Note' ? note : title === 'Tag' ? 'M-1' : ''));
+      expect(rowReader(header, guessMapping(header), { site: '', school: 'NEMA' })(row).ok, note).toBe(false);
+    }
   });
 });

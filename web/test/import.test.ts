@@ -149,6 +149,16 @@ describe('what is refused', () => {
     expect(bomb.length).toBeLessThan(1_000_000);
     expect(await refusal(bomb)).toContain('unpacks to far more');
   });
+  it('a workbook that unpacks to hundreds of times its size, or holds thousands of files', async () => {
+    const sheet = (size: number) => zipSync({ 'xl/worksheets/sheet1.xml': new Uint8Array(size) }, { level: 6 });
+    expect(await refusal(sheet(30_000_000))).toContain('unpacks to far more');
+    // The first megabytes are free: a short list of one repeated word is none of harm.
+    expect(await refusal(sheet(5_000_000))).not.toContain('unpacks to far more');
+    const files = (count: number) =>
+      zipSync(Object.fromEntries(Array.from({ length: count }, (_, at) => [`f${at}`, new Uint8Array(1)])));
+    expect(await refusal(files(1001))).toContain('unpacks to far more');
+    expect(await refusal(files(1000))).not.toContain('unpacks to far more');
+  });
   it('two million rows', async () => {
     expect(await refusal(bytes('Tag\n' + 'P\n'.repeat(2_000_000)))).toContain('more than 50,000 rows');
   });

@@ -261,7 +261,7 @@
           <ul class="mt-2 text-sm">
             {#each data.earlier as { revision, savedAt } (revision)}
               <li class="flex items-center gap-2">
-                <span class="grow">rev {revision} · <span class="text-quiet">{when.format(savedAt)}</span></span>
+                <span class="grow">rev {revision} · <span class="text-quiet">{when.format(savedAt)} UTC</span></span>
                 <button
                   type="button"
                   class="min-h-7 text-sea underline"
