@@ -1,4 +1,5 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts';
+import { shelvesOf } from '../../catalogue/shelves.ts';
 import type { Job } from '../../job/job.ts';
 import { classEfficiency } from '../../motor/efficiency-class.ts';
 import { sameRating, sizeText } from '../../motor/standard-power.ts';
@@ -51,17 +52,17 @@ export function comparePoles(
   const first = job.load.stages[0]?.kind;
   const pulls = first !== undefined && pullsSideways(first);
   const { sheave } = given.load;
-  const cheapest = new Map<number, number>();
-  for (const each of catalogue.motors) {
-    if (each.school === school && sameRating(each.power, power))
-      cheapest.set(each.poles, Math.min(each.price, cheapest.get(each.poles) ?? Infinity));
-  }
-  const reference = cheapest.get(4);
+  const shelves = shelvesOf(catalogue.motors).filter((each) => each.school === school && sameRating(each.power, power));
+  const cheapestOf = (count: number): number | undefined => {
+    const prices = shelves.flatMap(({ cheapest }) => cheapest.get(count) ?? []);
+    return prices.length > 0 ? Math.min(...prices) : undefined;
+  };
+  const reference = cheapestOf(4);
   return POLES.map((count): PoleChoice => {
     const efficiency = classEfficiency(school === 'NEMA' ? 'premium' : 'IE3', { power, poles: count, school })?.value;
     const loaded = motorPower.value / power;
     const speed = synchronousSpeed(frequency, count) * (1 - estimatedSlip(efficiency ?? 0.9) * loaded);
-    const price = cheapest.get(count);
+    const price = cheapestOf(count);
     const ratioNeeded = speed / drivenSpeed.value;
     const choice = {
       poles: count,

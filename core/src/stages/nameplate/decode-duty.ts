@@ -2,7 +2,7 @@ import { decodeDuty, isExplosionProtected } from './enclosure.ts';
 import type { Decoding } from './decoding.ts';
 
 export function checkExplosionProtection({ plate, job, flag }: Pick<Decoding, 'plate' | 'job' | 'flag'>): void {
-  const said = [plate.enclosure, plate.model].filter(Boolean).join(' ');
+  const said = [plate.enclosure, plate.model, plate.asRead].filter(Boolean).join(' ');
   if (job.situation.kind === 'new' || !isExplosionProtected(said)) return;
   flag(
     'nameplate.explosion-protected',

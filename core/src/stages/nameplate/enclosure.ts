@@ -85,7 +85,9 @@ export function decodeEnclosure(text: string): EnclosureFact[] {
 
 /** Explosion-protected construction, however the plate says it; selection then stops and defers. */
 export const isExplosionProtected = (text: string): boolean =>
-  /TEXP|X-?PROOF|EXPL|\bEX\s?[DENPT]?\b|CLASS I+\b|DIV(ISION)?\.? ?[12]|ATEX/i.test(text);
+  /TEXP|X-?PROOF|FLAME\s?PROOF|EXPL|\bE?EX(?:\b|[DENPT]\b)|\bCL(?:ASS)?\.? I{1,3}\b|\bDIV(?:ISION)?\.? ?[12]|\bZONE ?2?[012]\b|ATEX|HAZARDOUS/i.test(
+    text,
+  );
 
 const duties: Readonly<Record<string, string>> = {
   S1: 'continuous at constant load',

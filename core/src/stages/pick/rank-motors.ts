@@ -1,4 +1,5 @@
 import type { MotorItem } from '../../catalogue/catalogue.ts';
+import { shelvesOf } from '../../catalogue/shelves.ts';
 import type { JobView } from '../../job/job.ts';
 import { inputOnDrive, inputOnLine } from '../../motor/part-load.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
@@ -56,29 +57,6 @@ function lossCostOf(
     return sum + (input - shaftPower) * seconds;
   }, 0);
   return lost * energyPrice;
-}
-
-/** Motors of one school, frequency and power. */
-interface Shelf extends Pick<MotorItem, 'school' | 'frequency' | 'power'> {
-  readonly items: readonly MotorItem[];
-}
-const shelved = new WeakMap<readonly MotorItem[], readonly Shelf[]>();
-
-/** A catalogue by school, frequency and power, so that of thousands only those of the size are looked at. */
-function shelvesOf(items: readonly MotorItem[]): readonly Shelf[] {
-  const known = shelved.get(items);
-  if (known) return known;
-  const byKey = new Map<string, Omit<Shelf, 'items'> & { readonly items: MotorItem[] }>();
-  for (const item of items) {
-    const { school, frequency, power } = item;
-    const key = `${school}|${frequency}|${power}`;
-    const shelf = byKey.get(key);
-    if (shelf) shelf.items.push(item);
-    else byKey.set(key, { school, frequency, power, items: [item] });
-  }
-  const shelves = [...byKey.values()];
-  shelved.set(items, shelves);
-  return shelves;
 }
 
 /** Hard rules refuse with a reason; the rest are ranked by what the user cares about. */

@@ -80,6 +80,9 @@ export function readPlate(source: string): PlateReading {
   return reader.finish(text);
 }
 
+/** A year somebody may have built the motor in. */
+const YEAR = /^(?:19[5-9]\d|20[0-4]\d)$/;
+
 interface Mark {
   readonly state: TokenState;
   readonly field?: PlateField;
@@ -131,6 +134,7 @@ class Reader {
     for (const token of this.#tokens) if (!this.#marks.has(token)) this.#guess(token);
     this.#refuseContradictions();
     const school = schoolOf(this.fields, asRead);
+    this.#weigh(school);
     this.#refuseUnbelievable(school);
     this.#noteUnread();
     const tokens = this.#tokens
@@ -193,7 +197,8 @@ class Reader {
       if (left?.kind !== 'unit' || number?.kind !== 'number' || right?.kind !== 'unit') continue;
       if (left.unit !== right.unit || left.unit === '%' || left.unit === '°C') continue;
       // `10 HP 20 HP` are two figures with their units behind.
-      if ((lineValueFirst && this.#line[at - 1]?.kind === 'number') || this.#isBracketed(at)) continue;
+      const ofTheOneBefore = lineValueFirst && this.#line[at - 1]?.kind === 'number' && !announces(left);
+      if (ofTheOneBefore || this.#isBracketed(at)) continue;
       this.#take(right.unit, number, [left, right]);
       for (const token of [left, number, right]) this.#bracketed.add(token);
     }
@@ -274,6 +279,15 @@ class Reader {
     }
   }
 
+  /** A mass without a unit is in that of the plate’s school. */
+  #weigh(school: School): void {
+    if (!/^[\d.,]+$/.test(this.fields.mass ?? '')) return;
+    const unit = school === 'IEC' ? 'kg' : 'lb';
+    this.fields.mass = `${this.fields.mass} ${unit}`;
+    for (const [token, mark] of this.#marks)
+      if (mark.field === 'mass') this.#marks.set(token, { ...mark, state: 'doubtful', note: `taken as ${unit}` });
+  }
+
   #refuseUnbelievable(school: School): void {
     for (const field of Object.keys(this.fields) as PlateField[]) {
       const spec = specOf(field);
@@ -325,7 +339,11 @@ class Reader {
       this.#line[at + 2]?.kind === 'unit' &&
       unitOf(this.#line[at + 2]) !== '%' &&
       unitOf(this.#line[at + 2]) !== '°C';
-    if (label.accepts === 'number' && this.#isFree(at - 1) && (!this.#isFree(at + 1) || ownedByUnit) && valueFirst) {
+    // `0.80 PF 1.15 SF`: the figure behind belongs to the label behind it, which has no other.
+    const behind = this.#line[at + 2];
+    const ownedByLabel = behind?.kind === 'label' && behind.label.accepts === 'number' && !this.#isFree(at + 3);
+    const before = ownedByLabel || (valueFirst && (ownedByUnit || !this.#isFree(at + 1)));
+    if (label.accepts === 'number' && this.#isFree(at - 1) && before) {
       this.#understood(at, field);
       return void this.#claimNumber(field, at - 1);
     }
@@ -362,8 +380,7 @@ class Reader {
       return;
     }
     const value = this.#text(at);
-    const suffix =
-      { ambient: ' °C', lockedRotorCurrent: ' A', mass: ` ${unit === 'kg' ? 'kg' : 'lb'}` }[field as string] ?? '';
+    const suffix = { ambient: ' °C', lockedRotorCurrent: ' A', mass: unit ? ` ${unit}` : '' }[field as string] ?? '';
     const first = Number(value.split('/')[0]?.replace(',', '.'));
     const { field: taken, note } = this.#put(
       field,
@@ -411,6 +428,7 @@ class Reader {
         token.kind === 'word' ||
         (token.kind === 'code' &&
           (token.field === field || (field === 'connection' && token.field === 'connection'))) ||
+        (field === 'thermalProtection' && (token.kind === 'number' || unitOf(token) === '°C')) ||
         (field === 'usableAt' &&
           (token.kind === 'number' || (token.kind === 'unit' && (token.unit === 'V' || token.unit === 'A'))));
       if (!stays) break;
@@ -429,12 +447,12 @@ class Reader {
   }
 
   #readUnit(unit: Unit, at: number, valueFirst: boolean): void {
-    const sides = valueFirst ? [at - 1, at + 1] : [at + 1, at - 1];
+    const token = this.#line[at];
+    const sides = valueFirst && !announces(token) ? [at - 1, at + 1] : [at + 1, at - 1];
     const free = sides.filter((each) => this.#isFree(each));
     // Where one side makes no sense and the other does, the other is meant: `POWER 15 V 460`.
     const side = free.find((each) => this.#believed(unit, this.#text(each))) ?? free[0];
     const number = side === undefined ? undefined : this.#line[side];
-    const token = this.#line[at];
     if (number?.kind !== 'number' || !token) return;
     this.#take(unit, number, [token], side === sides[0] ? undefined : 'stands on the other side of its unit');
   }
@@ -506,7 +524,9 @@ class Reader {
           ? ['speed', `${token.value} r/min`]
           : this.fields.frequency === undefined && (token.value === '50' || token.value === '60')
             ? ['frequency', `${token.value} Hz`]
-            : undefined;
+            : this.fields.year === undefined && YEAR.test(token.value)
+              ? ['year', token.value]
+              : undefined;
     if (!found) return;
     this.fields[found[0]] = found[1];
     this.#marks.set(token, { state: 'doubtful', field: found[0], note: 'has no label; taken by its size' });
@@ -529,23 +549,31 @@ function written(unit: Unit, value: string): string {
 const isMeasure = (token: Scanned | undefined): boolean =>
   token?.kind === 'unit' && token.unit !== '%' && token.unit !== '°C';
 
+/** A formula letter stands before its figure, wherever the other units stand: `11 kW n = 1465`. */
+const announces = (token: Scanned | undefined): boolean => token?.kind === 'unit' && /^[unif]$/i.test(token.text);
+
 const unitOf = (token: Scanned | undefined): Unit | undefined => (token?.kind === 'unit' ? token.unit : undefined);
 
 /** Just below a synchronous speed at 50 or 60 Hz. */
 const looksLikeSpeed = (rpm: number): boolean =>
   [3600, 3000, 1800, 1500, 1200, 1000, 900, 750].some((synchronous) => rpm < synchronous && rpm > synchronous * 0.92);
 
-/** A size printed in both units is rounded in each: 7.5 hp is 5.5 or 5.6 kW. */
+/** A size printed in both units is rounded in each: 7.5 hp is 5.5 or 5.6 kW, 33 lb is 15 kg. */
 const SAME_SIZE = 0.03;
+const TWO_UNITS = [
+  [/ (?:hp|kW)$/, 'power'],
+  [/ (?:kg|lb)$/, 'mass'],
+] as const;
 
 /** Whether two entries say the same: `15 hp` and `11.2 kW` do, `460 V` and `460 V` do. */
 function same(a: string, b: string): boolean {
   if (a.trim().toUpperCase() === b.trim().toUpperCase()) return true;
-  const watts = [a, b].map((each) => {
-    const parsed = / (?:hp|kW)$/.test(each) ? parseGroups(each, 'power', 'IEC') : undefined;
-    return parsed?.ok ? parsed.value.flat().map(({ si }) => si) : [];
+  const dimension = TWO_UNITS.find(([units]) => units.test(a) && units.test(b))?.[1];
+  if (dimension === undefined) return false;
+  const [left = [], right = []] = [a, b].map((each) => {
+    const parsed = parseGroups(each, dimension, 'IEC');
+    return parsed.ok ? parsed.value.flat().map(({ si }) => si) : [];
   });
-  const [left = [], right = []] = watts;
   return (
     left.length > 0 &&
     left.length === right.length &&

@@ -1,6 +1,7 @@
 import { plainFractions } from '../../../ground/quantity/parse.ts';
 import {
   codes,
+  FRAME,
   GAP,
   labels,
   MIXED,
@@ -83,7 +84,7 @@ function announced(out: readonly Scanned[], line: string, at: number): Unplaced<
   const { field, accepts } = before.label;
   if (field === 'serial' || field === 'model')
     return { kind: 'word', text: take(WORD, line, at) ?? line.slice(at, at + 1) };
-  if (accepts !== 'number') return undefined;
+  if (accepts !== 'number' || take(FRAME, line, at)) return undefined;
   const number = take(NUMBER, line, at);
   return number === undefined ? undefined : figure(number);
 }

@@ -44,7 +44,7 @@ export const labels: readonly (readonly [Label, RegExp])[] = [
   label('usableAt', 'rest', String.raw`usable\s+(?:at|on)`),
   label('serviceFactor', 'number', String.raw`s\.?\s?f\.?|service\s+factor|serv\.?\s*fact(?:or)?\.?`),
   label('codeLetter', 'letter', String.raw`(?:kva\s*[/-]?\s*)?code(?:\s+letter)?|kva\s+code|kva`),
-  label('designLetter', 'letter', String.raw`(?:nema\s+)?des(?:ign)?\.?(?:\s+letter)?`),
+  label('designLetter', 'letter', String.raw`(?:nema\s+)?des(?:ign)?\.?(?:\s+letter)?|nema(?=\s+[a-d](?!\w))`),
   label('frame', 'word', String.raw`fr(?:ame)?\.?(?:\s+size)?|baugr\.?`),
   label('efficiency', 'number', String.raw`(?:nema\s+)?(?:nom(?:inal)?\.?\s*)?eff(?:iciency)?\.?|η|eta`),
   label('powerFactor', 'number', String.raw`p\.?\s?f\.?|power\s+factor|cos\s*\.?\s*(?:φ|ϕ|phi)?`),
@@ -108,15 +108,20 @@ const code = (field: PlateField | 'nothing', pattern: string): readonly [PlateFi
   new RegExp(`(?:${pattern})${LAST}`, 'iyu'),
 ];
 
-const BEARING = String.raw`(?:(?:NUP|N[UJ])\s?\d{3,4}|N\d{3,4}|6[0-4]\d{2}|7[2-4]\d{2}|[23][0-3]\d{2,3})(?:\s?[-/. ]?\s?(?:2?Z{1,2}|2?RS[HLRD12]*|LLU|DDU|VV|C[2-5]|J[136]?|E[CM]*[JPM]*|BE[CPJMY]*|MC?|L))*`;
+const BEARING = String.raw`(?:(?:NUP|N[UJ])\s?\d{3,4}|N\d{3,4}|6[0-4]\d{2}|7[2-4]\d{2}|(?:2[1-3]|3[0-3])\d{2,3})(?:\s?[-/. ]?\s?(?:2?Z{1,2}|2?RS[HLRD12]*|LLU|DDU|VV|C[2-5]|J[136]?|E[CM]*[JPM]*|BE[CPJMY]*|MC?|L))*`;
 const NEMA_FRAME = String.raw`L?\d{2,3}(?:\/\d{1,3})?(?:TS|TC|TSC|TD|TCZ|TZ|TY|TCY|TDZ|UC|US|UZ|UY|T|U)|(?:42|48|56)(?:CZ?|HC?|HCZ?|J|Y|Z)|(?:14[35]|18[24]|21[35]|25[46]|28[46]|32[46]|36[45]|40[45]|44[4579])(?:JM|JP|HP|LP)[HV]?`;
 const IEC_FRAME = String.raw`(?:56|63|71|80|90|100|112|132|160|180|200|225|250|280|315|355|400)(?:S|M|L)[ABCX]?[1-8]?`;
+
+export const FRAME = new RegExp(`(?:${NEMA_FRAME}|${IEC_FRAME})${LAST}`, 'iyu');
+
+/** Explosion-protected: `CLASS I DIV 2 GROUPS C, D`, `Ex eb IIC T3 Gb`. */
+const EXPLOSION = String.raw`cl(?:ass)?\.?\s+i{1,3}(?:[\s,]+(?:div(?:ision)?\.?\s*[12]|gr(?:ou)?ps?\.?\s*[a-g](?:[\s,&]+[a-g](?!\w))*))*|div(?:ision)?\.?\s*[12]|e?ex\s+(?:d[be]?|e[bc]?|n[ac]?|p[xyz]?b?|t[bcd]?)(?:\s+i{1,3}[abc]?)?(?:\s+t\s?[1-6])?(?:\s+[gd][bc])?|(?:flame|explosion)[\s-]?proof`;
 
 /** Figures that say what they are by their form. */
 export const codes: readonly (readonly [PlateField | 'nothing', RegExp])[] = [
   code(
     'enclosure',
-    String.raw`ip\s?\d[\dx]\w?|te(?:fc|nv|ao|bc|aac|wac|xp|bl)|odp|wpi{1,2}|open\s+drip\s?proof|totally\s+enclosed(?:\s+fan[\s-]+cooled)?`,
+    String.raw`ip\s?\d[\dx]\w?|te(?:fc|nv|ao|bc|aac|wac|xp|bl)|odp|wpi{1,2}|open\s+drip\s?proof|totally\s+enclosed(?:\s+fan[\s-]+cooled)?|${EXPLOSION}`,
   ),
   code('cooling', String.raw`ic\s?\d{1,3}[a-z]?`),
   code('mounting', String.raw`im\s?(?:[bv]\d{1,2}(?:/[bv]?\d{1,2})?|\d{4})`),
@@ -130,7 +135,7 @@ export const codes: readonly (readonly [PlateField | 'nothing', RegExp])[] = [
   ),
   code(
     'inverter',
-    String.raw`[cv]\.?t\.?\s*\d+\s?:\s?1|\d+\s?:\s?1(?:\s*[cv]\.?t\.?(?!\s*\d))?|inverter\s+(?:duty|ready|rated)`,
+    String.raw`[cv]\.?t\.?\s*\d+\s?:\s?1|\d+\s?:\s?1\s*[cv]\.?t\.?(?:[\s,/]+\d+\s?:\s?1\s*[cv]\.?t\.?)*(?!\s*\d)|\d+\s?:\s?1|inverter\s+(?:duty|ready|rated)`,
   ),
   code(
     'connection',
@@ -139,11 +144,11 @@ export const codes: readonly (readonly [PlateField | 'nothing', RegExp])[] = [
   code('leads', String.raw`(?:3|6|9|12)\s+leads?|leads?\s+(?:3|6|9|12)`),
   code('year', String.raw`(?:0?[1-9]|1[0-2])[/.](?:19|20)\d\d`),
   code('bearingDriveEnd', BEARING),
-  code('frame', `${NEMA_FRAME}|${IEC_FRAME}`),
-  code('phases', String.raw`[13]\s?~(?:\s?mot(?:or)?\.?)?|(?:three|single)[\s-]?phase`),
+  ['frame', FRAME],
+  code('phases', String.raw`[13]\s?~(?:\s?mot(?:or)?\.?)?|(?:three|single)[\s-]?phase|[13]-phase`),
   code(
     'nothing',
-    String.raw`(?:iec|en|din|nema|mg|csa|ul|ce|vde)\s*[-/]?\s*(?:60034(?:[-\s]\d+)*|mg\s?-?\s?1)?|(?:ac\s+)?(?:induction\s+)?motor|ac|rated|made|max|at|rating|[pui]n|(?:power|output)(?=\s*[:=]?\s*[\d.,½¼¾/ -]+\s*(?:h\.?p|kw))|p(?=\s*[=:]?\s*\d)`,
+    String.raw`(?:iec|en|din|nema(?!\s+[a-d](?!\w))|mg|csa|ul|ce|vde)\s*[-/]?\s*(?:60034(?:[-\s]\d+)*|mg\s?-?\s?1)?|(?:ac\s+)?(?:induction\s+)?motor|ac|rated|made|max|at|rating|mfg\.?|(?:[1-4]|two|three|four|single|multi)[\s-]?speed|[pui]n|(?:power|output)(?=\s*[:=]?\s*[\d.,½¼¾/ -]+\s*(?:h\.?p|kw))|p(?=\s*[=:]?\s*\d)`,
   ),
 ];
 

@@ -1,0 +1,34 @@
+import type { MotorItem } from './motor-item.ts';
+
+/** Motors of one school, frequency and power. */
+export interface Shelf extends Pick<MotorItem, 'school' | 'frequency' | 'power'> {
+  readonly items: readonly MotorItem[];
+  /** Least price of each number of poles. */
+  readonly cheapest: ReadonlyMap<number, number>;
+}
+const shelved = new WeakMap<readonly MotorItem[], readonly Shelf[]>();
+
+/** A catalogue by school, frequency and power, so that of thousands only those of the size are looked at. */
+export function shelvesOf(items: readonly MotorItem[]): readonly Shelf[] {
+  const known = shelved.get(items);
+  if (known) return known;
+  const byKey = new Map<string, MotorItem[]>();
+  for (const item of items) {
+    const key = `${item.school}|${item.frequency}|${item.power}`;
+    const shelf = byKey.get(key);
+    if (shelf) shelf.push(item);
+    else byKey.set(key, [item]);
+  }
+  const shelves = [...byKey.values()].flatMap(shelfOf);
+  shelved.set(items, shelves);
+  return shelves;
+}
+
+function shelfOf(items: readonly MotorItem[]): Shelf[] {
+  const [first] = items;
+  if (!first) return [];
+  const { school, frequency, power } = first;
+  const cheapest = new Map<number, number>();
+  for (const { poles, price } of items) cheapest.set(poles, Math.min(price, cheapest.get(poles) ?? Infinity));
+  return [{ school, frequency, power, items, cheapest }];
+}
