@@ -58,6 +58,8 @@ const unitFields: Readonly<Record<Unit, PlateField>> = {
 /** Units whose words must never be left unread in silence. */
 const MATTERS: readonly Unit[] = ['hp', 'kW', 'V', 'A', 'r/min', 'Hz', 'phases'];
 
+const VOLTS_AMPS: readonly (Unit | undefined)[] = ['V', 'A'];
+
 /** Voltages that stand on plates; a bare figure that is one of them probably is the voltage. */
 const PLATE_VOLTAGES = /^(?:200|208|220|230|240|380|400|415|440|460|480|500|525|575|600|660|690)(?:[-/](?:\d{3}))*$/;
 
@@ -171,10 +173,9 @@ class Reader {
     };
     while (start > 0 && !isRead(start - 1)) start--;
     let turns = '';
-    for (let each = start; each < this.#line.length && !isRead(each); each++) {
-      const token = this.#line[each];
-      if (token?.kind === 'label') break;
-      if (token?.kind === 'number') turns += 'n';
+    for (const [ahead, token] of this.#line.slice(start).entries()) {
+      if (isRead(start + ahead) || token.kind === 'label') break;
+      if (token.kind === 'number') turns += 'n';
       else if (isMeasure(token)) turns += 'u';
     }
     if (/^(?:nu)+$/.test(turns)) return true;
@@ -333,16 +334,10 @@ class Reader {
   #readLabel(label: Label, at: number, valueFirst: boolean): void {
     const field = label.field === 'nothing' ? undefined : label.field;
     const next = this.#line[at + 1];
-    const ownedByUnit =
-      valueFirst &&
-      next?.kind === 'number' &&
-      this.#line[at + 2]?.kind === 'unit' &&
-      unitOf(this.#line[at + 2]) !== '%' &&
-      unitOf(this.#line[at + 2]) !== '°C';
     // `0.80 PF 1.15 SF`: the figure behind belongs to the label behind it, which has no other.
     const behind = this.#line[at + 2];
     const ownedByLabel = behind?.kind === 'label' && behind.label.accepts === 'number' && !this.#isFree(at + 3);
-    const before = ownedByLabel || (valueFirst && (ownedByUnit || !this.#isFree(at + 1)));
+    const before = ownedByLabel || (valueFirst && (behind?.kind === 'unit' || !this.#isFree(at + 1)));
     if (label.accepts === 'number' && this.#isFree(at - 1) && before) {
       this.#understood(at, field);
       return void this.#claimNumber(field, at - 1);
@@ -353,11 +348,13 @@ class Reader {
         if (this.#isFree(at + 1)) this.#claimNumber(field, at + 1);
         return;
       case 'letter':
-        if (next?.kind === 'word' || next?.kind === 'label') {
-          // The letter of a class may look like a label: `INS CL F`, `CODE K`.
-          if (next.text.length <= 2 || next.kind === 'word') this.#claimWord(field, at + 1);
-        } else if (next?.kind === 'unit' && /^[a-z]$/i.test(next.text)) this.#claimWord(field, at + 1);
-        else if (next?.kind === 'number' && field === 'thermalClass') this.#claimWord(field, at + 1);
+        // The letter of a class may look like a unit: `CODE A`.
+        if (
+          next?.kind === 'word' ||
+          (next?.kind === 'unit' && /^[a-z]$/i.test(next.text)) ||
+          (next?.kind === 'number' && field === 'thermalClass')
+        )
+          this.#claimWord(field, at + 1);
         return;
       case 'word':
         if (next?.kind === 'word' || next?.kind === 'number' || next?.kind === 'code')
@@ -371,7 +368,9 @@ class Reader {
   #claimNumber(field: PlateField | undefined, at: number): void {
     const after = unitOf(this.#line[at + 1]);
     const unit = after === '%' || after === '°C' || after === 'kg' || after === 'lb' ? after : undefined;
-    const amps = after === 'A' && (field === 'lockedRotorCurrent' || field === 'serviceFactorAmps');
+    const amps =
+      /^a(?:mps?)?\.?$/i.test(this.#line[at + 1]?.text ?? '') &&
+      (field === 'lockedRotorCurrent' || field === 'serviceFactorAmps');
     if (unit !== undefined || amps) this.#understood(at + 1, field);
     if (field === undefined) {
       const skip = this.#line[at + 1];
@@ -429,20 +428,22 @@ class Reader {
         (token.kind === 'code' &&
           (token.field === field || (field === 'connection' && token.field === 'connection'))) ||
         (field === 'thermalProtection' && (token.kind === 'number' || unitOf(token) === '°C')) ||
-        (field === 'usableAt' &&
-          (token.kind === 'number' || (token.kind === 'unit' && (token.unit === 'V' || token.unit === 'A'))));
+        (field === 'usableAt' && VOLTS_AMPS.includes(unitOf(token.kind === 'number' ? this.#line[each + 1] : token)));
       if (!stays) break;
       words.push(token.text);
       this.#understood(each, field);
     }
     const value = words.join(' ').trim();
-    if (value !== '') this.#append(field, value);
+    if (value === '') return;
+    if (field !== 'duty') return void this.#append(field, value);
+    const { note } = this.#put(field, value.toUpperCase());
+    if (note !== undefined) words.forEach((_, index) => this.#understood(at + 1 + index, field, note));
   }
 
   /** Statements may come in several pieces: `INVERTER DUTY`, `10:1 CT`, `PART 31`. */
   #append(field: PlateField, value: string): void {
     const known = this.fields[field];
-    if (known === undefined || field === 'duty') this.fields[field] ??= field === 'duty' ? value.toUpperCase() : value;
+    if (known === undefined) this.fields[field] = value;
     else if (!known.toLowerCase().includes(value.toLowerCase())) this.fields[field] = `${known}, ${value}`;
   }
 
@@ -494,7 +495,7 @@ class Reader {
     }
     const shown =
       field === 'leads'
-        ? (/\d+/.exec(value)?.[0] ?? '')
+        ? value.replaceAll(/\D/g, '')
         : field === 'connection'
           ? value
           : value.toUpperCase().replace(/\.$/, '');
@@ -509,7 +510,7 @@ class Reader {
 
   /** A bare figure may give itself away by its size; it is taken, and marked as in doubt. */
   #guess(token: Scanned): void {
-    if (token.kind === 'label' || (token.kind === 'unit' && !MATTERS.includes(token.unit)))
+    if (token.kind === 'unit' && !MATTERS.includes(token.unit))
       return void this.#marks.set(token, { state: 'understood' });
     if (token.kind === 'word' && /^[ABEFH]$/.test(token.text) && this.fields.thermalClass === undefined) {
       this.fields.thermalClass = token.text;
@@ -567,7 +568,7 @@ const TWO_UNITS = [
 
 /** Whether two entries say the same: `15 hp` and `11.2 kW` do, `460 V` and `460 V` do. */
 function same(a: string, b: string): boolean {
-  if (a.trim().toUpperCase() === b.trim().toUpperCase()) return true;
+  if (a.toUpperCase() === b.toUpperCase()) return true;
   const dimension = TWO_UNITS.find(([units]) => units.test(a) && units.test(b))?.[1];
   if (dimension === undefined) return false;
   const [left = [], right = []] = [a, b].map((each) => {

@@ -135,7 +135,7 @@ export const codes: readonly (readonly [PlateField | 'nothing', RegExp])[] = [
   ),
   code(
     'inverter',
-    String.raw`[cv]\.?t\.?\s*\d+\s?:\s?1|\d+\s?:\s?1\s*[cv]\.?t\.?(?:[\s,/]+\d+\s?:\s?1\s*[cv]\.?t\.?)*(?!\s*\d)|\d+\s?:\s?1|inverter\s+(?:duty|ready|rated)`,
+    String.raw`[cv]\.?t\.?\s*\d+\s?:\s?1|\d+\s?:\s?1\s*[cv]\.?t\.?(?:[\s,/]+\d+\s?:\s?1\s*[cv]\.?t\.?)*(?!\s*\d+\s?:)|\d+\s?:\s?1|inverter\s+(?:duty|ready|rated)`,
   ),
   code(
     'connection',
