@@ -24,6 +24,9 @@ export function decodePlate({ job, given }: Brief, facts: PlateFacts, flag: Flag
   const { school } = job;
   const { power, poles, open } = facts;
   const values: Decoded = designValues(plate.designLetter, power?.value, poles?.value, school);
+  const design = plate.designLetter?.trim();
+  if (design && !values.designMeaning)
+    flag('nameplate.design-unknown', `“${design.slice(0, 20)}” is no design of a standard motor.`);
   const said = (text: string, source: string): Value<string> => wording(text, { origin: 'recalled', source });
   const decoding: Decoding = { plate, job, given, facts, values, said, school, flag, year: yearOf(plate.year) };
   const usual = power && poles && standardFrame(power.value, poles.value, open, school);
@@ -56,7 +59,11 @@ function readEnclosure({ plate, values, said }: Decoding): void {
 /** Class and rise, and how hot the hottest spot gets here. */
 function readInsulation({ plate, given, values, school, flag }: Decoding): void {
   const winding = insulation(plate.thermalClass, plate.rise, given.place.ambient ?? given.nameplate.ambient, school);
-  if (!winding) return;
+  if (!winding) {
+    const letter = plate.thermalClass?.trim();
+    if (letter) flag('nameplate.thermal-class-unknown', `“${letter.slice(0, 20)}” is no class of insulation.`);
+    return;
+  }
   values.thermalLimit = winding.limit;
   values.hotSpot = winding.hotSpot;
   values.insulationLife = winding.life;

@@ -28,6 +28,18 @@ export const findings = declared({
     clear: 'Choose a continuous-duty motor unless the load is truly intermittent.',
     field: 'nameplate.duty',
   },
+  'nameplate.design-unknown': {
+    severity: 'note',
+    basis: 'MG 1 1.19, IEC 60034-12 (recalled from memory)',
+    clear: 'Write the design as A, B, C or D, or as N or H with what follows it.',
+    field: 'nameplate.designLetter',
+  },
+  'nameplate.thermal-class-unknown': {
+    severity: 'note',
+    basis: 'IEC 60085 (recalled from memory)',
+    clear: 'Write the class as A, E, B, F or H, or as 105, 120, 130, 155 or 180.',
+    field: 'nameplate.thermalClass',
+  },
   'nameplate.bearing-unknown': {
     severity: 'note',
     basis: 'ISO 15 (recalled from memory)',

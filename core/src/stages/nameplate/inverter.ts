@@ -12,11 +12,16 @@ export interface InverterStatement {
 /** Motors whose plate is silent and that are older than this are not proven (common practice: 5 to 10 years). */
 const OLD = 7;
 
-const BEFORE = /[CV]\.?T\.?\s*\d+\s?:\s?1/i;
+const NAMED = { before: /[CV]\.?T\.?\s*\d+\s?:\s?1/i, after: /\d+\s?:\s?1\s*[CV]\.?T/i };
 
 /** The speed range of constant (C) or variable (V) torque, named before its figures, as in CT 10:1, or after them. */
 function ratio(text: string, kind: 'C' | 'V'): number | undefined {
-  const named = BEFORE.test(text) ? `${kind}\\.?T\\.?\\s*(\\d+)\\s?:\\s?1` : `(\\d+)\\s?:\\s?1\\s*${kind}\\.?T`;
+  const [before, after] = [text.search(NAMED.before), text.search(NAMED.after)];
+  // `10:1 CT 20:1 VT` holds both forms; the first tells.
+  const named =
+    before >= 0 && (after < 0 || before < after)
+      ? `${kind}\\.?T\\.?\\s*(\\d+)\\s?:\\s?1`
+      : `(\\d+)\\s?:\\s?1\\s*${kind}\\.?T`;
   const found =
     new RegExp(named, 'i').exec(text) ?? (kind === 'C' && !/V\.?T/i.test(text) ? /(\d+)\s?:\s?1/.exec(text) : null);
   return found ? Number(found[1]) : undefined;
