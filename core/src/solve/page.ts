@@ -1,40 +1,45 @@
-import { stageNames } from '../ground/stage-names.ts';
+import { stageNames, type StageName } from '../ground/stage-names.ts';
 import type { Working } from '../ground/value.ts';
 import { noDetails, shownAt, type Details } from './details.ts';
 import type { Solution } from './solution.ts';
 
-/** What a page brings of a solution: the figures without their workings, and the details its stage shows. As JSON text. */
+/** What a page brings of a solution: its stage’s figures without their workings, and the details it shows. As JSON text. */
 export interface Page {
   readonly head: string;
   readonly details: Readonly<Record<string, string>>;
 }
 
-type Head = Omit<Solution, 'details'>;
+type Head = Omit<Solution, 'details' | 'values'>;
+type Values = Solution['values'];
+type Brought = Pick<Details, 'warming' | 'pricing'> & Partial<Details> & { readonly values: Values };
 
 /** Its reason is said on every sheet. */
 const WITH_WORKING = 'starting.method';
 const none: Working = { formula: '', inputs: [], source: '' };
 
-/** Leaves out what the page’s own solve brings: workings, options that are not worked on, details of other stages. */
-export function pageOf({ details, ...head }: Solution): Page {
-  const values = Object.entries(head.values).map(([id, { working, ...value }]) => [
-    id,
-    id === WITH_WORKING ? { ...value, working } : value,
-  ]);
-  const of = (stage: (typeof stageNames)[number]): string =>
-    JSON.stringify(
-      Object.fromEntries(Object.entries(details).filter(([name]) => shownAt[name as keyof Details].includes(stage))),
-    );
-  return {
-    head: JSON.stringify({ ...head, values: Object.fromEntries(values) as unknown }),
-    details: Object.fromEntries(stageNames.map((stage) => [stage, of(stage)])),
-  };
+/** Figures of other stages that a screen needs before its own solve: what a stage that is not asked says, and the knobs of the start. */
+const EVERYWHERE = 'situation.kind';
+const beside: Partial<Record<StageName, string>> = { starting: 'load.ratio' };
+
+const shown = (stage: StageName, id: string): boolean =>
+  id.startsWith(`${stage}.`) || id === EVERYWHERE || id === beside[stage];
+
+/** Leaves out what the page’s own solve brings: workings, and figures and details of other stages. */
+export function pageOf({ details, values, ...head }: Solution): Page {
+  const bare = Object.entries(values).map(
+    ([id, { working, ...value }]) => [id, id === WITH_WORKING ? { ...value, working } : value] as const,
+  );
+  const of = (stage: StageName): string =>
+    JSON.stringify({
+      ...Object.fromEntries(Object.entries(details).filter(([name]) => shownAt[name as keyof Details].includes(stage))),
+      values: Object.fromEntries(bare.filter(([id]) => shown(stage, id))),
+    });
+  return { head: JSON.stringify(head), details: Object.fromEntries(stageNames.map((stage) => [stage, of(stage)])) };
 }
 
 /** The solution as a page brought it. */
 export function fromPage(head: string, details: string): Solution {
-  const brought = JSON.parse(head) as Head;
-  for (const value of Object.values(brought.values) as { working?: Working }[]) value.working ??= none;
-  const own = JSON.parse(details) as Pick<Details, 'warming' | 'pricing'> & Partial<Details>;
-  return { ...brought, details: { ...noDetails, ...own } };
+  const { values, ...own } = JSON.parse(details) as Brought;
+  for (const value of Object.values(values) as { working?: Working }[]) value.working ??= none;
+  return { ...(JSON.parse(head) as Head), values, details: { ...noDetails, ...own } };
 }

@@ -37,18 +37,18 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
   const chosen = typed.find(({ letter }) => letter === job.chosen) ?? typed[0];
   if (!chosen) throw new Error('a job has at least one option');
   const published = solved.map((option) => ({ option, solution: publish(option, shared) }));
-  const own = published.find(({ option }) => option === chosen);
+  const own = published.find(({ option }) => option === chosen)?.solution;
   const findings = findingsOf(chosen, shared);
   return {
     engine: ENGINE,
     catalogue: catalogue.name,
     chosen: chosen.letter,
-    values: { ...flatten(shared.results), ...flatten(chosen.results) },
+    values: { ...flatten(shared.results), ...own?.values },
     findings,
     missing: chosen.missing,
     fields: Object.assign({}, shared.inputs.fields, ...typed.map(({ fields }) => fields)) as Solution['fields'],
     stages: stagesOf(chosen, shared, findings),
-    train: own?.solution.train ?? [],
+    train: own?.train ?? [],
     options: Object.fromEntries(published.map(({ option, solution }) => [option.letter, solution])),
     comparison: compareOptions(
       published.map(({ option: { letter }, solution }) => ({ letter, ...solution })),

@@ -1,7 +1,7 @@
 import type { DriveItem } from '../../catalogue/catalogue.ts';
 import { notBorne, overloadOf, type DriveEvent } from '../../catalogue/drive-duty.ts';
 import type { HousingCode } from '../place/place.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
+import { showQuantity } from '../../ground/quantity/format.ts';
 import type { School } from '../../ground/quantity/units.ts';
 
 export interface DriveNeed {
@@ -62,7 +62,7 @@ export function deratedCurrent(
 }
 
 function refusal(item: DriveItem, need: DriveNeed, current: number): Omit<RefusedDrive, 'id' | 'name'> | undefined {
-  const amperes = (value: number) => formatQuantity(value, 'current', need.school);
+  const amperes = (value: number) => showQuantity(value, 'current', need.school).text;
   if (need.systemVoltage < item.voltageMin * 0.98 || need.systemVoltage > item.voltageMax * 1.02) {
     return { rule: 'voltage', reason: `for ${item.voltageMin}–${item.voltageMax} V` };
   }

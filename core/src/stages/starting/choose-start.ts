@@ -9,7 +9,9 @@ import type { StartKnown } from './start-known.ts';
 import type { StartsBorne } from './starts-per-hour.ts';
 
 /** Steps of a run in the live solution; times and heats of the demo’s starts stay within 0.1 % of those of fine steps. */
-const LIVE_STEPS = 46;
+export const LIVE_STEPS = 46;
+/** Steps that tell which way to suppose before a motor is picked; what is picked by it is started again in full. */
+export const SUPPOSED_STEPS = 20;
 
 /** Starts of one motor, each run up when it is first asked for. */
 export interface Bench {
@@ -29,13 +31,13 @@ const limitsOf = ({ brief, motor, supply, stall, load, drive }: StartKnown, born
   starts: { wanted: load.values.startsPerHour, rest: load.duty?.rest, borne },
 });
 
-export function benchOf(known: StartKnown, setting: StartSetting, borne: StartsBorne): Bench {
+export function benchOf(known: StartKnown, setting: StartSetting, borne: StartsBorne, steps: number): Bench {
   const limits = limitsOf(known, borne);
-  const starts = startsOf(setting, LIVE_STEPS);
+  const starts = startsOf(setting, steps);
   const compared = new Map<Method, Comparison>();
   let soft: { readonly start: Start; readonly limit: number } | undefined;
   const softly = () => {
-    const feed = softFeed(setting, known.brief, known.motor.lockedRotorCurrent, LIVE_STEPS);
+    const feed = softFeed(setting, known.brief, known.motor.lockedRotorCurrent, steps);
     return { start: starts('soft starter', feed), limit: feed.currentLimit };
   };
   const start = (method: Method): Start => (method === 'soft starter' ? (soft ??= softly()).start : starts(method));

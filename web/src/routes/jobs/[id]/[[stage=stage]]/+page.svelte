@@ -97,7 +97,8 @@
 </script>
 
 <svelte:head><title>{name} · {stageTitles[stage]} · Pilgrim</title></svelte:head>
-<svelte:window {onkeydown} />
+<!-- The first sign of a person starts the solver; its figures of the other stages are there when they are looked at. -->
+<svelte:window {onkeydown} onpointermove={() => store.warm()} />
 
 <header class="flex flex-wrap items-center gap-x-4 gap-y-2 border-b bg-card px-4 py-2">
   <a href="/" class="flex items-center gap-2 text-lg font-bold"
