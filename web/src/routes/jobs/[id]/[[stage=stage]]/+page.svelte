@@ -4,7 +4,6 @@
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import { onMount, type ComponentProps } from 'svelte';
   import Cautions from '$lib/components/Cautions.svelte';
-  import ConflictDialog from '$lib/components/ConflictDialog.svelte';
   import CluesPanel from '$lib/components/CluesPanel.svelte';
   import FieldGrid from '$lib/components/FieldGrid.svelte';
   import Figures from '$lib/components/Figures.svelte';
@@ -202,4 +201,8 @@
 </div>
 
 <WorkingCard />
-<ConflictDialog {store} />
+{#if store.rival}
+  {#await import('$lib/components/ConflictDialog.svelte') then { default: ConflictDialog }}
+    <ConflictDialog {store} />
+  {/await}
+{/if}
