@@ -3,6 +3,13 @@ import { z } from 'zod';
 export const severitySchema = z.enum(['stop', 'caution', 'note']);
 export type Severity = z.infer<typeof severitySchema>;
 
+export const mendSchema = z.object({
+  label: z.string().describe('What the button says, for example Take 0.86'),
+  set: z.record(z.string(), z.string()).describe('Job fields and what is typed into them'),
+});
+/** A remedy the engine knows: a change of the job that clears the finding. */
+export type Mend = Readonly<z.infer<typeof mendSchema>>;
+
 export const findingSchema = z.object({
   code: z.string().describe('Stable; scripts may rely on it'),
   severity: severitySchema,
@@ -12,6 +19,7 @@ export const findingSchema = z.object({
   clear: z.string().describe('What to change to clear it'),
   option: z.string().optional().describe('Letter of the option it belongs to; what all options share has none'),
   field: z.string().optional().describe('The job field to go to, for example nameplate.power'),
+  mends: z.array(mendSchema).optional().describe('Changes of the job that clear it, the likeliest first'),
   defers: z.literal(true).optional().describe('A competent person decides: nothing is chosen while it stands'),
 });
 export type Finding = Readonly<z.infer<typeof findingSchema>>;

@@ -15,7 +15,7 @@ export interface DeclaredFinding {
   readonly defers?: true;
 }
 
-type Exact = Partial<Pick<Finding, 'severity' | 'basis' | 'clear' | 'field'>>;
+type Exact = Partial<Pick<Finding, 'severity' | 'basis' | 'clear' | 'field' | 'mends'>>;
 type Declared<Code extends string> = Readonly<Record<Code, DeclaredFinding>>;
 export type FlagOf<Findings> = (code: keyof Findings & string, message: string, exact?: Exact) => void;
 

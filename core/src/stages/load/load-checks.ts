@@ -94,6 +94,9 @@ function checkKind({ job, flag }: Pick<CheckedLoad, 'job' | 'flag'>): void {
       : `A ${job.load.way} needs its torque at every speed, but it is set to rise with speed.`,
     {
       clear: `Set the torque to ${kind === 'variable' ? 'rising with speed' : 'constant'}; start, drive and energy follow from it.`,
+      mends: [
+        { label: kind === 'variable' ? 'It rises with speed' : 'It stays constant', set: { 'load.torqueKind': kind } },
+      ],
     },
   );
 }

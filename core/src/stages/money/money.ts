@@ -82,6 +82,7 @@ function checkCurrency({ brief: { job }, catalogue, pick }: MoneyOn, flag: Flag)
     `The catalogue’s prices are in ${catalogue.currency}, the job counts in ${job.currency || 'no currency'}; without a rate they cannot be compared.`,
     {
       clear: `Type how much ${job.currency || 'of the job’s currency'} one ${catalogue.currency} costs, or set the job’s currency to ${catalogue.currency}.`,
+      mends: [{ label: `Count in ${catalogue.currency}`, set: { currency: catalogue.currency } }],
     },
   );
 }

@@ -37,7 +37,15 @@ export function checkFrame({
     flag(
       'nameplate.frame-unusual',
       `${plate.frame?.trim()} is not the standard frame for this size and speed; that would be ${assigned}.${speed === undefined ? '' : ` It would be if the speed read ${speed}.`}`,
-      { basis: school === 'NEMA' ? 'MG 1 Part 13 (recalled from memory)' : 'EN 50347 (recalled from memory)' },
+      {
+        basis: school === 'NEMA' ? 'MG 1 Part 13 (recalled from memory)' : 'EN 50347 (recalled from memory)',
+        mends: [
+          ...(speed === undefined
+            ? []
+            : [{ label: `Take ${speed} r/min`, set: { 'nameplate.speed': `${speed} r/min` } }]),
+          { label: `Take frame ${assigned}`, set: { 'nameplate.frame': assigned ?? '' } },
+        ],
+      },
     );
   }
   if (/U/.test(frame.suffix) && frame.family === 'NEMA') {

@@ -1,3 +1,6 @@
+import type { Mend } from '../../ground/finding.ts';
+import type { Job } from '../../job/job.ts';
+
 export interface Suspect {
   readonly name: string;
   readonly field: string;
@@ -16,6 +19,17 @@ export interface Misreading {
   readonly read: string;
   readonly likely: string;
   readonly remaining: number;
+}
+
+/** The field with the digit put right; none where the misread figure does not stand in it as it was read. */
+export function mendsOf(plate: Job['nameplate'], misreading: Misreading | undefined): { readonly mends?: Mend[] } {
+  if (!misreading) return {};
+  const { field, read, likely } = misreading;
+  const typed = String(plate[field.replace('nameplate.', '') as 'power'] ?? '');
+  const at = typed.lastIndexOf(read);
+  if (at < 0) return {};
+  const right = typed.slice(0, at) + likely + typed.slice(at + read.length);
+  return { mends: [{ label: `Take ${likely}`, set: { [field]: right } }] };
 }
 
 /** Every figure that differs from `digits` in one digit, or has two neighbouring digits swapped. */

@@ -1,5 +1,5 @@
 import { formatNumber } from '../../ground/quantity/format.ts';
-import { misreadDigit, type Suspect } from './misread-digit.ts';
+import { mendsOf, misreadDigit, type Suspect } from './misread-digit.ts';
 import { fits } from './plate-pairs.ts';
 import { mismatch } from './power-balance.ts';
 import type { CheckedPlate } from './checked-plate.ts';
@@ -11,13 +11,14 @@ const digitsOf = (value: number): string => String(Number(value.toPrecision(4)))
 
 /** P = √3·V·I·η·cos φ, and which digit would mend it. */
 export function checkBalance({
+  plate,
   rating,
   powerFactor,
   flag,
   efficiency,
   power,
   voltage,
-}: Pick<CheckedPlate, 'rating' | 'powerFactor' | 'flag' | 'efficiency' | 'power' | 'voltage'>): void {
+}: Pick<CheckedPlate, 'plate' | 'rating' | 'powerFactor' | 'flag' | 'efficiency' | 'power' | 'voltage'>): void {
   const { efficiency: eta, powerFactor: pf } = rating;
   const amperes = rating.current;
   if (powerFactor && powerFactor.value > 1)
@@ -59,6 +60,7 @@ export function checkBalance({
     likely && {
       clear: `Look at the plate again; correct ${likely.name.toLowerCase()} if it reads ${likely.likely}.`,
       field: likely.field,
+      ...mendsOf(plate, likely),
     },
   );
 }

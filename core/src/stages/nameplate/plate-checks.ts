@@ -36,8 +36,8 @@ export function checkPlate(
   if (!plate.unreadable) checkPresence(checked);
   checkSpeed(checked);
   checkBalance(checked);
-  checkVoltageRatio(given, flag);
-  checkFrequencyPair(given, flag);
+  checkVoltageRatio(given, plate, flag);
+  checkFrequencyPair(given, plate, flag);
   checkLockedRotor(checked);
   checkCodeLetter({ job, given, power, voltage, current, flag });
   checkFrame(checked);
@@ -71,7 +71,9 @@ function checkPresence({
     );
   }
   if (rating.doubts.includes('frequency assumed') && power) {
-    flag('nameplate.frequency-assumed', `No frequency on the plate: ${frequency.text} is assumed.`);
+    flag('nameplate.frequency-assumed', `No frequency on the plate: ${frequency.text} is assumed.`, {
+      mends: [{ label: `It is ${frequency.text}`, set: { 'nameplate.frequency': frequency.text } }],
+    });
   }
 }
 

@@ -81,7 +81,13 @@ function checkSpeeds({ brief: { job }, rating, flag }: DoubtedPlate): void {
   flag(
     'nameplate.two-speed',
     `The plate is of a two-speed motor, ${list}. ${must ? 'Which speed is to be replaced or driven decides everything that follows.' : `The first, ${chosen}, is taken.`}`,
-    { severity: must ? 'stop' : 'caution' },
+    {
+      severity: must ? 'stop' : 'caution',
+      mends: (['first', 'second'] as const).flatMap((name, at) => {
+        const speed = speeds.all[at];
+        return speed ? [{ label: `It runs at ${speed.text}`, set: { 'nameplate.speedInForce': name } }] : [];
+      }),
+    },
   );
 }
 
@@ -93,7 +99,10 @@ function checkSchool({ brief, flag }: DoubtedPlate): void {
   flag(
     'nameplate.other-school',
     `The plate was printed for ${proposed === 'IEC' ? 'IEC rules at 50 Hz' : 'NEMA rules at 60 Hz'}; this job works by ${school}.`,
-    { clear: `Set “Rules and units” to ${proposed}, unless the new equipment is to follow ${school}.` },
+    {
+      clear: `Set “Rules and units” to ${proposed}, unless the new equipment is to follow ${school}.`,
+      mends: [{ label: `Work by ${proposed}`, set: { school: proposed } }],
+    },
   );
 }
 
@@ -140,5 +149,8 @@ function checkPoles({ brief: { given }, turning, flag }: DoubtedPlate): void {
     odd
       ? `${printed.text} poles cannot be: poles come in pairs.`
       : `The plate prints ${printed.text} poles; its speed belongs to ${turning?.poles.text}.`,
+    turning && {
+      mends: [{ label: `Take ${turning.poles.text} poles`, set: { 'nameplate.poles': turning.poles.text } }],
+    },
   );
 }

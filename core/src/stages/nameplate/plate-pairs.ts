@@ -4,10 +4,11 @@ import type { CheckedPlate } from './checked-plate.ts';
 import type { Flag } from './findings.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
 import type { Inputs } from '../../job/inputs.ts';
+import type { Job } from '../../job/job.ts';
 import { codeLetters } from '../../ground/tables/index.ts';
 import { horsepowerOf } from '../../motor/standard-power.ts';
 import { decodeFrame, standardFrame } from './frame.ts';
-import { misreadDigit, oneDigitAway, type Misreading, type Suspect } from './misread-digit.ts';
+import { mendsOf, misreadDigit, oneDigitAway, type Misreading, type Suspect } from './misread-digit.ts';
 
 const RATIO_LIMIT = 0.05;
 const PLATE_VOLTAGES = [115, 190, 200, 208, 220, 230, 240, 380, 400, 415, 440, 460, 480, 500, 575, 600, 660, 690];
@@ -18,7 +19,7 @@ export const fits = (likely: Misreading | undefined): string =>
     : '';
 
 /** Same power at every voltage: V·I must be equal for each pair the plate prints. */
-export function checkVoltageRatio(given: Inputs['given'], flag: Flag): void {
+export function checkVoltageRatio(given: Inputs['given'], plate: Job['nameplate'], flag: Flag): void {
   const power = given.nameplate.power?.[0]?.[0]?.value;
   const voltages = given.nameplate.voltages ?? [];
   const currents = given.nameplate.currents ?? [];
@@ -55,7 +56,7 @@ export function checkVoltageRatio(given: Inputs['given'], flag: Flag): void {
   flag(
     'nameplate.ratio',
     `Volts and amps do not go together: ${v1.text} × ${i1.text} and ${v2.text} × ${i2.text} should be equal and differ by ${formatNumber(Math.abs(now) * 100, 2)} %.${fits(likely)}`,
-    { field: likely?.field ?? 'nameplate.currents' },
+    { field: likely?.field ?? 'nameplate.currents', ...mendsOf(plate, likely) },
   );
 }
 
@@ -91,7 +92,7 @@ export function checkCodeLetter({
 }
 
 /** The 50 Hz and 60 Hz sets of one motor: the same iron, so V/f and the pole count must agree. */
-export function checkFrequencyPair(given: Inputs['given'], flag: Flag): void {
+export function checkFrequencyPair(given: Inputs['given'], typed: Job['nameplate'], flag: Flag): void {
   const { nameplate: plate } = given;
   const f1 = plate.frequency?.[0]?.[0]?.value;
   const f2 = plate.altFrequency?.value ?? plate.frequency?.flat()[1]?.value;
@@ -120,7 +121,7 @@ export function checkFrequencyPair(given: Inputs['given'], flag: Flag): void {
     flag(
       'nameplate.pair-speed',
       `The 50 Hz and 60 Hz speeds belong to different pole counts, which one winding cannot have.${fits(likely)}`,
-      { field: likely?.field ?? 'nameplate.speed' },
+      { field: likely?.field ?? 'nameplate.speed', ...mendsOf(typed, likely) },
     );
   }
   const v1 = plate.voltages?.flat() ?? [];

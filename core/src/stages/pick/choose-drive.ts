@@ -78,6 +78,7 @@ export function chooseDrive(ranking: DriveRanking, { brief }: PickOn, flag: Flag
   flag(
     'pick.drive-refused',
     refused ? `${refused.name} does not fit: ${refused.reason}.` : `Drive “${wanted}” is not in the catalogue.`,
+    { mends: [{ label: 'Take the first that fits', set: { 'pick.drive': '' } }] },
   );
   return undefined;
 }

@@ -108,6 +108,7 @@ export function chooseMotor(
     refused
       ? `${refused.name} does not fit: ${refusals(refused, need)[0]?.reason ?? ''}.`
       : `Motor “${wanted}” is not in the catalogue.`,
+    { mends: [{ label: 'Take the first that fits', set: { 'pick.motor': '' } }] },
   );
   return undefined;
 }

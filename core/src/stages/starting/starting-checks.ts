@@ -33,6 +33,7 @@ export function checkChoice(
   if (chosen && !chosen.passes) {
     flag('starting.method-fails', `Starting by ${chosen.method} does not pass: ${chosen.failures.join('; ')}.`, {
       clear: `It would need ${chosen.remedies.join('; ')}.${job.starting.method === 'auto' ? '' : ' Or let Pilgrim choose.'}`,
+      ...(job.starting.method === 'auto' ? {} : LET_CHOOSE),
     });
   }
   if (method && method !== 'drive' && onceHot && machineInertia && machineInertia.value > onceHot.value) {
@@ -47,6 +48,7 @@ export function checkChoice(
     flag(
       'starting.drive-wasted',
       `The speed is never varied, so a drive is money wasted: ${simpler.method} passes every limit.`,
+      LET_CHOOSE,
     );
   }
   const at = methods.indexOf(method ?? 'direct');
@@ -79,13 +81,31 @@ export function checkChoice(
   }
 }
 
+const LET_CHOOSE = { mends: [{ label: 'Let Pilgrim choose', set: { 'starting.method': 'auto' } }] };
+
 /** What the comparison had to do without. */
-export function checkKnown({ given, practice }: OptionBrief, load: LoadResult, supply: SupplyResult, flag: Flag): void {
+export function checkKnown(
+  { job, given, practice }: OptionBrief,
+  load: LoadResult,
+  supply: SupplyResult,
+  flag: Flag,
+): void {
   const { stallTimeHot, stallTimeCold } = given.starting;
   if (stallTimeHot && stallTimeCold && stallTimeHot.value > stallTimeCold.value) {
     flag(
       'starting.stall-times-swapped',
       `A hot motor cannot bear standing longer (${stallTimeHot.text}) than a cold one (${stallTimeCold.text}).`,
+      {
+        mends: [
+          {
+            label: 'Swap the two',
+            set: {
+              'starting.stallTimeHot': String(job.starting.stallTimeCold),
+              'starting.stallTimeCold': String(job.starting.stallTimeHot),
+            },
+          },
+        ],
+      },
     );
   }
   if (!supply.source && !given.supply.startCurrentLimit && !given.supply.startPowerLimit) {

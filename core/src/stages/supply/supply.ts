@@ -104,6 +104,17 @@ function checkSource({ job, given, practice }: Brief, flag: Flag): void {
     flag(
       'supply.reactances-swapped',
       `X″d of ${first.text} is above X′d of ${transient.text}; in every generator it is below.`,
+      {
+        mends: [
+          {
+            label: 'Swap the two',
+            set: {
+              'supply.subtransientReactance': String(job.supply.sourceImpedance),
+              'supply.sourceImpedance': String(job.supply.subtransientReactance),
+            },
+          },
+        ],
+      },
     );
   }
   if (job.supply.phases === '1')
