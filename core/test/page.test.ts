@@ -30,7 +30,12 @@ it.each(stageNames)('the page of %s brings the whole but workings and other stag
       expect(values[id]?.working.source, id).toBe(id === 'starting.method' ? working.source : '');
     }
     for (const name of Object.keys(shownAt) as (keyof Details)[]) {
-      const expected = shownAt[name].includes(stage) ? all[name] : { ...all, ...noDetails }[name];
+      const expected =
+        name === 'readouts'
+          ? all.readouts.filter(({ id }) => id.startsWith(`${stage}.`))
+          : shownAt[name].includes(stage)
+            ? all[name]
+            : { ...all, ...noDetails }[name];
       expect(kept(brought[name]), name).toEqual(kept(expected));
     }
   }
@@ -70,7 +75,7 @@ it('each stage brings what its screen draws, two figures of small print come eve
   for (const stage of stageNames) {
     const names = Object.keys(shownAt) as (keyof Details)[];
     const shown = names.filter((name) => shownAt[name].includes(stage));
-    expect(shown.toSorted()).toEqual([...drawn[stage], 'pricing', 'warming'].toSorted());
+    expect(shown.toSorted()).toEqual([...drawn[stage], 'pricing', 'readouts', 'warming'].toSorted());
     const brought = fromPage(head, details[stage] ?? '').details;
     for (const name of names) {
       if (shown.includes(name)) continue;

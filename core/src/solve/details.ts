@@ -1,3 +1,4 @@
+import type { Readout } from './readouts.ts';
 import { stageNames, type StageName } from '../ground/stage-names.ts';
 import type { UsedRule } from '../job/practice.ts';
 import type { Warming } from '../stages/load/duty.ts';
@@ -15,6 +16,8 @@ import type { StartingResult } from '../stages/starting/starting.ts';
 
 /** What the screens draw beside the published values. */
 export interface Details {
+  /** Of all stages; a page brings those of its own. */
+  readonly readouts: readonly Readout[];
   readonly suspicions: Inquiry['suspicions'];
   readonly clues: readonly Clue[];
   readonly outlines: Outlines;
@@ -49,6 +52,7 @@ export interface Details {
 
 /** The stages whose screens show a detail first; none where only a solve brings it. */
 export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
+  readouts: stageNames,
   suspicions: ['situation'],
   clues: ['nameplate'],
   outlines: ['nameplate', 'pick'],
@@ -75,7 +79,7 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
 };
 
 /** What stands in for the details of other stages until a solve brings them. */
-export const noDetails: Omit<Details, 'warming' | 'pricing'> = {
+export const noDetails: Omit<Details, 'warming' | 'pricing' | 'readouts'> = {
   suspicions: [],
   clues: [],
   outlines: { old: undefined, fresh: undefined, misfits: [] },

@@ -11,7 +11,7 @@ export interface Page {
 
 type Head = Omit<Solution, 'details' | 'values'>;
 type Values = Solution['values'];
-type Brought = Pick<Details, 'warming' | 'pricing'> & Partial<Details> & { readonly values: Values };
+type Brought = Pick<Details, 'warming' | 'pricing' | 'readouts'> & Partial<Details> & { readonly values: Values };
 
 /** Its reason is said on every sheet. */
 const WITH_WORKING = 'starting.method';
@@ -32,6 +32,7 @@ export function pageOf({ details, values, ...head }: Solution): Page {
   const of = (stage: StageName): string =>
     JSON.stringify({
       ...Object.fromEntries(Object.entries(details).filter(([name]) => shownAt[name as keyof Details].includes(stage))),
+      readouts: details.readouts.filter(({ id }) => id.startsWith(`${stage}.`)),
       values: Object.fromEntries(bare.filter(([id]) => shown(stage, id))),
     });
   return { head: JSON.stringify(head), details: Object.fromEntries(stageNames.map((stage) => [stage, of(stage)])) };

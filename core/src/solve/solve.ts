@@ -18,6 +18,7 @@ import { solveOption, type SolvedOption } from './option.ts';
 import { propose, startName } from './propose.ts';
 import { solveShared, type Shared } from './shared.ts';
 import type { Details } from './details.ts';
+import { readoutsOf } from './readouts.ts';
 import { ENGINE, type OptionSolution, type Solution, type StageState, type Stages } from './solution.ts';
 import { powerTrain } from './train.ts';
 
@@ -39,11 +40,12 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
   const published = solved.map((option) => ({ option, solution: publish(option, shared) }));
   const own = published.find(({ option }) => option === chosen)?.solution;
   const findings = findingsOf(chosen, shared);
+  const values = { ...flatten(shared.results), ...own?.values };
   return {
     engine: ENGINE,
     catalogue: catalogue.name,
     chosen: chosen.letter,
-    values: { ...flatten(shared.results), ...own?.values },
+    values,
     findings,
     missing: chosen.missing,
     fields: Object.assign({}, shared.inputs.fields, ...typed.map(({ fields }) => fields)) as Solution['fields'],
@@ -55,7 +57,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
       job.school,
       yearsCounted(shared.brief),
     ),
-    details: detailsOf(chosen, shared, catalogue),
+    details: { ...detailsOf(chosen, shared, catalogue), readouts: readoutsOf(chosen.brief, values) },
   };
 }
 
@@ -108,7 +110,11 @@ function stateOf(
   return own.some((finding) => finding.severity === 'caution') ? 'caution' : 'done';
 }
 
-function detailsOf(chosen: SolvedOption, { job, brief, rules, results }: Shared, catalogue: Catalogue): Details {
+function detailsOf(
+  chosen: SolvedOption,
+  { job, brief, rules, results }: Shared,
+  catalogue: Catalogue,
+): Omit<Details, 'readouts'> {
   const { situation, nameplate, load, supply, place } = results;
   const { profile, starting, pick } = chosen.results;
   const usual = job.school === 'NEMA' ? 60 : 50;

@@ -1,0 +1,145 @@
+import type { StageName } from '../ground/stage-names.ts';
+import { KELVIN } from '../ground/constants.ts';
+import { quantity, type Value } from '../ground/value.ts';
+import type { AnyValue, Brief } from '../stages/stage.ts';
+import { yearsCounted } from '../stages/pick/asked-of-pick.ts';
+
+/** A figure that stands large at the head of its stage, against its limit where it has one. */
+export interface Readout {
+  /** Of the published value. */
+  readonly id: string;
+  readonly limit?: {
+    readonly text: string;
+    /** Shares of the bar it is drawn on. */
+    readonly filled: number;
+    readonly mark: number;
+    readonly missed: boolean;
+  };
+}
+
+type Limit = readonly [kind: 'most' | 'least', value: Value | undefined];
+type Said = string | readonly [name: string, ...limit: Limit];
+
+const YEAR = 8760 * 3600;
+/** Standard motors are rated for this ambient and altitude (MG 1 14.2, IEC 60034-1 6). */
+const RATED_AMBIENT = 40 + KELVIN;
+const RATED_ALTITUDE = 1000;
+/** Nothing may run above it (MG 1 14.36). */
+const UNBALANCE_MOST = 0.05;
+/** How far a bar goes beyond the larger of figure and limit. */
+const ROOM = 1.25;
+
+const MOST_SHOWN = 6;
+
+/** The four to six results each stage is looked at for, in their order; what is not known yet is left out. */
+export function readoutsOf(
+  { given, practice, job }: Brief,
+  values: Readonly<Record<string, AnyValue | undefined>>,
+): Readout[] {
+  const { school } = job;
+  const found = (id: string): Value | undefined => {
+    const value = values[id];
+    return typeof value?.value === 'number' ? (value as Value) : undefined;
+  };
+  const known = (si: number, dimension: 'fraction' | 'temperature' | 'altitude' | 'duration'): Value =>
+    quantity(si, dimension, school, { source: '' });
+  const whole = known(1, 'fraction');
+  const dip = given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
+  const stages: Readonly<Record<StageName, readonly Said[]>> = {
+    situation: ['life'],
+    nameplate: [
+      'ratedCurrent',
+      'ratedTorque',
+      'slip',
+      'efficiencyMinimum',
+      ['hotSpot', 'most', found('nameplate.thermalLimit')],
+      'lockedRotorCurrentMax',
+      'torqueOnSupply',
+    ],
+    load: [
+      'motorTorque',
+      'motorSpeed',
+      ['motorPower', 'most', found('load.standardPower')],
+      ['loadFraction', 'most', whole],
+      ['peakTorque', 'most', found('load.peakAllowed')],
+      'rmsTorque',
+      'poles',
+    ],
+    supply: [
+      'motorVoltage',
+      ['directBusDip', 'most', dip],
+      ['directTerminalDip', 'most', practice.terminalDip],
+      ['runningDrop', 'most', practice.runningDrop],
+      ['unbalance', 'most', known(UNBALANCE_MOST, 'fraction')],
+      'shortCircuitPower',
+      'feederAmpacity',
+    ],
+    place: [
+      'motorEnclosure',
+      ['ambient', 'most', known(RATED_AMBIENT, 'temperature')],
+      ['altitude', 'most', known(RATED_ALTITUDE, 'altitude')],
+      'motorDerate',
+      'driveDerate',
+      'cabinetInside',
+    ],
+    profile: [
+      'hours',
+      'energyThrottled',
+      'energySpeedControlled',
+      'energySaved',
+      ['savingShare', 'least', practice.driveSavingShare],
+      'peakInput',
+    ],
+    starting: [
+      ['startingDip', 'most', dip],
+      ['torqueMargin', 'least', practice.torqueMargin],
+      ['accelerationTime', 'most', given.starting.startTimeLimit ?? found('starting.stallTime')],
+      ['rotorHeat', 'most', practice.heatUse],
+      'startingCurrent',
+      ['startsPerHour', 'least', found('load.startsPerHour')],
+    ],
+    pick: ['requiredPower', ['motorLoad', 'most', whole], 'motorCurrent', 'driveCurrent', ['driveUsed', 'most', whole]],
+    protection: [
+      'overloadDial',
+      'codeCurrent',
+      ['conductorCarries', 'least', found('protection.conductorMinAmpacity')],
+      'conductorSize',
+      'branchDeviceMax',
+      'groundingConductor',
+    ],
+    money: [
+      'firstCost',
+      'yearlyCost',
+      'lifeCost',
+      'yearlySaving',
+      ['payback', 'most', known(yearsCounted({ given }) * YEAR, 'duration')],
+      'extraCapital',
+    ],
+    handover: [],
+  };
+  return Object.entries(stages).flatMap(([stage, said]) =>
+    said
+      .map((each) => (typeof each === 'string' ? ([each] as const) : each))
+      .filter(([name]) => values[`${stage}.${name}`] !== undefined)
+      .slice(0, MOST_SHOWN)
+      .map(([name, kind, limit]): Readout => {
+        const id = `${stage}.${name}`;
+        const value = found(id);
+        return kind && limit && value ? { id, limit: bar(value, kind, limit) } : { id };
+      }),
+  );
+}
+
+/** Temperatures count from 0 °C on a bar. */
+const length = ({ value, unit }: Value): number => Math.max(0, unit === 'K' ? value - KELVIN : value);
+
+function bar(value: Value, kind: 'most' | 'least', limit: Value): Required<Readout>['limit'] {
+  const [own, at] = [length(value), length(limit)];
+  const top = Math.max(own, at, Number.MIN_VALUE) * ROOM;
+  return {
+    text: `${kind === 'most' ? 'at most' : 'at least'} ${limit.text}`,
+    filled: own / top,
+    mark: at / top,
+    missed: kind === 'most' ? value.value > limit.value * (1 + 1e-9) : value.value < limit.value * (1 - 1e-9),
+  };
+}
