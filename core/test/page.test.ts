@@ -54,7 +54,7 @@ it('each stage brings what its screen draws, two figures of small print come eve
     profile: ['profile'],
     starting: ['loadCurve', 'starting'],
     pick: ['chosenDrive', 'chosenMotor', 'drives', 'motors', 'need', 'outlines', 'starter'],
-    protection: [],
+    protection: ['starting'],
     money: [],
     handover: ['rules'],
   };

@@ -51,7 +51,8 @@ describe('readouts', () => {
       'place.ambient': figure(273.15 + 50, 'temperature'),
       'place.altitude': figure(500, 'altitude'),
     });
-    expect(place['place.ambient']).toMatchObject({ filled: 0.8, mark: 0.64, missed: true });
+    expect(place['place.ambient']).toMatchObject({ filled: 0.8, mark: 0.64, missed: false });
+    expect(plain(place['place.ambient'])).toBe('rated for 40 °C');
     expect(place['place.altitude']).toMatchObject({ filled: 0.4, mark: 0.8, missed: false });
     expect(limits({ 'place.ambient': figure(273.15 - 20, 'temperature') })['place.ambient']).toMatchObject({
       filled: 0,

@@ -5,6 +5,8 @@ import { accessible, field, figure, fill, openStage, saved, startJob } from './a
 const tabs = (page: Page): Locator => page.getByRole('region', { name: 'Options', exact: true });
 const tab = (page: Page, letter: string): Locator => tabs(page).locator(`[data-option="${letter}"]`);
 const choose = (page: Page, letter: string): Promise<void> => tab(page, letter).getByRole('button').first().click();
+const menu = (page: Page, letter: string): Locator =>
+  tabs(page).locator(`summary[aria-label="Name or copy option ${letter}"]`);
 const compared = (page: Page, id: string): Locator => page.locator(`[data-compared="${id}"]`);
 
 test('a fan’s drive beside a direct start: taken, named, copied, changed, compared, dropped and undone', async ({
@@ -38,7 +40,8 @@ test('a fan’s drive beside a direct start: taken, named, copied, changed, comp
   await expect(tab(page, 'B')).not.toContainText('proposed');
   await choose(page, 'B');
   await expect(tab(page, 'B').getByRole('button').first()).toHaveAttribute('aria-pressed', 'true');
-  await tabs(page).getByLabel('Name').fill('Plain starter');
+  await menu(page, 'B').click();
+  await tabs(page).getByLabel('Name', { exact: true }).fill('Plain starter');
   await expect(tab(page, 'B')).toContainText('Plain starter');
   await openStage(page, 'starting');
   await expect(figure(page, 'starting.method')).toHaveText('direct');
@@ -93,12 +96,13 @@ test('an option with a stop is shown as such and keeps nobody from handing over 
   await openStage(page, 'place');
   await field(page, 'place.hazardous').selectOption('no');
   await openStage(page, 'starting');
+  await menu(page, 'A').click();
   await tabs(page).getByRole('button', { name: 'Copy A' }).click();
   await field(page, 'starting.method').selectOption('star-delta');
   await expect(tab(page, 'B')).toContainText('stopped');
   await expect(page.getByTestId('findings-count')).toContainText('1 stop');
   await choose(page, 'A');
-  await expect(page.getByTestId('findings-count')).toContainText('0 stops');
+  await expect(page.getByTestId('findings-count')).not.toContainText('stop');
   await expect(tab(page, 'A')).toContainText('least cost');
   await openStage(page, 'handover');
   await expect(figure(page, 'handover.decision')).toContainText('254T');

@@ -21,8 +21,9 @@ test('two people save the same job: the second is told and loses nothing', async
   await expect(dialog).toBeVisible();
   await expect(dialog.locator('[data-conflict="nameplate.power"]')).toContainText('25 hp');
   await expect(dialog.locator('[data-conflict="nameplate.power"]')).toContainText('20 hp');
+  // The frame was changed by one of them only: nobody is asked.
+  await expect(dialog.locator('[data-conflict]')).toHaveCount(1);
   await accessible(other);
-  await dialog.locator('[data-conflict="nameplate.frame"]').getByRole('radio').nth(1).check();
   await dialog.getByRole('button', { name: 'Save what is chosen' }).click();
   await saved(other);
 
@@ -30,6 +31,23 @@ test('two people save the same job: the second is told and loses nothing', async
   await expect(field(page, 'nameplate.power')).toHaveValue('25 hp');
   await expect(field(page, 'nameplate.speed')).toHaveValue('1765 rpm');
   await expect(field(page, 'nameplate.frame')).toHaveValue('256T');
+  await context.close();
+});
+
+test('two people who change different fields are joined, and nobody is asked', async ({ page, browser }) => {
+  const context = await browser.newContext({ baseURL: process.env['PILGRIM_URL'] ?? '' });
+  const job = await startJob(page, 'replace', 'T-405', 'Joined job');
+  const other = await context.newPage();
+  await visit(other, `${job}/nameplate`);
+  await field(page, 'nameplate.power').fill('50 hp');
+  await saved(page);
+  await field(other, 'nameplate.speed').fill('1765 rpm');
+  await saved(other);
+  await expect(other.getByRole('dialog')).toHaveCount(0);
+  await expect(field(other, 'nameplate.power')).toHaveValue('50 hp');
+  await visit(page, `${job}/nameplate`);
+  await expect(field(page, 'nameplate.power')).toHaveValue('50 hp');
+  await expect(field(page, 'nameplate.speed')).toHaveValue('1765 rpm');
   await context.close();
 });
 

@@ -67,7 +67,7 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
   enclosures: ['place'],
   rules: ['handover'],
   profile: ['profile'],
-  starting: ['starting'],
+  starting: ['starting', 'protection'],
   machine: [],
   startSetting: [],
   motors: ['pick'],

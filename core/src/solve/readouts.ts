@@ -17,7 +17,9 @@ export interface Readout {
   };
 }
 
-type Limit = readonly [kind: 'most' | 'least', value: Value | undefined];
+/** What must not be above, what must not be below, and what a motor is rated for: beyond it gives less. */
+type Kind = 'most' | 'least' | 'rated';
+type Limit = readonly [kind: Kind, value: Value | undefined];
 type Said = string | readonly [name: string, ...limit: Limit];
 
 const YEAR = 8760 * 3600;
@@ -41,7 +43,7 @@ export function readoutsOf(
     const value = values[id];
     return typeof value?.value === 'number' ? (value as Value) : undefined;
   };
-  const known = (si: number, dimension: 'fraction' | 'temperature' | 'altitude' | 'duration'): Value =>
+  const known = (si: number, dimension: 'fraction' | 'temperature' | 'altitude' | 'span'): Value =>
     quantity(si, dimension, school, { source: '' });
   const whole = known(1, 'fraction');
   const dip = given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
@@ -76,8 +78,8 @@ export function readoutsOf(
     ],
     place: [
       'motorEnclosure',
-      ['ambient', 'most', known(RATED_AMBIENT, 'temperature')],
-      ['altitude', 'most', known(RATED_ALTITUDE, 'altitude')],
+      ['ambient', 'rated', known(RATED_AMBIENT, 'temperature')],
+      ['altitude', 'rated', known(RATED_ALTITUDE, 'altitude')],
       'motorDerate',
       'driveDerate',
       'cabinetInside',
@@ -93,7 +95,7 @@ export function readoutsOf(
     starting: [
       ['startingDip', 'most', dip],
       ['torqueMargin', 'least', practice.torqueMargin],
-      ['accelerationTime', 'most', given.starting.startTimeLimit ?? found('starting.stallTime')],
+      ['accelerationTime', 'most', given.starting.startTimeLimit],
       ['rotorHeat', 'most', practice.heatUse],
       'startingCurrent',
       ['startsPerHour', 'least', found('load.startsPerHour')],
@@ -112,7 +114,7 @@ export function readoutsOf(
       'yearlyCost',
       'lifeCost',
       'yearlySaving',
-      ['payback', 'most', known(yearsCounted({ given }) * YEAR, 'duration')],
+      ['payback', 'most', known(yearsCounted({ given }) * YEAR, 'span')],
       'extraCapital',
     ],
     handover: [],
@@ -133,13 +135,17 @@ export function readoutsOf(
 /** Temperatures count from 0 °C on a bar. */
 const length = ({ value, unit }: Value): number => Math.max(0, unit === 'K' ? value - KELVIN : value);
 
-function bar(value: Value, kind: 'most' | 'least', limit: Value): Required<Readout>['limit'] {
+const words: Readonly<Record<Kind, string>> = { most: 'at most', least: 'at least', rated: 'rated for' };
+
+function bar(value: Value, kind: Kind, limit: Value): Required<Readout>['limit'] {
   const [own, at] = [length(value), length(limit)];
   const top = Math.max(own, at, Number.MIN_VALUE) * ROOM;
   return {
-    text: `${kind === 'most' ? 'at most' : 'at least'} ${limit.text}`,
+    text: `${words[kind]} ${limit.text}`,
     filled: own / top,
     mark: at / top,
-    missed: kind === 'most' ? value.value > limit.value * (1 + 1e-9) : value.value < limit.value * (1 - 1e-9),
+    missed:
+      kind !== 'rated' &&
+      (kind === 'most' ? value.value > limit.value * (1 + 1e-9) : value.value < limit.value * (1 - 1e-9)),
   };
 }

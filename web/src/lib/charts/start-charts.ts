@@ -22,7 +22,7 @@ function frame(): Record<string, unknown> {
   return {
     animation: false,
     textStyle: { fontFamily: font, color: ink },
-    legend: { textStyle: { color: ink, fontFamily: font }, itemGap: 16, top: 0, type: 'scroll' },
+    legend: { textStyle: { color: ink, fontFamily: font }, itemGap: 10, itemWidth: 18, top: 0, type: 'scroll' },
     tooltip: { trigger: 'axis', valueFormatter: rounded },
     grid: { left: 56, right: 56, top: 56, bottom: 42 },
   };
@@ -321,5 +321,71 @@ export function bandChart(spread: Spread): EChartsCoreOption {
     xAxis: xAxis('s'),
     yAxis: [yAxis('A'), { ...yAxis('% speed', false), min: 0, max: 120, interval: 20 }],
     series: [...band('Speed', sea, spread.speed, 100 / full, 1), ...band('Current', copper, spread.current, 1, 0)],
+  };
+}
+
+type Setting = NonNullable<Solution['details']['startSetting']>;
+
+/** Multiples of its setting at which a relay’s band is drawn. */
+const MULTIPLES = [1.2, 1.3, 1.5, 2, 2.5, 3, 4, 5, 6, 7.2, 8, 10, 12];
+
+/** Time against current on logarithmic axes: the start, the relay’s band, what the motor bears, conductor and device. */
+export function timeCurrentChart(
+  start: Start,
+  { overload, stallTime, lockedRotorMost }: Setting,
+  { conductor, device }: { readonly conductor: number | undefined; readonly device: number | undefined },
+): EChartsCoreOption {
+  const { copper, sea, quiet, stop, ink } = chartColours();
+  const { fastest, slowest } = classTimes(start.relayClass);
+  const relay = (time: number): number[][] =>
+    MULTIPLES.map((multiple) => [multiple * overload, tripTime(time, multiple)]);
+  const [shortest, longest] = [0.01, 10_000];
+  const upright = (name: string, amperes: number | undefined, color: string): Record<string, unknown>[] =>
+    amperes === undefined
+      ? []
+      : [
+          line(
+            name,
+            color,
+            [
+              [amperes, shortest],
+              [amperes, longest],
+            ],
+            { width: 1.5, type: 'dashed' },
+          ),
+        ];
+  const { trace } = start;
+  const run = trace
+    ? pairs(trace.motorCurrent, trace.time).filter(([amps = 0, time = 0]) => amps > 0 && time > shortest)
+    : [];
+  const logarithmic = { type: 'log', minorSplitLine: { show: false } };
+  return {
+    ...frame(),
+    tooltip: { trigger: 'item', valueFormatter: rounded },
+    xAxis: {
+      ...xAxis('A'),
+      ...logarithmic,
+      min: 10 ** Math.floor(Math.log10(Math.max(1, overload / 2))),
+      max: 10 ** Math.ceil(Math.log10(lockedRotorMost * 1.2)),
+    },
+    yAxis: { ...yAxis('s'), ...logarithmic, min: shortest, max: longest },
+    series: [
+      line(`Start, ${start.method}`, copper, run),
+      // A drive’s own overload has a curve of its maker.
+      ...(start.method === 'drive'
+        ? []
+        : [
+            line(`Relay, class ${start.relayClass}`, sea, relay(slowest)),
+            line('Relay at its fastest', sea, relay(fastest), { width: 1.5, type: 'dotted' }),
+          ]),
+      {
+        ...line('Motor bears standing', stop, [[lockedRotorMost, stallTime]]),
+        showSymbol: true,
+        symbol: 'diamond',
+        symbolSize: 12,
+      },
+      ...upright('Conductor carries', conductor, quiet),
+      ...upright('Device at most', device, ink),
+    ],
   };
 }

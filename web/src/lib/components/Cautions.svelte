@@ -2,7 +2,7 @@
   import { cautions, deferral } from '@pilgrim/core/stages/handover/cautions';
 </script>
 
-<section class="border-2 border-caution bg-card p-3 text-sm lg:col-span-2" aria-label="Cautions">
+<section class="border-2 border-caution bg-card p-3 text-sm" aria-label="Cautions">
   <h3 class="font-semibold text-caution">Before anyone touches it</h3>
   <ul class="mt-1 list-disc ps-5">
     {#each cautions as caution (caution)}<li>{caution}</li>{/each}

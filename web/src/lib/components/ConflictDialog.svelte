@@ -2,7 +2,7 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import Modal from 'flowbite-svelte/Modal.svelte';
   import { fieldAt } from '@pilgrim/core/job/places';
-  import { differences, merge, type Side } from '$lib/job/conflict';
+  import { clashes, merge, type Side } from '$lib/job/conflict';
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import { fieldNames } from '$lib/job/sheets';
   import type { JobStore } from '$lib/job/job-store.svelte';
@@ -17,7 +17,7 @@
   let sides = $state<Record<string, Side>>({});
 
   const rival = $derived(store.rival);
-  const rows = $derived(rival ? differences($state.snapshot(store.document), rival.document) : []);
+  const rows = $derived(rival ? clashes(store.common, $state.snapshot(store.document), rival.document) : []);
   const nameOf = (place: string): string => {
     const { path, letter } = fieldAt(place);
     const name = names.get(path) ?? path;
@@ -27,7 +27,7 @@
 
   function save(): void {
     if (!rival) return;
-    store.resolve(merge($state.snapshot(store.document), rival.document, sideOf));
+    store.resolve(merge(store.common, $state.snapshot(store.document), rival.document, sideOf));
     sides = {};
   }
 </script>
@@ -41,7 +41,7 @@
   class="bg-card"
   classes={{ header: 'text-ink', body: 'text-ink' }}
 >
-  <p>Nothing is lost. Choose for each field what should stand, then save.</p>
+  <p>Nothing is lost. What only one of you changed is joined; choose what should stand where both did, then save.</p>
   <div class="max-h-[50vh] overflow-auto">
     <table class="w-full text-sm">
       <thead>

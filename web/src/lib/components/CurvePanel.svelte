@@ -32,7 +32,7 @@
   }
 </script>
 
-<section class="space-y-3 rounded-lg border bg-card p-4 lg:col-span-2" aria-label="Torque–speed table">
+<section class="space-y-3 rounded-lg border bg-card p-4" aria-label="Torque–speed table">
   <div class="grid items-end gap-3 sm:grid-cols-[minmax(0,1fr)_auto]">
     <div>
       <label for="curve-text" class="mb-1 block text-sm text-quiet"

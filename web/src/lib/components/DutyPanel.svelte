@@ -42,7 +42,7 @@
   }
 </script>
 
-<section class="rounded-lg border bg-card p-4 lg:col-span-2" aria-label="Duty cycle">
+<section class="rounded-lg border bg-card p-4" aria-label="Duty cycle">
   {#if duty}
     <h2 class="text-sm font-semibold text-quiet">
       One cycle of {duty.cycle.text}: drag a bar, or focus it and use the arrow keys

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import type { PanelProps } from '$lib/job/stage-panels';
+  import type { ViewProps } from '$lib/stages/views';
   import TableCard from './TableCard.svelte';
 
-  let { store }: PanelProps = $props();
+  let { store }: Pick<ViewProps, 'store'> = $props();
 
   const enclosures = $derived(store.solution.details.enclosures);
 
@@ -13,7 +13,7 @@
   } as const;
 </script>
 
-<TableCard label="Motor enclosures" caption="Enclosures considered, by both families of codes" class="lg:col-span-2">
+<TableCard label="Motor enclosures" caption="Enclosures considered, by both families of codes">
   <thead>
     <tr class="text-left text-quiet">
       <th scope="col" class="px-3 py-1.5 font-normal">Enclosure</th>

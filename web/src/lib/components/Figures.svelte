@@ -11,8 +11,10 @@
     currency: string;
     /** A page brings figures without their workings; this fetches one whole. */
     whole?: (id: string) => Promise<AnyValue | undefined>;
+    /** Which are left to be shown here; all where it says nothing. */
+    left?: (id: string) => boolean;
   }
-  let { values, stage, declared, currency, whole }: Props = $props();
+  let { values, stage, declared, currency, whole, left = () => true }: Props = $props();
 
   const LONG = 28;
   interface Row {
@@ -26,17 +28,19 @@
       const id = `${stage}.${name}`;
       if (heading !== undefined) out.push({ title: heading, rows: [] });
       const value = values[id];
-      if (value) out.at(-1)?.rows.push({ id, label, value });
+      if (value && left(id)) out.at(-1)?.rows.push({ id, label, value });
     }
     return out.filter((group) => group.rows.length > 0);
   });
 </script>
 
 {#if groups.length > 0}
-  <section aria-label="What follows" class="rounded-lg border bg-card">
+  <section aria-label="What follows" class="@container rounded-lg border bg-card">
     {#each groups as { title, rows } (title)}
-      <h2 class="border-b px-4 py-2 text-sm font-semibold text-quiet not-first:border-t not-first:bg-paper">{title}</h2>
-      <dl class="divide-y">
+      <h2 class="border-b px-3 py-1.5 text-sm font-semibold text-quiet not-first:border-t not-first:bg-paper">
+        {title}
+      </h2>
+      <dl class="@min-[34rem]:columns-2 @min-[34rem]:gap-0">
         {#each rows as { id, label, value } (id)}
           {@const long = value.unit === '' && value.text.length > LONG}
           <div class={long ? 'worked block' : 'worked'} data-value={id}>

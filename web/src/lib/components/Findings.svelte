@@ -1,12 +1,23 @@
 <script lang="ts">
-  import type { Finding, Missing } from '@pilgrim/core';
+  import type { Finding } from '@pilgrim/core';
+  import type { JobStore } from '$lib/job/job-store.svelte';
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import type { StageName } from '@pilgrim/core/ground/stage-names';
   import { fieldAt } from '@pilgrim/core/job/places';
   import { fieldId, reach } from '$lib/job/reach';
 
-  let { findings, missing, base }: { findings: readonly Finding[]; missing: readonly Missing[]; base: string } =
-    $props();
+  interface Props {
+    store: JobStore;
+    stage: StageName;
+    hydrated: boolean;
+    base: string;
+  }
+  let { store, stage, hydrated, base }: Props = $props();
+
+  const findings = $derived(store.solution.findings);
+  const here = $derived(findings.filter((finding) => finding.stage === stage));
+  const elsewhere = $derived(findings.filter((finding) => finding.stage !== stage));
+  const missing = $derived(store.solution.missing);
 
   const lists = $derived(
     [
@@ -14,7 +25,16 @@
       { title: 'Would sharpen it', list: missing.filter(({ kind }) => kind === 'sharpens') },
     ].filter(({ list }) => list.length > 0),
   );
-  const count = (severity: Finding['severity']): number => findings.filter((each) => each.severity === severity).length;
+  const count = (list: readonly Finding[], severity: Finding['severity']): number =>
+    list.filter((each) => each.severity === severity).length;
+  const counts = (list: readonly Finding[]): string =>
+    [
+      plural(count(list, 'stop'), 'stop'),
+      plural(count(list, 'caution'), 'caution'),
+      plural(count(list, 'note'), 'note'),
+    ]
+      .filter((each) => !each.startsWith('0'))
+      .join(' · ') || 'nothing found';
   const plural = (number: number, word: string): string => `${number} ${word}${number === 1 ? '' : 's'}`;
   const looks = {
     stop: { edge: 'border-s-stop', word: 'Stop', colour: 'text-stop' },
@@ -33,27 +53,51 @@
   const titleOf = (stage: string): string => stageTitles[stage as StageName];
 </script>
 
+{#snippet one(finding: Finding)}
+  {@const look = looks[finding.severity]}
+  <article class={`rounded-lg border border-s-4 bg-card p-2.5 text-sm ${look.edge}`} data-finding={finding.code}>
+    <p class={`text-xs font-semibold ${look.colour}`}>{look.word} · {titleOf(finding.stage)}</p>
+    <p class="mt-0.5 leading-snug">{finding.message}</p>
+    <p class="mt-1 text-xs text-quiet">{finding.basis}</p>
+    {#if finding.mends}
+      <p class="mt-1.5 flex flex-wrap gap-1.5">
+        {#each finding.mends as mend (mend.label)}
+          <button
+            type="button"
+            class="min-h-8 rounded-lg bg-primary-700 px-3 font-semibold text-white hover:bg-primary-800 disabled:opacity-60 pointer-coarse:min-h-11"
+            disabled={!hydrated}
+            onclick={() => store.setMany(mend.set)}>{mend.label}</button
+          >
+        {/each}
+      </p>
+    {/if}
+    {#if finding.field}
+      <a
+        class="mt-1 inline-block py-1 text-sea underline"
+        href={href(finding.field, finding.stage)}
+        onclick={() => reach(fieldId(shown(finding.field ?? '')))}>{finding.clear}</a
+      >
+    {:else}
+      <p class="mt-1 text-xs">{finding.clear}</p>
+    {/if}
+  </article>
+{/snippet}
+
 <section aria-label="Findings" class="space-y-2 p-3">
-  <h2 class="text-sm font-semibold text-quiet" aria-live="polite" data-testid="findings-count">
-    {plural(count('stop'), 'stop')} · {plural(count('caution'), 'caution')} · {plural(count('note'), 'note')}
-  </h2>
-  {#each findings as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}
-    {@const look = looks[finding.severity]}
-    <article class={`rounded-lg border border-s-4 bg-card p-3 text-sm ${look.edge}`} data-finding={finding.code}>
-      <p class={`text-xs font-semibold ${look.colour}`}>{look.word} · {titleOf(finding.stage)}</p>
-      <p class="mt-0.5 leading-snug">{finding.message}</p>
-      <p class="mt-1 text-xs text-quiet">{finding.basis}</p>
-      {#if finding.field}
-        <a
-          class="mt-1 inline-block py-1 text-sea underline"
-          href={href(finding.field, finding.stage)}
-          onclick={() => reach(fieldId(shown(finding.field ?? '')))}>{finding.clear}</a
-        >
-      {:else}
-        <p class="mt-1 text-xs">{finding.clear}</p>
-      {/if}
-    </article>
-  {/each}
+  <h2 class="text-sm font-semibold text-quiet" aria-live="polite" data-testid="findings-count">Here: {counts(here)}</h2>
+  {#each here as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(finding)}{/each}
+  {#if elsewhere.length > 0}
+    <details data-testid="findings-elsewhere">
+      <summary class="min-h-9 cursor-pointer py-1.5 text-sm font-semibold text-quiet pointer-coarse:min-h-11"
+        >Elsewhere: {counts(elsewhere)}</summary
+      >
+      <div class="space-y-2">
+        {#each elsewhere as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(
+            finding,
+          )}{/each}
+      </div>
+    </details>
+  {/if}
   {#each lists as { title, list } (title)}
     <h2 class="pt-2 text-sm font-semibold text-quiet">{title}</h2>
     <ul class="space-y-1 text-sm" data-missing={title}>

@@ -3,9 +3,9 @@
   import { fieldId } from '$lib/job/reach';
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import { fieldNames } from '$lib/job/sheets';
-  import type { PanelProps } from '$lib/job/stage-panels';
+  import type { ViewProps } from '$lib/stages/views';
 
-  let { store, hydrated, base }: PanelProps = $props();
+  let { store, hydrated, base }: Pick<ViewProps, 'store' | 'hydrated' | 'base'> = $props();
 
   const suspicions = $derived(store.solution.details.suspicions);
 
@@ -23,13 +23,13 @@
 </script>
 
 {#if suspicions.length > 0}
-  <section class="rounded-lg border bg-card lg:col-span-2" aria-label="Causes to check">
+  <section class="rounded-lg border bg-card" aria-label="Causes to check">
     <h2 class="border-b px-4 py-2 text-sm font-semibold text-quiet">
       Causes to check before it is replaced · what a found cause changes goes into the selection
     </h2>
     <ul class="divide-y">
       {#each suspicions as each (each.id)}
-        <li class="grid gap-x-4 gap-y-1 px-4 py-2 md:grid-cols-[minmax(0,1fr)_auto]" data-cause={each.id}>
+        <li class="grid gap-x-4 gap-y-1 px-4 py-2" data-cause={each.id}>
           <div class="min-w-0">
             <p class="font-semibold">{each.name}</p>
             <p class={`text-sm ${colours[each.reading]}`}>

@@ -1,32 +1,18 @@
 <script lang="ts">
-  import type { PanelProps } from '$lib/job/stage-panels';
-  import { loadChart } from '$lib/charts/load-chart';
+  import type { ViewProps } from '$lib/stages/views';
   import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
-  import Chart from './Chart.svelte';
   import CurvePanel from './CurvePanel.svelte';
   import DutyPanel from './DutyPanel.svelte';
   import LogPanel from './LogPanel.svelte';
   import TableCard from './TableCard.svelte';
   import TransmissionPanel from './TransmissionPanel.svelte';
 
-  let { store, hydrated }: PanelProps = $props();
+  let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
 
   const details = $derived(store.solution.details);
   const school = $derived(store.document.school);
   const way = $derived(store.document.load.way);
-  const running = $derived.by(() => {
-    const torque = store.solution.values['load.motorTorque']?.value;
-    const speed = store.solution.values['load.motorSpeed']?.value;
-    return typeof torque === 'number' && typeof speed === 'number' ? { torque, speed } : undefined;
-  });
   const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits).replace('-', '−')} %`;
-  /** Eleven points of the curve for the table behind the chart. */
-  const sampled = $derived.by(() => {
-    const curve = details.loadCurve;
-    if (!curve) return [];
-    const step = Math.max(1, Math.floor(curve.speeds.length / 10));
-    return curve.speeds.flatMap((speed, at) => (at % step === 0 ? [{ speed, torque: curve.torques[at] ?? 0 }] : []));
-  });
   const head = 'px-3 py-1.5 font-normal';
   const pulled = $derived(details.poles.some((choice) => choice.bearing !== ''));
   const sheaved = $derived(details.poles.some((choice) => choice.leastSheave !== undefined));
@@ -36,39 +22,8 @@
 {#if way === 'duty'}<DutyPanel {store} {hydrated} />{/if}
 <TransmissionPanel {store} {hydrated} />
 <LogPanel {store} {hydrated} />
-{#if details.loadCurve}
-  <section class="rounded-lg border bg-card p-3 lg:col-span-2" aria-label="Torque against speed">
-    <h2 class="mb-1 text-sm font-semibold text-quiet">Torque against speed, {details.loadCurve.shape}</h2>
-    <Chart
-      option={loadChart(details.loadCurve, running, school)}
-      height={230}
-      label="Torque of the load against speed at the motor shaft; the table below holds the figures."
-    />
-    <details>
-      <summary class="min-h-11 cursor-pointer py-2.5 text-sm text-sea">The figures of the curve</summary>
-      <table class="w-full text-sm">
-        <caption class="sr-only">Torque against speed at the motor shaft</caption>
-        <thead
-          ><tr class="text-left text-quiet"
-            ><th scope="col" class="font-normal">Speed</th><th scope="col" class="text-right font-normal">Torque</th
-            ></tr
-          ></thead
-        >
-        <tbody>
-          {#each sampled as point (point.speed)}
-            <tr class="border-t"
-              ><td class="py-1">{formatQuantity(point.speed, 'speed', school)}</td><td class="text-right"
-                >{formatQuantity(point.torque, 'torque', school)}</td
-              ></tr
-            >
-          {/each}
-        </tbody>
-      </table>
-    </details>
-  </section>
-{/if}
 {#if details.poles.length > 0}
-  <TableCard label="Number of poles" caption="Poles compared, for this torque and speed" class="lg:col-span-2">
+  <TableCard label="Number of poles" caption="Poles compared, for this torque and speed">
     <thead>
       <tr class="text-left text-quiet">
         <th scope="col" class={head}>Poles</th>
@@ -120,7 +75,7 @@
   </TableCard>
 {/if}
 {#if details.sizes.length > 0}
-  <TableCard label="Sizes" caption="What a larger size would cost at this load" class="lg:col-span-2">
+  <TableCard label="Sizes" caption="What a larger size would cost at this load">
     <thead>
       <tr class="text-left text-quiet">
         <th scope="col" class={head}>Size</th>

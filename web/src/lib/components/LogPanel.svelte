@@ -109,7 +109,7 @@
   }
 </script>
 
-<details class="rounded-lg border bg-card px-4 lg:col-span-2">
+<details class="rounded-lg border bg-card px-4">
   <summary class="min-h-11 cursor-pointer py-2.5 text-sm font-semibold text-quiet"
     >Duty cycle from a recorded log</summary
   >

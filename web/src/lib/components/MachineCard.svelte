@@ -19,11 +19,7 @@
   const head = 'px-3 py-1.5 font-normal';
 </script>
 
-<TableCard
-  label="The motor as a circuit"
-  caption="The motor as a circuit with two cages: what it had to meet"
-  class="lg:col-span-2"
->
+<TableCard label="The motor as a circuit" caption="The motor as a circuit with two cages: what it had to meet">
   <thead>
     <tr class="text-left text-quiet">
       <th scope="col" class={head}>Figure</th>
@@ -50,11 +46,7 @@
       </p>{/if}
   {/snippet}
 </TableCard>
-<TableCard
-  label="Part load"
-  caption="What the circuit says at part load, and what less flux would save on a drive"
-  class="lg:col-span-2"
->
+<TableCard label="Part load" caption="What the circuit says at part load, and what less flux would save on a drive">
   <thead>
     <tr class="text-left text-quiet">
       <th scope="col" class={head}>Torque</th>

@@ -20,7 +20,7 @@
   const points = $derived(speedCurve(machine.circuit, (machine.circuit.volts * volts) / 100, hz));
 </script>
 
-<section class="rounded-lg border bg-card p-3 lg:col-span-2" aria-label="Curves of the motor">
+<section class="rounded-lg border bg-card p-3" aria-label="Curves of the motor">
   <h2 class="mb-2 text-sm font-semibold text-quiet">
     The motor at any voltage and frequency; the plate’s points are marked
   </h2>

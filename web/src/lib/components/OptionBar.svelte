@@ -9,73 +9,88 @@
   const chosen = $derived(store.solution.chosen);
   const best = $derived(store.solution.comparison.best?.option);
   const own = $derived(shown.filter((letter) => !options[letter]?.proposed));
-  const stateOf = (letter: Letter): string => {
+  const stateOf = (letter: Letter): readonly [mark: string, said: string] => {
     const option = options[letter];
-    if (option?.stopped) return '■ stopped';
-    return option?.decided ? (letter === best && shown.length > 1 ? '★ least cost' : '✓ decided') : '… open';
+    if (option?.stopped) return ['■', 'stopped'];
+    if (!option?.decided) return ['…', 'open'];
+    return letter === best && shown.length > 1 ? ['★', 'least cost'] : ['✓', 'decided'];
   };
-  const button = 'min-h-11 rounded-lg border px-3 text-sm hover:bg-wash disabled:text-quiet';
+  const small = 'min-h-8 min-w-8 shrink-0 px-2 text-sm hover:bg-wash disabled:text-quiet pointer-coarse:min-h-11';
 </script>
 
-<section aria-label="Options" class="flex flex-wrap items-center gap-2 border-b bg-paper px-4 py-2">
-  {#each shown as letter (letter)}
-    {@const option = options[letter]}
-    <div
-      class={`flex max-w-md min-w-0 items-center rounded-lg border ${option?.proposed ? 'border-dashed' : ''} ${letter === chosen ? 'border-sea bg-card' : ''}`}
-      data-option={letter}
+<section aria-label="Options" class="flex min-w-0 items-end gap-1 self-end">
+  <div class="flex min-w-0 items-end gap-1 overflow-x-auto">
+    {#each shown as letter (letter)}
+      {@const option = options[letter]}
+      {@const [mark, said] = stateOf(letter)}
+      <div
+        class={`flex min-w-0 shrink items-center rounded-t-lg border border-b-0 ${option?.proposed ? 'border-dashed' : ''} ${letter === chosen ? 'border-t-4 border-t-copper bg-card' : 'bg-paper'}`}
+        data-option={letter}
+      >
+        <button
+          type="button"
+          class="flex min-h-9 min-w-0 items-center gap-1.5 px-2.5 text-sm disabled:text-quiet pointer-coarse:min-h-11"
+          aria-pressed={letter === chosen}
+          disabled={!hydrated}
+          title={[option?.name, option?.why || option?.summary].filter(Boolean).join(': ')}
+          onclick={() => store.choose(letter)}
+        >
+          <strong>{letter}</strong>
+          <span class={`max-w-32 truncate ${letter === chosen ? 'font-semibold' : ''}`}>{option?.name}</span>
+          <span aria-hidden="true">{mark}</span>
+          <span class="sr-only">{option?.proposed ? 'proposed, ' : ''}{said}</span>
+        </button>
+        {#if option?.proposed}
+          <button
+            type="button"
+            class={`${small} text-sea`}
+            disabled={!hydrated}
+            aria-label={`Take option ${letter}`}
+            onclick={() => store.take(letter)}>Take</button
+          >
+        {/if}
+        {#if option?.proposed || own.length > 1}
+          <button
+            type="button"
+            class={small}
+            disabled={!hydrated}
+            aria-label={`Drop option ${letter}`}
+            onclick={() => store.dropOption(letter)}>×</button
+          >
+        {/if}
+      </div>
+    {/each}
+  </div>
+  <details class="relative">
+    <summary
+      class="flex min-h-9 cursor-pointer list-none items-center rounded-lg px-2 hover:bg-wash pointer-coarse:min-h-11"
+      aria-label={`Name or copy option ${chosen}`}
+      title={`Name or copy option ${chosen}`}>⋯</summary
     >
+    <div class="absolute end-0 z-30 grid w-64 gap-2 rounded-lg border bg-card p-3 shadow-lg">
+      <label class="text-sm text-quiet"
+        >Name
+        <input
+          type="text"
+          class="entry mt-1"
+          maxlength={60}
+          autocomplete="off"
+          disabled={!hydrated}
+          placeholder={options[chosen]?.name}
+          bind:value={
+            () => store.document.options[chosen]?.name ?? '', (name: string) => store.nameOption(chosen, name)
+          }
+        /></label
+      >
       <button
         type="button"
-        class="flex min-h-11 min-w-0 items-center gap-2 px-3 text-sm disabled:text-quiet"
-        aria-pressed={letter === chosen}
-        disabled={!hydrated}
-        title={option?.why || option?.summary}
-        onclick={() => store.choose(letter)}
+        class="min-h-11 rounded-lg border px-3 text-sm hover:bg-wash disabled:text-quiet"
+        disabled={!hydrated || store.free.length === 0}
+        onclick={(event) => {
+          store.copyOption();
+          event.currentTarget.closest('details')?.removeAttribute('open');
+        }}>Copy {chosen}</button
       >
-        <strong>{letter}</strong>
-        <span class="truncate">{option?.name}</span>
-        <span class="text-xs whitespace-nowrap text-quiet"
-          >{option?.proposed && option.decided && letter !== best
-            ? 'proposed'
-            : `${option?.proposed ? 'proposed · ' : ''}${stateOf(letter)}`}</span
-        >
-      </button>
-      {#if option?.proposed}
-        <button
-          type="button"
-          class="min-h-11 border-s px-3 text-sm text-sea hover:bg-wash disabled:text-quiet"
-          disabled={!hydrated}
-          aria-label={`Take option ${letter}`}
-          onclick={() => store.take(letter)}>Take</button
-        >
-      {/if}
-      {#if option?.proposed || own.length > 1}
-        <button
-          type="button"
-          class="min-h-11 border-s px-3 text-sm hover:bg-wash disabled:text-quiet"
-          disabled={!hydrated}
-          aria-label={`Drop option ${letter}`}
-          onclick={() => store.dropOption(letter)}>×</button
-        >
-      {/if}
     </div>
-  {/each}
-  <label class="flex items-center gap-2 text-sm text-quiet"
-    >Name
-    <input
-      type="text"
-      class="entry w-44"
-      maxlength={60}
-      autocomplete="off"
-      disabled={!hydrated}
-      placeholder={options[chosen]?.name}
-      bind:value={() => store.document.options[chosen]?.name ?? '', (name: string) => store.nameOption(chosen, name)}
-    /></label
-  >
-  <button
-    type="button"
-    class={button}
-    disabled={!hydrated || store.free.length === 0}
-    onclick={() => store.copyOption()}>Copy {chosen}</button
-  >
+  </details>
 </section>

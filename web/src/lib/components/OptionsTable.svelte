@@ -1,9 +1,9 @@
 <script lang="ts">
   import { letters } from '@pilgrim/core/job/places';
-  import type { PanelProps } from '$lib/job/stage-panels';
+  import type { ViewProps } from '$lib/stages/views';
   import TableCard from './TableCard.svelte';
 
-  let { store }: Pick<PanelProps, 'store'> = $props();
+  let { store }: Pick<ViewProps, 'store'> = $props();
 
   const solution = $derived(store.solution);
   const shown = $derived(letters.filter((letter) => solution.options[letter]));
@@ -16,7 +16,7 @@
 </script>
 
 {#if shown.length > 1}
-  <TableCard label="Options compared" class="mt-6 lg:col-span-2" caption="Options compared: what differs">
+  <TableCard label="Options compared" caption="Options compared: what differs">
     <thead>
       <tr class="text-left text-quiet">
         <th scope="col" class="px-3 py-1.5 font-normal"><span class="sr-only">Figure</span></th>

@@ -17,7 +17,7 @@
 {#if details.motors}
   <TableCard
     label="Motors that fit"
-    class="mt-6 lg:col-span-2"
+    class="mt-6"
     caption={`Motors that fit, ranked by ${String(store.get('pick.prefer'))}`}
   >
     <thead>
@@ -68,7 +68,7 @@
   <TableCard
     label="Drives that fit"
     caption="Drives whose current covers the motor’s, the least costly first"
-    class="mt-4 lg:col-span-2"
+    class="mt-4"
   >
     <thead>
       <tr class="text-left text-quiet">
@@ -121,7 +121,7 @@
 {#if details.starter}
   <TableCard
     label="Starter"
-    class="mt-4 lg:col-span-2"
+    class="mt-4"
     caption={`Starter, ${whole(details.starter.price * factor)} ${currency} · proposed, confirm the combination in the maker’s tested tables`}
   >
     <tbody>

@@ -81,16 +81,16 @@
   }
 </script>
 
-<div class="mb-4">
+<div class="mb-2">
   <label for="field-nameplate-asRead" class="mb-1 block text-sm text-quiet">Whole plate as text</label>
   <textarea
     id="field-nameplate-asRead"
-    rows={3}
+    rows={2}
     maxlength={5000}
     class="entry"
     placeholder="HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15 CODE G DES B FR 254T"
     bind:value={getText, (value: string) => store.set('nameplate.asRead', value)}></textarea>
-  <div class="mt-2 flex items-center gap-3">
+  <div class="mt-1 flex items-center gap-3">
     <Button
       color="alternative"
       class="min-h-11 shrink-0 text-ink!"

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { PanelProps } from '$lib/job/stage-panels';
+  import type { ViewProps } from '$lib/stages/views';
   import { profileChart } from '$lib/charts/profile-chart';
   import Chart from './Chart.svelte';
 
-  let { store }: PanelProps = $props();
+  let { store }: Pick<ViewProps, 'store'> = $props();
 
   const steps = $derived(store.solution.details.profile);
 
@@ -11,7 +11,7 @@
 </script>
 
 {#if steps.length > 0}
-  <section class="rounded-lg border bg-card p-3 lg:col-span-2" aria-label="Power against flow">
+  <section class="rounded-lg border bg-card p-3" aria-label="Power against flow">
     <h2 class="mb-2 text-sm font-semibold text-quiet">Electrical power against flow, hours as bars</h2>
     <Chart
       option={profileChart(steps)}

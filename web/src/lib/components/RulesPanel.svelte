@@ -1,10 +1,10 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
   import { practiceNames } from '@pilgrim/core/job/practice-rules';
-  import type { PanelProps } from '$lib/job/stage-panels';
+  import type { ViewProps } from '$lib/stages/views';
   import TableCard from './TableCard.svelte';
 
-  let { store, hydrated }: PanelProps = $props();
+  let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
 
   const rules = $derived(store.solution.details.rules);
   const origins = { default: 'default', site: 'the site’s', job: 'this job’s' } as const;
@@ -22,7 +22,7 @@
   }
 </script>
 
-<TableCard label="Rules of thumb used" caption="Rules of thumb this job used" class="lg:col-span-2">
+<TableCard label="Rules of thumb used" caption="Rules of thumb this job used">
   <thead>
     <tr class="text-left text-quiet">
       <th scope="col" class="px-3 py-1.5 font-normal">Rule</th>

@@ -18,6 +18,7 @@
   data-save={store.saveState}
 >
   {#if store.saveState === 'saved'}
+    {#if store.joined}<span title={store.joined}>Joined ·</span>{/if}
     Saved<span class="hidden lg:inline">{store.savedAt ? ` ${store.savedAt}` : ''}</span> · rev {store.revision}
   {:else}{texts[store.saveState]}{/if}
 </p>

@@ -127,13 +127,13 @@
   });
 </script>
 
-<div class="mb-3 grid gap-x-6 gap-y-1 sm:grid-cols-2 xl:grid-cols-3">
+<div class="mt-1 grid gap-x-6 gap-y-1 sm:grid-cols-2 xl:grid-cols-3">
   {#each knobs as knob (knob.path)}
     <label class="block text-sm text-quiet"
       >{knob.label} <span class="float-right text-ink">{knob.text(knob.value)}</span>
       <input
         type="range"
-        class="block min-h-11 w-full accent-primary-700"
+        class="block min-h-11 w-full accent-primary-700 fine:min-h-6"
         disabled={!hydrated}
         min={knob.min}
         max={knob.max}

@@ -13,7 +13,7 @@
 
 <button
   type="button"
-  class="flex size-11 items-center justify-center rounded-full border hover:bg-wash"
+  class="flex size-11 items-center justify-center rounded-full border hover:bg-wash fine:size-9"
   disabled={!hydrated}
   onclick={turn}
   aria-label="Light or dark"

@@ -16,7 +16,7 @@
 </script>
 
 <nav aria-label="Power train" class="border-b bg-card">
-  <ol class="relative flex overflow-x-auto px-4 pt-3 pb-2">
+  <ol class="relative flex overflow-x-auto px-3 pt-1.5 pb-0.5">
     {#each train as block, index (block.id)}
       {@const next = train[index + 1]}
       {@const solid = block.state === 'decided' && next?.state === 'decided'}

@@ -21,7 +21,7 @@
   ] as const;
 </script>
 
-<section class="rounded-lg border bg-card lg:col-span-2" aria-label="The train from motor to machine">
+<section class="rounded-lg border bg-card" aria-label="The train from motor to machine">
   <h2 class="border-b px-4 py-2 text-sm font-semibold text-quiet">
     The train from motor to machine{listed === 0 ? '' : ': type each number where it was measured'}
   </h2>

@@ -28,21 +28,33 @@ function show(value: unknown): string {
     : JSON.stringify(value);
 }
 
-/** The fields in which two versions of a job differ. */
-export function differences(mine: Job, theirs: Job): Difference[] {
-  const [own, other] = [leaves(mine), leaves(theirs)];
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/**
+ * The fields that both people changed since the version both began with, each to something else. Of all others one side left
+ * the field as it was, and the other’s change stands. Where the common version is not known, every difference counts.
+ */
+export function clashes(common: Job | undefined, mine: Job, theirs: Job): Difference[] {
+  const [before, own, other] = [common && leaves(common), leaves(mine), leaves(theirs)];
   const paths = [...new Set([...Object.keys(own), ...Object.keys(other)])];
   return paths
-    .filter((path) => JSON.stringify(own[path]) !== JSON.stringify(other[path]))
+    .filter(
+      (path) =>
+        !same(own[path], other[path]) &&
+        (!before || (!same(before[path], own[path]) && !same(before[path], other[path]))),
+    )
     .map((path) => ({ path, mine: show(own[path]), theirs: show(other[path]) }));
 }
 
-/** One document out of two: theirs, with the fields of mine that were chosen. */
-export function merge(mine: Job, theirs: Job, sideOf: (path: string) => Side): Job {
-  const own = leaves(mine);
+/** One document out of two: what only one side changed as changed there, of what both changed the side that was chosen. */
+export function merge(common: Job | undefined, mine: Job, theirs: Job, sideOf: (path: string) => Side): Job {
+  const [before, own, other] = [common && leaves(common), leaves(mine), leaves(theirs)];
   const merged = structuredClone(theirs) as unknown as Record<string, unknown>;
-  for (const { path } of differences(mine, theirs)) {
-    if (sideOf(path) === 'theirs') continue;
+  for (const path of new Set([...Object.keys(own), ...Object.keys(other)])) {
+    if (same(own[path], other[path])) continue;
+    if (before && same(before[path], own[path])) continue;
+    const onlyMine = before && same(before[path], other[path]);
+    if (!onlyMine && sideOf(path) === 'theirs') continue;
     const keys = path.split('.');
     const last = keys.pop() ?? '';
     const parent = keys.reduce((at, key) => (at[key] ??= {}) as Record<string, unknown>, merged);

@@ -4,6 +4,7 @@ import type { PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plat
 import type { FieldHost, FieldValue } from './field-host';
 import { read, write } from './dotted';
 import { letters, placeIn, type OwnNames } from '@pilgrim/core/job/places';
+import { clashes, merge } from './conflict';
 import { SolverClient } from './solver-client';
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused';
@@ -17,6 +18,8 @@ interface Rival {
 interface Kept {
   readonly base: number;
   readonly document: Job;
+  /** The version it was typed over. */
+  readonly common?: Job;
 }
 
 type Row = Readonly<Record<string, string | number | boolean>>;
@@ -39,6 +42,10 @@ export class JobStore implements FieldHost {
   /** Why the figures on screen are not those of what was typed last; empty where they are. */
   trouble = $state('');
   rival = $state.raw<Rival>();
+  /** What was joined with what somebody else saved; empty where nothing was. */
+  joined = $state('');
+  /** The version of `revision`: what both sides of a conflict began with; undefined where it is not known. */
+  common: Job | undefined;
   undoable = $state(0);
 
   readonly id: string;
@@ -57,6 +64,7 @@ export class JobStore implements FieldHost {
     this.#own = own;
     this.revision = revision;
     this.document = document;
+    this.common = structuredClone(document);
     this.solution = solution;
   }
 
@@ -68,11 +76,11 @@ export class JobStore implements FieldHost {
       this.document = kept.document;
       this.#changed();
     } else {
-      this.rival = { revision: this.revision, document: this.#plain() };
+      const rival = { revision: this.revision, document: this.#plain() };
       this.document = kept.document;
       this.revision = kept.base;
-      this.saveState = 'conflict';
-      this.#dirty = true;
+      this.common = kept.common;
+      this.#meet(rival);
       this.#solve();
     }
   }
@@ -239,6 +247,7 @@ export class JobStore implements FieldHost {
   resolve(document: Job): void {
     if (!this.rival) return;
     this.revision = this.rival.revision;
+    this.common = this.rival.document;
     this.document = document;
     this.rival = undefined;
     this.saveState = 'saving';
@@ -314,11 +323,12 @@ export class JobStore implements FieldHost {
     }
     if (response.status === 409) this.#meet((await response.json()) as Rival);
     else if (response.status >= 500 || LATER.has(response.status)) this.#waitAndRetry();
-    else if (response.ok) await this.#accepted(response);
+    else if (response.ok) await this.#accepted(response, document);
     else await this.#refused(response);
   }
 
-  async #accepted(response: Response): Promise<void> {
+  async #accepted(response: Response, document: Job): Promise<void> {
+    this.common = document;
     this.revision = ((await response.json()) as { revision: number }).revision;
     this.#attempts = 0;
     this.refusal = '';
@@ -336,10 +346,22 @@ export class JobStore implements FieldHost {
     this.#saveIn(RETRY_AFTER[Math.min(this.#attempts++, RETRY_AFTER.length - 1)] ?? 15_000);
   }
 
+  /** Somebody saved first: what does not clash is joined and saved; only what both changed is asked. */
   #meet(rival: Rival): void {
     this.#dirty = true;
-    this.rival = rival;
-    this.saveState = 'conflict';
+    const mine = this.#plain();
+    if (clashes(this.common, mine, rival.document).length > 0) {
+      this.rival = rival;
+      this.saveState = 'conflict';
+      return;
+    }
+    this.#remember('');
+    this.document = merge(this.common, mine, rival.document, () => 'mine');
+    this.common = rival.document;
+    this.revision = rival.revision;
+    this.joined = `Joined with what somebody else saved, revision ${rival.revision}.`;
+    this.saveState = 'saving';
+    this.#changed();
   }
 
   async #refused(response: Response): Promise<void> {
@@ -358,7 +380,11 @@ export class JobStore implements FieldHost {
 
   /** Kept in this browser until the server has it. */
   #keep(): void {
-    const kept: Kept = { base: this.revision, document: this.#plain() };
+    const kept: Kept = {
+      base: this.revision,
+      document: this.#plain(),
+      ...(this.common ? { common: this.common } : {}),
+    };
     try {
       localStorage.setItem(this.#key, JSON.stringify(kept));
     } catch {

@@ -1,10 +1,10 @@
 import type { StageName } from '@pilgrim/core/ground/stage-names';
 import { sheetOf } from '$lib/job/sheets';
-import { stagePanels } from '$lib/job/stage-panels';
+import { stageViews } from '$lib/stages/views';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = async ({ params }) => {
   const stage = (params.stage ?? 'situation') as StageName;
-  const [sheet, panel] = await Promise.all([sheetOf(stage), stagePanels[stage]?.()]);
-  return { sheet, Panel: panel?.default };
+  const [sheet, view] = await Promise.all([sheetOf(stage), stageViews[stage]()]);
+  return { sheet, View: view.default };
 };

@@ -6,14 +6,16 @@
   import { onMount } from 'svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { bandChart, timeChart, torqueSpeedChart, transientChart } from '$lib/charts/start-charts';
-  import type { PanelProps } from '$lib/job/stage-panels';
-  import Chart from './Chart.svelte';
-  import MachineCard from './MachineCard.svelte';
-  import MachineCurves from './MachineCurves.svelte';
-  import StartKnobs from './StartKnobs.svelte';
-  import TableCard from './TableCard.svelte';
+  import Bench from '$lib/bench/Bench.svelte';
+  import type { ViewProps } from './views';
+  import Chart from '$lib/components/Chart.svelte';
+  import MachineCard from '$lib/components/MachineCard.svelte';
+  import MachineCurves from '$lib/components/MachineCurves.svelte';
+  import StartKnobs from '$lib/components/StartKnobs.svelte';
+  import TableCard from '$lib/components/TableCard.svelte';
 
-  let { store, hydrated }: PanelProps = $props();
+  let props: ViewProps = $props();
+  const { store, hydrated } = $derived(props);
 
   const COUNT = 2000;
   const SEED = 1;
@@ -82,83 +84,106 @@
   const head = 'px-2 py-1.5 font-normal';
 </script>
 
-{#if details.starting.length > 0 && shown}
-  <TableCard
-    label="Ways to start"
-    caption="Ways to start, the least costly first; choose one to see it run"
-    class="lg:col-span-2"
-  >
-    <thead>
-      <tr class="text-left text-quiet">
-        <th scope="col" class={head}>Way, verdict</th>
-        <th scope="col" class={`${head} text-right`}>Line current</th>
-        <th scope="col" class={`${head} text-right`}>Torque</th>
-        <th scope="col" class={`${head} text-right`}>Dip, bus</th>
-        <th scope="col" class={`${head} text-right`}>at motor</th>
-        <th scope="col" class={`${head} text-right`}>Up in</th>
-        <th scope="col" class={`${head} text-right`}>Left over</th>
-        <th scope="col" class={`${head} text-right`}>Heat</th>
-        <th scope="col" class={`${head} text-right`}>Relay</th>
-      </tr>
-    </thead>
-    <tbody>
-      {#each details.starting as way (way.method)}
-        <tr class={`border-t align-top ${way.method === shown.method ? 'bg-wash' : ''}`} data-method={way.method}>
-          <th scope="row" class="px-2 py-1 text-left"
-            ><button
-              type="button"
-              class="min-h-11 text-left font-semibold underline decoration-dotted underline-offset-4"
-              aria-pressed={way.method === shown.method}
-              onclick={() => (picked = way.method)}>{way.method}</button
-            >{#if way.method === chosen}<span class="font-normal text-sea">&nbsp;· chosen</span>{/if}<span
-              class={`block text-sm font-normal ${way.passes ? 'text-good' : 'text-stop'}`}
-              >{way.passes ? '✓ passes' : '✕ fails'}</span
-            >{#if way.needs}<span class="block text-xs font-normal text-quiet">{way.needs}</span>{/if}</th
-          >
-          {#each [way.text.current, way.text.torque, way.text.dip, way.text.terminalDip, way.text.time, way.text.margin, way.text.heat, way.text.tripClass] as cell, at (at)}
-            <td class="px-2 pt-3.5 text-right whitespace-nowrap">{cell}</td>
-          {/each}
-        </tr>
-        {#if !way.passes}
-          <tr class={way.method === shown.method ? 'bg-wash' : ''} data-failures={way.method}>
-            <td colspan="9" class="px-2 pb-3">
-              <!-- Stays in view where the table scrolls sideways. -->
-              <div class="sticky start-2 max-w-[calc(100cqw-1rem)]">
-                <span class="text-stop">{way.failures.join('; ')}.</span>
-                <span class="text-quiet">Would pass with: {way.remedies.join('; ')}.</span>
-              </div>
-            </td>
+<Bench {...props} stage="starting">
+  {#snippet top()}
+    {#if shown && details.machine && details.startSetting}
+      <section class="mb-3 rounded-lg border bg-card p-2" aria-label="The start as it runs" data-testid="start-run">
+        <h2 class="mb-1 text-sm font-semibold text-quiet">
+          {shown.method[0]?.toUpperCase()}{shown.method.slice(1)}, as it runs: {shown.text.current}, {shown.time ===
+          undefined
+            ? 'does not come up'
+            : `up in ${shown.text.time}`}
+        </h2>
+        <div class="grid gap-3 md:grid-cols-2">
+          <Chart
+            option={torqueSpeedChart(shown, details.machine, details.loadCurve, school)}
+            height={215}
+            label="Torque against speed of the motor at full voltage, of the motor as started, and of the load."
+          />
+          <Chart
+            option={timeChart(
+              shown,
+              details.startSetting.overload,
+              shown.relayClass,
+              details.startSetting.motor.voltage,
+            )}
+            height={215}
+            label="Line current, speed and voltage against time, with the trip curve of the overload relay."
+          />
+        </div>
+        <StartKnobs {store} {hydrated} method={shown.method} setting={details.startSetting} />
+      </section>
+    {/if}
+  {/snippet}
+  {#snippet picture()}
+    {#if shown}
+      <TableCard label="Ways to start" caption="Ways to start, the least costly first; choose one to see it run">
+        <thead>
+          <tr class="text-left text-quiet">
+            <th scope="col" class={head}>Way, verdict</th>
+            <th scope="col" class={`${head} text-right`}>Line current</th>
+            <th scope="col" class={`${head} text-right @max-[36rem]:hidden`}>Torque</th>
+            <th scope="col" class={`${head} text-right`}>Dip, bus</th>
+            <th scope="col" class={`${head} text-right @max-[36rem]:hidden`}>at motor</th>
+            <th scope="col" class={`${head} text-right`}>Up in</th>
+            <th scope="col" class={`${head} text-right`}>Left over</th>
+            <th scope="col" class={`${head} text-right`}>Heat</th>
+            <th scope="col" class={`${head} text-right`}>Relay</th>
           </tr>
+        </thead>
+        <tbody>
+          {#each details.starting as way (way.method)}
+            <tr class={`border-t align-top ${way.method === shown.method ? 'bg-wash' : ''}`} data-method={way.method}>
+              <th scope="row" class="px-2 py-0.5 text-left whitespace-nowrap"
+                ><button
+                  type="button"
+                  class="min-h-8 text-left font-semibold underline decoration-dotted underline-offset-4 pointer-coarse:min-h-11"
+                  aria-pressed={way.method === shown.method}
+                  onclick={() => (picked = way.method)}>{way.method}</button
+                >{#if way.method === chosen}<span class="font-normal text-sea">&nbsp;· chosen</span>{/if}<span
+                  class={`block text-sm font-normal ${way.passes ? 'text-good' : 'text-stop'}`}
+                  >{way.passes ? '✓ passes' : '✕ fails'}</span
+                >{#if way.needs}<span class="block text-xs font-normal text-quiet">{way.needs}</span>{/if}</th
+              >
+              {#each [way.text.current, way.text.torque, way.text.dip, way.text.terminalDip, way.text.time, way.text.margin, way.text.heat, way.text.tripClass] as cell, at (at)}
+                <td
+                  class={`px-2 pt-1 text-right whitespace-nowrap ${at === 1 || at === 3 ? '@max-[36rem]:hidden' : ''}`}
+                  >{cell}</td
+                >
+              {/each}
+            </tr>
+            {#if !way.passes}
+              <tr class={way.method === shown.method ? 'bg-wash' : ''} data-failures={way.method}>
+                <td colspan="9" class="px-2 pb-3">
+                  <!-- Stays in view where the table scrolls sideways. -->
+                  <div class="sticky start-2 max-w-[calc(100cqw-1rem)]">
+                    <span class="text-stop">{way.failures.join('; ')}.</span>
+                    <span class="text-quiet">Would pass with: {way.remedies.join('; ')}.</span>
+                  </div>
+                </td>
+              </tr>
+            {/if}
+          {/each}
+        </tbody>
+      </TableCard>
+    {/if}
+  {/snippet}
+  {#if shown && details.machine && details.startSetting}
+    <section class="rounded-lg border bg-card p-3" aria-label="More of the start">
+      <div class="mt-2 flex flex-wrap items-center gap-3">
+        <Button color="alternative" class="min-h-11 text-ink!" disabled={!hydrated} onclick={firstCycles}
+          >First cycles and change-over</Button
+        >
+        {#if share === undefined}
+          <Button color="alternative" class="min-h-11 text-ink!" disabled={!hydrated} onclick={range}
+            >What {COUNT} motors of this plate would do</Button
+          >
+        {:else}
+          <Button color="alternative" class="min-h-11 text-ink!" onclick={() => cancel()}>Cancel</Button>
+          <progress class="grow" max={1} value={share} aria-label="Starts run">{Math.round(share * 100)} %</progress>
         {/if}
-      {/each}
-    </tbody>
-  </TableCard>
-
-  {#if details.machine && details.startSetting}
-    <section
-      class="rounded-lg border bg-card p-3 lg:col-span-2"
-      aria-label="The start as it runs"
-      data-testid="start-run"
-    >
-      <h2 class="mb-2 text-sm font-semibold text-quiet">
-        {shown.method[0]?.toUpperCase()}{shown.method.slice(1)}, as it runs: {shown.text.current}, {shown.time ===
-        undefined
-          ? 'does not come up'
-          : `up in ${shown.text.time}`}
-      </h2>
-      <StartKnobs {store} {hydrated} method={shown.method} setting={details.startSetting} />
-      <div class="grid gap-3 2xl:grid-cols-2">
-        <Chart
-          option={torqueSpeedChart(shown, details.machine, details.loadCurve, school)}
-          height={280}
-          label="Torque against speed of the motor at full voltage, of the motor as started, and of the load."
-        />
-        <Chart
-          option={timeChart(shown, details.startSetting.overload, shown.relayClass, details.startSetting.motor.voltage)}
-          height={280}
-          label="Line current, speed and voltage against time, with the trip curve of the overload relay."
-        />
       </div>
+      {#if problem}<p class="mt-2 text-sm text-stop" role="alert">{problem}</p>{/if}
       {#if shown.trace}
         {@const trace = shown.trace}
         <details>
@@ -191,24 +216,9 @@
           </table>
         </details>
       {/if}
-      <div class="mt-2 flex flex-wrap items-center gap-3">
-        <Button color="alternative" class="min-h-11 text-ink!" disabled={!hydrated} onclick={firstCycles}
-          >First cycles and change-over</Button
-        >
-        {#if share === undefined}
-          <Button color="alternative" class="min-h-11 text-ink!" disabled={!hydrated} onclick={range}
-            >What {COUNT} motors of this plate would do</Button
-          >
-        {:else}
-          <Button color="alternative" class="min-h-11 text-ink!" onclick={() => cancel()}>Cancel</Button>
-          <progress class="grow" max={1} value={share} aria-label="Starts run">{Math.round(share * 100)} %</progress>
-        {/if}
-      </div>
-      {#if problem}<p class="mt-2 text-sm text-stop" role="alert">{problem}</p>{/if}
     </section>
-
     {#if transient}
-      <section class="rounded-lg border bg-card p-3 lg:col-span-2" aria-label="First cycles" data-testid="transient">
+      <section class="rounded-lg border bg-card p-3" aria-label="First cycles" data-testid="transient">
         <h2 class="mb-1 text-sm font-semibold text-quiet">First cycles, {transientFor}</h2>
         <p class="text-sm">
           Peak current <strong>{formatQuantity(transient.peakCurrent, 'current', school)}</strong>, peak torque
@@ -242,7 +252,7 @@
       </section>
     {/if}
     {#if spread}
-      <section class="rounded-lg border bg-card p-3 lg:col-span-2" aria-label="Spread of starts" data-testid="spread">
+      <section class="rounded-lg border bg-card p-3" aria-label="Spread of starts" data-testid="spread">
         <h2 class="mb-1 text-sm font-semibold text-quiet">
           {spread.count} starts within the tolerances of plate, load and supply, {spreadFor}
         </h2>
@@ -268,4 +278,4 @@
     <MachineCurves machine={details.machine} {school} {hydrated} />
     <MachineCard machine={details.machine} {school} />
   {/if}
-{/if}
+</Bench>

@@ -1,0 +1,55 @@
+<script lang="ts">
+  import type { StageName } from '@pilgrim/core/ground/stage-names';
+  import type { Snippet } from 'svelte';
+  import FieldGrid from '$lib/components/FieldGrid.svelte';
+  import Figures from '$lib/components/Figures.svelte';
+  import type { JobStore } from '$lib/job/job-store.svelte';
+  import type { Sheet } from '$lib/job/sheets';
+  import Readouts from './Readouts.svelte';
+
+  interface Props {
+    store: JobStore;
+    hydrated: boolean;
+    stage: StageName;
+    sheet: Sheet;
+    /** What stands over fields and picture, over the whole width. */
+    top?: Snippet | undefined;
+    /** The picture the stage’s question needs. */
+    picture?: Snippet | undefined;
+    /** What is typed before and after the fields. */
+    before?: Snippet | undefined;
+    after?: Snippet | undefined;
+    /** What stands under fields and picture. */
+    children?: Snippet | undefined;
+    /** The plate takes more room than its picture. */
+    wide?: boolean;
+  }
+  let { store, hydrated, stage, sheet, top, picture, before, after, children, wide = false }: Props = $props();
+</script>
+
+<!-- A stage as a bench: what it comes to, what can be turned, and the picture of it, in one view. -->
+<Readouts {store} {stage} declared={sheet.values} />
+{@render top?.()}
+<div
+  class={`grid grid-cols-[minmax(0,1fr)] items-start gap-3 ${wide ? 'lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]' : 'lg:grid-cols-[minmax(0,20.5rem)_minmax(0,1fr)]'}`}
+>
+  <div class="order-2 lg:order-1">
+    {@render before?.()}
+    <FieldGrid fields={sheet.fields} {store} {hydrated} look={wide ? 'plate' : 'compact'} />
+    {@render after?.()}
+  </div>
+  <div class="order-1 grid grid-cols-[minmax(0,1fr)] gap-3 lg:order-2" data-testid="picture">
+    {@render picture?.()}
+    <Figures
+      values={store.solution.values}
+      {stage}
+      declared={sheet.values}
+      currency={store.document.currency}
+      whole={(id: string) => store.whole(id)}
+      left={(id: string) =>
+        store.solution.details.readouts.every((readout) => readout.id !== id) &&
+        store.echo(id)?.read !== store.solution.values[id]?.text}
+    />
+  </div>
+</div>
+{#if children}<div class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-3">{@render children()}</div>{/if}

@@ -1,0 +1,26 @@
+<script lang="ts">
+  import Bench from '$lib/bench/Bench.svelte';
+  import CluesPanel from '$lib/components/CluesPanel.svelte';
+  import MotorOutline from '$lib/components/MotorOutline.svelte';
+  import PlateText from '$lib/components/PlateText.svelte';
+  import type { ViewProps } from './views';
+
+  let props: ViewProps = $props();
+
+  const outlines = $derived(props.store.solution.details.outlines);
+</script>
+
+<Bench {...props} stage="nameplate" wide>
+  {#snippet before()}
+    <PlateText
+      store={props.store}
+      hydrated={props.hydrated}
+      fields={props.sheet.fields}
+      reader={(text: string) => props.store.readPlate(text)}
+    />
+  {/snippet}
+  {#snippet picture()}
+    {#if outlines.old}<MotorOutline {...outlines} school={props.store.document.school} />{/if}
+    <CluesPanel clues={props.store.solution.details.clues} />
+  {/snippet}
+</Bench>

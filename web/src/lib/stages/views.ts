@@ -1,0 +1,29 @@
+import type { StageName } from '@pilgrim/core/ground/stage-names';
+import type { Component } from 'svelte';
+import type { JobStore } from '$lib/job/job-store.svelte';
+import type { Sheet } from '$lib/job/sheets';
+
+export interface ViewProps {
+  readonly store: JobStore;
+  readonly hydrated: boolean;
+  /** Address of the job. */
+  readonly base: string;
+  readonly sheet: Sheet;
+}
+
+type View = Promise<{ default: Component<ViewProps> }>;
+
+/** How each stage is shown. Fetched with the stage, so that a first visit loads only one. */
+export const stageViews: Readonly<Record<StageName, () => View>> = {
+  situation: () => import('./SituationView.svelte'),
+  nameplate: () => import('./NameplateView.svelte'),
+  load: () => import('./LoadView.svelte'),
+  supply: () => import('./SupplyView.svelte'),
+  place: () => import('./PlaceView.svelte'),
+  profile: () => import('./ProfileView.svelte'),
+  starting: () => import('./StartingView.svelte'),
+  pick: () => import('./PickView.svelte'),
+  protection: () => import('./ProtectionView.svelte'),
+  money: () => import('./MoneyView.svelte'),
+  handover: () => import('./HandoverView.svelte'),
+};

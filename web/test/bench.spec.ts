@@ -1,0 +1,89 @@
+/** Every stage as a bench: what it comes to, its picture and what is typed first, in one view; remedies at a press. */
+import { expect, test, type Locator } from '@playwright/test';
+import { accessible, demoJob, field, figure, fill, openStage, startJob } from './app.ts';
+
+test.use({ viewport: { width: 1280, height: 800 } });
+
+const whole = async (what: Locator): Promise<void> => {
+  await expect(what).toBeInViewport({ ratio: 0.99 });
+};
+
+const stages = [
+  ['situation', 'situation.kind', 'Causes to check', 'Life of the old motor'],
+  ['nameplate', 'nameplate.power', 'Mounting', 'Rated torque'],
+  ['load', 'load.way', 'Torque against speed', 'Motor speed'],
+  ['supply', 'supply.voltage', 'From source to motor', 'Motor voltage for it'],
+  ['place', 'place.ambient', 'Motor enclosures', 'Motor enclosure'],
+  ['profile', 'profile.control', 'Power against flow', 'Hours a year'],
+  ['starting', 'starting.speedControl', 'The start as it runs', 'Torque left over the load'],
+  ['pick', 'pick.prefer', 'Motors', 'Load on the motor'],
+  ['protection', 'protection.device', 'Time against current', 'Current for wires and device'],
+  ['money', 'money.energyPrice', 'Options compared', 'Simple payback'],
+] as const;
+
+for (const [stage, first, picture, readout] of stages)
+  test(`${stage}: picture, key results and the first field without scrolling`, async ({ page }) => {
+    await page.goto(`${await demoJob(page, 'P-214')}/${stage}`);
+    await expect(page.getByRole('navigation', { name: 'Power train' })).toBeInViewport();
+    await whole(page.getByRole('navigation', { name: 'Stages' }).locator('[aria-current="step"]'));
+    await whole(field(page, first));
+    await whole(page.getByTestId('readouts').getByText(readout, { exact: true }));
+    const region =
+      stage === 'nameplate' ? page.locator('[data-outline]') : page.getByRole('region', { name: picture }).first();
+    // Its head and its upper part; long tables go on below.
+    await expect(region).toBeInViewport();
+    const box = await region.boundingBox();
+    expect(box?.y ?? 0).toBeLessThan(420);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
+    expect(await page.evaluate(() => document.documentElement.scrollHeight - innerHeight)).toBeLessThanOrEqual(0);
+  });
+
+test('typing one figure changes readouts and picture; a missed limit is told in shape and words', async ({ page }) => {
+  await page.goto(`${await demoJob(page, 'P-214')}/load`);
+  const chart = page.getByRole('region', { name: 'Torque against speed' }).locator('svg');
+  await expect(chart).toBeVisible();
+  const before = await chart.innerHTML();
+  await fill(page, { 'load.torque': '80 lb·ft' });
+  await expect(figure(page, 'load.motorTorque')).toContainText('80');
+  await expect.poll(() => chart.innerHTML()).not.toBe(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await openStage(page, 'supply');
+  await page.getByText('Limits on starting').click();
+  await fill(page, { 'supply.busDipLimit': '0.5 %' });
+  const dip = page.locator('[data-value="supply.directBusDip"]');
+  await expect(dip).toHaveAttribute('data-missed', 'true');
+  await expect(dip).toContainText('✕ at most');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(dip).toHaveAttribute('data-missed', 'false');
+});
+
+test('a remedy the engine knows is a button; undo takes it back', async ({ page }) => {
+  await startJob(page, 'replace', 'M-1', 'Misread plate');
+  await openStage(page, 'nameplate');
+  await fill(page, {
+    'nameplate.power': '50 hp',
+    'nameplate.voltages': '460',
+    'nameplate.currents': '58',
+    'nameplate.frequency': '60',
+    'nameplate.speed': '1775',
+    'nameplate.efficiency': '94.5 %',
+    'nameplate.powerFactor': '68',
+  });
+  const misread = page.locator('[data-finding="nameplate.misread"]');
+  await misread.getByRole('button', { name: 'Take 86' }).click();
+  await expect(misread).toHaveCount(0);
+  await expect(field(page, 'nameplate.powerFactor')).toHaveValue('86');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(field(page, 'nameplate.powerFactor')).toHaveValue('68');
+  await expect(misread).toBeVisible();
+  await accessible(page);
+});
+
+test('what is wrong elsewhere is a count that opens', async ({ page }) => {
+  await page.goto(`${await demoJob(page, 'P-214')}/money`);
+  const elsewhere = page.getByTestId('findings-elsewhere');
+  const finding = elsewhere.locator('[data-finding]').first();
+  await expect(finding).toBeHidden();
+  await elsewhere.locator('summary').click();
+  await expect(finding).toBeVisible();
+});
