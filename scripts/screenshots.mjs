@@ -28,7 +28,6 @@ const views = [
   { name: 'import', path: '/motors/import', file: MOTORS },
   { name: 'load', tag: 'BL-402', path: '/load' },
   { name: 'profile-dark', tag: 'HF-031', path: '/profile', dark: true },
-  { name: 'train', tag: 'KA-2', path: '/load', top: '[aria-label="The train from motor to machine"]' },
   { name: 'place', tag: 'KA-2', path: '/place', show: '[data-enclosure="TEXP"]' },
   { name: 'site', path: '/sites/Fenhallow%20Board%20Mill' },
   { name: 'starting', tag: 'RF-110', path: '/starting', press: ['direct'], drawn: true },
@@ -57,7 +56,6 @@ async function shoot(browser, origin, view) {
   }
   for (const name of view.press ?? []) await page.getByRole('button', { name }).first().click();
   if (view.drawn) await page.waitForSelector('[data-drawn="true"] svg');
-  if (view.top) await page.locator(view.top).evaluate((node) => node.scrollIntoView({ block: 'start' }));
   if (view.follow) {
     await page.getByRole('link', { name: view.follow }).click();
     await page.waitForSelector('[data-outline]');

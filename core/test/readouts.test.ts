@@ -67,6 +67,19 @@ describe('readouts', () => {
     expect(payback).toMatchObject({ filled: 0.64, mark: 0.8, missed: false });
     expect(unbalance?.missed).toBe(true);
   });
+  it('a hot spot that follows from the class alone misses no limit; one from the rise on the plate does', () => {
+    const hot = (rise: string) =>
+      solve(
+        emptyJob({
+          nameplate: { power: '15 hp', thermalClass: 'B', rise, ambient: '50 °C' },
+          situation: { kind: 'replace' },
+        }),
+        demo,
+      ).details.readouts.find(({ id }) => id === 'nameplate.hotSpot')?.limit;
+    expect(hot('90 K')).toMatchObject({ missed: true });
+    expect(plain(hot(''))).toBe('rated for 130 °C');
+    expect(hot('')?.missed).toBe(false);
+  });
   it('at most six a stage, of figures that are published, and never a limit where the figure is words', () => {
     for (const { school, currency, jobs } of demoSites)
       for (const job of jobs) {

@@ -229,3 +229,24 @@ test('the register is exported, and its API refuses what it should', async ({ re
   expect((await request.delete(at)).status()).toBe(204);
   expect((await request.get(at)).status()).toBe(404);
 });
+
+test('a link saves what was typed of a motor first; rules of a site are not dropped without a word', async ({
+  page,
+}) => {
+  await visit(page, '/motors');
+  await page.getByRole('link', { name: 'S-018' }).first().click();
+  await page.waitForURL(/\/motors\/[0-9a-f-]{36}/);
+  const motor = page.url();
+  await page.locator('#location').fill('Motor store, rack 9');
+  await page.getByRole('link', { name: 'Motors', exact: true }).first().click();
+  await page.waitForURL(/\/motors$/);
+  await visit(page, new URL(motor).pathname);
+  await expect(page.locator('#location')).toHaveValue('Motor store, rack 9');
+  await visit(page, '/sites/Fenhallow%20Board%20Mill');
+  await page.locator('#busDip').fill('4 %');
+  await page.getByRole('link', { name: 'Motors', exact: true }).first().click();
+  await expect(page.getByRole('alert')).toContainText('not kept yet');
+  await expect(page.locator('#busDip')).toHaveValue('4 %');
+  await page.getByRole('link', { name: 'Motors', exact: true }).first().click();
+  await page.waitForURL(/\/motors$/);
+});

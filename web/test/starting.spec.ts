@@ -94,7 +94,9 @@ test('star-delta: first cycles and the change-over spike; electronics have none'
   await expect(panel.locator('[data-drawn="true"] svg')).toHaveCount(2);
   await choose(page, 'soft starter');
   await page.getByRole('button', { name: 'First cycles' }).click();
-  await expect(page.getByTestId('start-run').getByRole('alert')).toContainText('choose direct or star-delta');
+  await expect(page.getByRole('region', { name: 'More of the start' }).getByRole('alert')).toContainText(
+    'choose direct or star-delta',
+  );
 });
 
 test('two thousand starts with progress, cancelled and run again, while typing goes on', async ({ page }) => {

@@ -54,7 +54,8 @@ export function readoutsOf(
       'ratedTorque',
       'slip',
       'efficiencyMinimum',
-      ['hotSpot', 'most', found('nameplate.thermalLimit')],
+      // Worked out from the class alone it is no more than an upper bound.
+      ['hotSpot', found('nameplate.hotSpot')?.origin === 'derived' ? 'most' : 'rated', found('nameplate.thermalLimit')],
       'lockedRotorCurrentMax',
       'torqueOnSupply',
     ],

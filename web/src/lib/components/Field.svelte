@@ -32,7 +32,7 @@
     <Checkbox
       {id}
       class="size-6"
-      classes={{ div: 'min-h-11 text-base font-normal text-ink' }}
+      classes={{ div: 'min-h-11 text-base font-normal text-ink fine:min-h-8 fine:text-sm' }}
       disabled={!hydrated}
       bind:checked={() => store.get(field.path) === true, (value) => store.set(field.path, value)}
     >

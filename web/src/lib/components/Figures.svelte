@@ -40,7 +40,7 @@
       <h2 class="border-b px-3 py-1.5 text-sm font-semibold text-quiet not-first:border-t not-first:bg-paper">
         {title}
       </h2>
-      <dl class="@min-[34rem]:columns-2 @min-[34rem]:gap-0">
+      <dl class="@min-[42rem]:columns-2 @min-[42rem]:gap-0">
         {#each rows as { id, label, value } (id)}
           {@const long = value.unit === '' && value.text.length > LONG}
           <div class={long ? 'worked block' : 'worked'} data-value={id}>

@@ -34,7 +34,9 @@
     />
   {:else}
     <p class="flex h-56 items-center justify-center rounded border border-dashed text-center text-sm text-quiet">
-      A motor and a supply make this picture: size and current on the plate or a load, and the system voltage.
+      {details.starting.length > 0
+        ? 'The start is being run up …'
+        : 'A motor and a supply make this picture: size and current on the plate or a load, and the system voltage.'}
     </p>
   {/if}
 </section>

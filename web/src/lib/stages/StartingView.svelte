@@ -81,7 +81,7 @@
     spreadFor = name;
   }
 
-  const head = 'px-2 py-1.5 font-normal';
+  const head = 'px-2 py-1 font-normal whitespace-nowrap';
 </script>
 
 <Bench {...props} stage="starting">
@@ -121,7 +121,7 @@
         <thead>
           <tr class="text-left text-quiet">
             <th scope="col" class={head}>Way, verdict</th>
-            <th scope="col" class={`${head} text-right`}>Line current</th>
+            <th scope="col" class={`${head} text-right`}>Line</th>
             <th scope="col" class={`${head} text-right @max-[36rem]:hidden`}>Torque</th>
             <th scope="col" class={`${head} text-right`}>Dip, bus</th>
             <th scope="col" class={`${head} text-right @max-[36rem]:hidden`}>at motor</th>
@@ -141,9 +141,9 @@
                   aria-pressed={way.method === shown.method}
                   onclick={() => (picked = way.method)}>{way.method}</button
                 >{#if way.method === chosen}<span class="font-normal text-sea">&nbsp;· chosen</span>{/if}<span
-                  class={`block text-sm font-normal ${way.passes ? 'text-good' : 'text-stop'}`}
+                  class={`ms-2 text-sm font-normal ${way.passes ? 'text-good' : 'text-stop'}`}
                   >{way.passes ? '✓ passes' : '✕ fails'}</span
-                >{#if way.needs}<span class="block text-xs font-normal text-quiet">{way.needs}</span>{/if}</th
+                >{#if way.needs}<span class="ms-2 text-xs font-normal text-quiet">{way.needs}</span>{/if}</th
               >
               {#each [way.text.current, way.text.torque, way.text.dip, way.text.terminalDip, way.text.time, way.text.margin, way.text.heat, way.text.tripClass] as cell, at (at)}
                 <td
@@ -154,7 +154,7 @@
             </tr>
             {#if !way.passes}
               <tr class={way.method === shown.method ? 'bg-wash' : ''} data-failures={way.method}>
-                <td colspan="9" class="px-2 pb-3">
+                <td colspan="9" class="px-2 pb-1">
                   <!-- Stays in view where the table scrolls sideways. -->
                   <div class="sticky start-2 max-w-[calc(100cqw-1rem)]">
                     <span class="text-stop">{way.failures.join('; ')}.</span>

@@ -10,6 +10,7 @@
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import WorkingCard from '$lib/components/WorkingCard.svelte';
   import { MotorStore } from '$lib/register/motor-store.svelte';
+  import { savedOnLeaving } from '$lib/leaving';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
@@ -18,6 +19,11 @@
   onMount(() => void (hydrated = true));
 
   const store = untrack(() => new MotorStore(data.id, data.revision, data.motor));
+  savedOnLeaving({
+    is: () => store.state === 'changed',
+    save: () => store.save().then(() => store.state === 'saved'),
+    tell: () => (store.problem = `${store.problem} Leaving once more drops what was typed.`),
+  });
   const values = $derived(
     Object.fromEntries(Object.entries(store.decoded.values).map(([name, value]) => [`nameplate.${name}`, value])),
   );

@@ -2,17 +2,28 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount } from 'svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
+  import { savedOnLeaving } from '$lib/leaving';
   import type { PageProps } from './$types';
 
   let { data, form }: PageProps = $props();
   let hydrated = $state(false);
   onMount(() => void (hydrated = true));
 
+  // Rules count for every new job: they are kept by the button only, and never dropped without a word.
+  let touched = $state(false);
+  let told = $state(false);
+  savedOnLeaving({ is: () => touched, save: () => Promise.resolve(false), tell: () => (told = true) });
+
   const typed = $derived(form?.typed ?? undefined);
   const errors = $derived((form?.errors ?? {}) as Readonly<Record<string, string>>);
   const stages = $derived([...new Set(data.rules.map((rule) => rule.stage))]);
 </script>
 
+<svelte:window
+  onbeforeunload={(leaving: BeforeUnloadEvent) => {
+    if (touched) leaving.preventDefault();
+  }}
+/>
 <svelte:head><title>{data.site.name} · Pilgrim</title></svelte:head>
 <SiteHeader current="sites" {hydrated} />
 <main id="main" class="mx-auto max-w-6xl p-4">
@@ -21,7 +32,10 @@
     None of these has a published source: each is common practice with its reason. What is set here goes into every new
     job of the site; a job can set its own. Leave a field empty for the usual value.
   </p>
-  <form method="post" class="space-y-6">
+  <form method="post" class="space-y-6" oninput={() => (touched = true)} onsubmit={() => (touched = false)}>
+    {#if told}<p class="rounded-lg border border-caution bg-caution-wash px-4 py-2 text-caution" role="alert">
+        △ What you typed is not kept yet. Press “Keep for new jobs”; leaving once more drops it.
+      </p>{/if}
     {#if form?.kept}<p class="rounded-lg border border-good bg-good-wash px-4 py-2 text-good" role="status">
         ✓ Kept. New jobs of {data.site.name} start with these; older jobs keep what they were decided with.
       </p>{/if}
