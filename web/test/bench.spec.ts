@@ -1,5 +1,6 @@
 /** Every stage as a bench: what it comes to, its picture and what is typed first, in one view; remedies at a press. */
 import { expect, test, type Locator } from '@playwright/test';
+import { readFileSync } from 'node:fs';
 import { accessible, demoJob, field, figure, fill, openStage, startJob } from './app.ts';
 
 test.use({ viewport: { width: 1280, height: 800 } });
@@ -86,4 +87,69 @@ test('what is wrong elsewhere is a count that opens', async ({ page }) => {
   await expect(finding).toBeHidden();
   await elsewhere.locator('summary').click();
   await expect(finding).toBeVisible();
+});
+
+test('an empty stage shows what would stand there and leads to what makes it', async ({ page }) => {
+  await startJob(page, 'new', 'M-2', 'Nothing known yet');
+  await openStage(page, 'load');
+  const empty = page.locator('[data-empty]');
+  await expect(empty).toContainText('This picture appears with');
+  await empty.getByRole('button', { name: 'its speed' }).click();
+  await expect(field(page, 'load.speed')).toBeFocused();
+  await fill(page, { 'load.torque': '70 lb·ft', 'load.speed': '1760' });
+  await expect(empty).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Torque against speed' }).locator('svg').first()).toBeVisible();
+  await openStage(page, 'profile');
+  await expect(page.locator('[data-empty]')).toBeVisible();
+  await accessible(page);
+});
+
+test('undo is taken back by redo, and a new change ends that; ? lists the keys and / searches', async ({ page }) => {
+  await startJob(page, 'replace', 'M-3', 'Back and forth');
+  await openStage(page, 'nameplate');
+  await fill(page, { 'nameplate.power': '20 hp' });
+  await fill(page, { 'nameplate.speed': '1765' });
+  const [undo, redo] = [page.getByRole('button', { name: 'Undo' }), page.getByRole('button', { name: 'Redo' })];
+  await undo.click();
+  await expect(field(page, 'nameplate.speed')).toHaveValue('');
+  await redo.click();
+  await expect(field(page, 'nameplate.speed')).toHaveValue('1765');
+  await expect(redo).toHaveCount(0);
+  await undo.click();
+  await fill(page, { 'nameplate.frame': '256T' });
+  await expect(redo).toHaveCount(0);
+  await page.locator('h1').click();
+  await page.keyboard.press('?');
+  const keys = page.getByRole('dialog', { name: 'Keys' });
+  await expect(keys).toContainText('Alt + ↓');
+  await accessible(page);
+  await page.keyboard.press('Escape');
+  await expect(keys).toBeHidden();
+  await page.goto('/');
+  await page.locator('html[data-hydrated]').waitFor();
+  await page.keyboard.press('/');
+  await expect(page.locator('#search')).toBeFocused();
+});
+
+test('a picture is kept as drawing and as figures', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await page.goto(`${await demoJob(page, 'P-214')}/load`);
+  const region = page.getByRole('region', { name: 'Torque against speed' });
+  await region.locator('svg').first().hover();
+  for (const [kind, start] of [
+    ['SVG', '<svg'],
+    ['PNG', '\u0089PNG'],
+  ] as const) {
+    const waiting = page.waitForEvent('download');
+    await region.getByRole('button', { name: `Save the picture as ${kind}` }).click();
+    const download = await waiting;
+    expect(download.suggestedFilename()).toMatch(new RegExp(`^torque-of-the-load.*\\.${kind.toLowerCase()}$`));
+    const path = await download.path();
+    expect(readFileSync(path, 'latin1').slice(0, 4)).toBe(start.slice(0, 4));
+  }
+  await region.getByRole('button', { name: 'Copy the figures as CSV' }).click();
+  await expect(region.getByRole('status')).toHaveText('Copied');
+  const lines = (await page.evaluate(() => navigator.clipboard.readText())).split(/\r?\n/);
+  expect(lines[0]).toBe('series,x,y');
+  expect(lines.length).toBeGreaterThan(10);
 });

@@ -20,6 +20,14 @@
 </script>
 
 <svelte:head><title>Jobs · Pilgrim</title></svelte:head>
+<svelte:window
+  onkeydown={(event: KeyboardEvent) => {
+    const typing = event.target instanceof HTMLElement && /INPUT|TEXTAREA|SELECT/.test(event.target.tagName);
+    if (event.key !== '/' || typing) return;
+    event.preventDefault();
+    document.getElementById('search')?.focus();
+  }}
+/>
 
 <SiteHeader current="jobs" {hydrated}>
   <form method="get" class="flex items-center gap-2" role="search">

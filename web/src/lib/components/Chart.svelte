@@ -4,6 +4,21 @@
   let { option, label, height = 260 }: { option: EChartsCoreOption; label: string; height?: number } = $props();
 
   let drawn = $state(false);
+  let frame = $state<HTMLElement>();
+  let said = $state('');
+
+  const svg = (): SVGSVGElement | null => frame?.querySelector('svg') ?? null;
+  async function keep(as: 'SVG' | 'PNG' | 'CSV'): Promise<void> {
+    const { csvOf, savePng, saveSvg } = await import('$lib/charts/keep-picture');
+    const picture = svg();
+    if (as === 'CSV') {
+      await navigator.clipboard.writeText(csvOf(option)).then(
+        () => (said = 'Copied'),
+        () => (said = 'The browser does not allow copying'),
+      );
+    } else if (picture && as === 'SVG') saveSvg(picture, label);
+    else if (picture) await savePng(picture, label);
+  }
 
   function draw(node: HTMLElement) {
     let closed = false;
@@ -41,4 +56,28 @@
   }
 </script>
 
-<div role="img" aria-label={label} data-drawn={drawn} class="w-full" style={`height:${height}px`} {@attach draw}></div>
+<div class="group relative" bind:this={frame}>
+  <div
+    role="img"
+    aria-label={label}
+    data-drawn={drawn}
+    class="w-full"
+    style={`height:${height}px`}
+    {@attach draw}
+  ></div>
+  {#if drawn}
+    <p
+      class="no-print absolute end-0 bottom-0 flex items-center gap-1 text-xs text-quiet opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 pointer-coarse:static pointer-coarse:opacity-100"
+    >
+      <span role="status">{said}</span>
+      {#each ['SVG', 'PNG', 'CSV'] as const as as (as)}
+        <button
+          type="button"
+          class="min-h-6 min-w-8 rounded border bg-card px-1.5 hover:bg-wash pointer-coarse:min-h-11"
+          aria-label={as === 'CSV' ? 'Copy the figures as CSV' : `Save the picture as ${as}`}
+          onclick={() => void keep(as)}>{as}</button
+        >
+      {/each}
+    </p>
+  {/if}
+</div>

@@ -3,6 +3,7 @@
   import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import Chart from './Chart.svelte';
+  import EmptyPicture from './EmptyPicture.svelte';
 
   let { store }: { store: JobStore } = $props();
 
@@ -52,4 +53,13 @@
       </table>
     </details>
   </section>
+{:else}
+  <EmptyPicture
+    label="Torque against speed"
+    example="M30 92C40 102 60 104 90 100C160 92 240 62 300 20"
+    needs={[
+      { text: 'what is known of the load', field: 'load.way' },
+      { text: 'its speed', field: 'load.speed' },
+    ]}
+  />
 {/if}

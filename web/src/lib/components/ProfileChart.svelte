@@ -2,6 +2,7 @@
   import type { ViewProps } from '$lib/stages/views';
   import { profileChart } from '$lib/charts/profile-chart';
   import Chart from './Chart.svelte';
+  import EmptyPicture from './EmptyPicture.svelte';
 
   let { store }: Pick<ViewProps, 'store'> = $props();
 
@@ -39,4 +40,13 @@
       </tbody>
     </table>
   </section>
+{:else}
+  <EmptyPicture
+    label="Power against flow"
+    example="M60 70C140 60 220 50 300 40M60 104C140 98 220 78 300 40"
+    needs={[
+      { text: 'hours a year at a flow', field: 'profile.points' },
+      { text: 'how the flow is controlled', field: 'profile.control' },
+    ]}
+  />
 {/if}

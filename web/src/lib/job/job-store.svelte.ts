@@ -47,10 +47,12 @@ export class JobStore implements FieldHost {
   /** The version of `revision`: what both sides of a conflict began with; undefined where it is not known. */
   common: Job | undefined;
   undoable = $state(0);
+  redoable = $state(0);
 
   readonly id: string;
   readonly #own: OwnNames;
   #solver = new SolverClient();
+  #future: string[] = [];
   #past: { path: string; before: string }[] = [];
   #timer: ReturnType<typeof setTimeout> | undefined;
   #attempts = 0;
@@ -234,8 +236,22 @@ export class JobStore implements FieldHost {
   undo(): void {
     const last = this.#past.pop();
     if (!last) return;
-    this.document = JSON.parse(last.before) as Job;
+    this.#future.push(JSON.stringify(this.document));
+    this.#becomes(last.before);
+  }
+
+  /** Takes an undo back. */
+  redo(): void {
+    const next = this.#future.pop();
+    if (next === undefined) return;
+    this.#past.push({ path: '', before: JSON.stringify(this.document) });
+    this.#becomes(next);
+  }
+
+  #becomes(document: string): void {
+    this.document = JSON.parse(document) as Job;
     this.undoable = this.#past.length;
+    this.redoable = this.#future.length;
     this.#changed();
   }
 
@@ -267,6 +283,8 @@ export class JobStore implements FieldHost {
   }
 
   #remember(path: string): void {
+    this.#future = [];
+    this.redoable = 0;
     if (path !== '' && this.#past.at(-1)?.path === path) return;
     this.#past.push({ path, before: JSON.stringify(this.document) });
     if (this.#past.length > UNDO_DEPTH) this.#past.shift();

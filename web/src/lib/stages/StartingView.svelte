@@ -9,6 +9,7 @@
   import Bench from '$lib/bench/Bench.svelte';
   import type { ViewProps } from './views';
   import Chart from '$lib/components/Chart.svelte';
+  import EmptyPicture from '$lib/components/EmptyPicture.svelte';
   import MachineCard from '$lib/components/MachineCard.svelte';
   import MachineCurves from '$lib/components/MachineCurves.svelte';
   import StartKnobs from '$lib/components/StartKnobs.svelte';
@@ -113,6 +114,17 @@
         </div>
         <StartKnobs {store} {hydrated} method={shown.method} setting={details.startSetting} />
       </section>
+    {:else}
+      <div class="mb-3">
+        <EmptyPicture
+          label="The start as it runs"
+          example="M30 60C120 66 200 70 250 40C275 22 290 30 300 108M30 100C120 96 220 84 300 60"
+          needs={[
+            { text: 'a motor: its plate', href: `${props.base}/nameplate` },
+            { text: 'or its load', href: `${props.base}/load` },
+          ]}
+        />
+      </div>
     {/if}
   {/snippet}
   {#snippet picture()}

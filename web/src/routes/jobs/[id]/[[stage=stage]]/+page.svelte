@@ -12,6 +12,8 @@
   import WorkingCard from '$lib/components/WorkingCard.svelte';
   import { useJobStore } from '$lib/job/context';
   import { reach } from '$lib/job/reach';
+  import { sheetOf } from '$lib/job/sheets';
+  import { stageViews } from '$lib/stages/views';
   import type { PageProps } from './$types';
 
   let { data, params }: PageProps = $props();
@@ -35,12 +37,30 @@
     if (target) reach(target);
   });
 
+  let showKeys = $state(false);
+  let fetched = false;
+  /** The first sign of a person: figures and code of the other stages are there when they are looked at, server or not. */
+  function ahead(): void {
+    store.warm();
+    if (fetched) return;
+    fetched = true;
+    // What cannot be fetched now is asked for again when it is looked at.
+    for (const name of stageNames) void Promise.all([sheetOf(name), stageViews[name]()]).catch(() => undefined);
+  }
+
   function onkeydown(event: KeyboardEvent): void {
+    ahead();
     const typing = event.target instanceof HTMLElement && /INPUT|TEXTAREA|SELECT/.test(event.target.tagName);
-    if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !typing) {
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !typing) {
       event.preventDefault();
-      store.undo();
+      if (event.shiftKey) store.redo();
+      else store.undo();
     }
+    if ((event.ctrlKey || event.metaKey) && event.key === 'y' && !typing) {
+      event.preventDefault();
+      store.redo();
+    }
+    if (event.key === '?' && !typing) showKeys = true;
     // In a list of choices it opens the list.
     if (
       event.altKey &&
@@ -57,8 +77,7 @@
 </script>
 
 <svelte:head><title>{name} · {stageTitles[stage]} · Pilgrim</title></svelte:head>
-<!-- The first sign of a person starts the solver; its figures of the other stages are there when they are looked at. -->
-<svelte:window {onkeydown} onpointermove={() => store.warm()} />
+<svelte:window {onkeydown} onpointermove={ahead} />
 
 <div class="bench-page">
   <div class="head border-b bg-card">
@@ -80,6 +99,13 @@
           disabled={!hydrated || store.undoable === 0}
           onclick={() => store.undo()}>Undo</button
         >
+        {#if store.redoable > 0}
+          <button
+            type="button"
+            class="min-h-9 rounded-full border px-3 text-sm hover:bg-wash pointer-coarse:min-h-11"
+            onclick={() => store.redo()}>Redo</button
+          >
+        {/if}
         <ThemeButton {hydrated} />
         <a
           href={`${base}/sheet`}
@@ -129,6 +155,11 @@
 </div>
 
 <WorkingCard />
+{#if showKeys}
+  {#await import('$lib/components/KeysDialog.svelte') then { default: KeysDialog }}
+    <KeysDialog bind:open={showKeys} />
+  {/await}
+{/if}
 {#if store.rival}
   {#await import('$lib/components/ConflictDialog.svelte') then { default: ConflictDialog }}
     <ConflictDialog {store} />
