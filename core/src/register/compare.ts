@@ -166,7 +166,7 @@ const codes: readonly (readonly [Code, string, (x: string, y: string) => Weighed
   ['duty', 'Duty', () => ['Another duty: only S1 or CONT may be loaded continuously.', 'caution']],
   [
     'inverter',
-    'On a drive',
+    'Said about drives',
     (_, y) =>
       y === ''
         ? ['The new plate promises nothing about a drive.', 'caution']

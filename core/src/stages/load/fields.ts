@@ -264,14 +264,14 @@ export const fields = {
     asked: belted,
   }),
   breakaway: quantity('fraction', {
-    label: 'Breakaway, of running',
+    label: 'Torque to break away',
     min: 0,
     max: 5,
     example: '120 % of running torque',
     hint: '120 %',
   }),
   shock: choice(named('uniform', 'moderate', 'heavy'), {
-    label: 'Runs',
+    label: 'How evenly it runs',
     usual: 'uniform',
     note: 'How evenly the machine runs; sets the service factor of the transmission',
   }),
@@ -289,7 +289,7 @@ export const fields = {
     },
   ),
   overloadTorque: quantity('fraction', {
-    label: 'Torque, of running',
+    label: 'Overload torque, of running torque',
     min: 1,
     max: 5,
     example: '160 % of running torque',
@@ -297,7 +297,7 @@ export const fields = {
     group: 'Overloads now and then',
   }),
   overloadTime: quantity('duration', {
-    label: 'For',
+    label: 'Each lasts',
     min: 0.05,
     max: 3600,
     example: '8 s',

@@ -8,7 +8,7 @@ export const values = {
   ratio: figure('count', 'Ratio'),
   transmissionEfficiency: figure('fraction', 'Efficiency of the train', { always: true }),
   /** Breakaway torque as a share of running torque. */
-  breakaway: figure('fraction', 'Breakaway, share of running', { always: true }),
+  breakaway: figure('fraction', 'Torque to break away, of running torque', { always: true }),
   /** Torque the transmission must be rated for, at the driven shaft. */
   transmissionRating: figure('torque', 'Transmission rated for'),
   motorTorque: figure('torque', 'Torque at motor shaft', { sheet: 'Load and size' }),

@@ -164,7 +164,7 @@ export const fields = {
     group: 'More from the plate',
   }),
   usableAt: words(60, {
-    label: 'Usable at',
+    label: 'Usable at another voltage',
     hint: '208 V 41 A',
     group: 'More from the plate',
     note: 'A further voltage the plate allows, with its current',
@@ -176,8 +176,8 @@ export const fields = {
     group: 'More from the plate',
   }),
   inverter: words(120, {
-    label: 'On a drive',
-    headings: ['On a drive', 'inverter', 'inverter duty', 'vfd'],
+    label: 'Said about drives',
+    headings: ['Said about drives', 'On a drive', 'inverter', 'inverter duty', 'vfd'],
     hint: 'Inverter duty CT 10:1',
     group: 'More from the plate',
     note: 'What the plate says about running on a drive',

@@ -40,7 +40,7 @@ export const values = {
   bearingOppositeEnd: phrase('Bearing, opposite end', { sheet: 'Old or kept motor, by its plate' }),
   connection: phrase('Connection there'),
   starDelta: phrase('Star-delta start'),
-  inverter: phrase('On a drive'),
+  inverter: phrase('Fit for a drive'),
   classInItsYear: phrase('Least class in its year'),
   classToday: phrase('Least class today'),
   otherFrequency: phrase('On the other frequency'),

@@ -8,7 +8,7 @@ export const values = {
   motorLoad: figure('fraction', 'Load on the motor', { sheet: 'Load and size' }),
   drive: phrase('Drive', { sheet: 'Selection' }),
   driveCurrent: figure('current', 'Drive current here', { sheet: 'Settings and wiring' }),
-  driveUsed: figure('fraction', 'Share of it used'),
+  driveUsed: figure('fraction', 'Drive current used'),
   starter: phrase('Starter', { sheet: 'Selection' }),
 };
 

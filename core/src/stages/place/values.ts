@@ -8,7 +8,7 @@ export const values = {
   frameMaterial: phrase('Frame material', { always: true, sheet: 'Selection' }),
   heater: phrase('Heating', { sheet: 'Selection' }),
   /** Share of rated power the motor may give here. */
-  motorDerate: figure('fraction', 'Power left to the motor', { always: true, sheet: 'Load and size' }),
+  motorDerate: figure('fraction', 'Motor power usable here', { always: true, sheet: 'Load and size' }),
   driveHousing: phrase('Drive housing', { always: true, sheet: 'Selection' }),
   /** Share of its current a usual drive may give here. */
   driveDerate: figure('fraction', 'Current left to a drive', { always: true }),

@@ -187,7 +187,7 @@ export const fields = {
       group: 'Settings of the starter or drive',
     }),
     starTime: quantity('duration', {
-      label: 'or after',
+      label: 'Changes over at the latest after',
       min: 0.2,
       max: 120,
       example: '8 s',
@@ -293,14 +293,14 @@ export const fields = {
     group: 'From the motor’s data sheet',
   }),
   stallTimeHot: quantity('duration', {
-    label: 'Bears standing, hot',
+    label: 'Time it may stand stalled, hot',
     min: 1,
     max: 120,
     example: '12 s',
     group: 'From the motor’s data sheet',
   }),
   stallTimeCold: quantity('duration', {
-    label: 'Bears standing, cold',
+    label: 'Time it may stand stalled, cold',
     min: 1,
     max: 240,
     example: '20 s',

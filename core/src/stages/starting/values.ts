@@ -21,7 +21,7 @@ export const values = {
   totalInertia: figure('inertia', 'Inertia, rotor and load'),
   /** Rotor heat of the start over what the rotor bears. */
   rotorHeat: figure('fraction', 'Heat of the start, of what it bears', { sheet: 'Supply and start' }),
-  stallTime: figure('duration', 'Bears standing for'),
+  stallTime: figure('duration', 'Time it may stand stalled'),
   tripClass: phrase('Overload relay', { sheet: 'Supply and start' }),
   /** That the motor bears, and the rest before each. */
   startsPerHour: figure('count', 'Starts an hour it bears'),

@@ -23,7 +23,7 @@ export const fields = {
   ),
   source: choice(named('transformer', 'fault level', 'generator'), { label: 'Source', usual: 'transformer' }),
   sourcePower: quantity('apparentPower', {
-    label: 'Its size',
+    label: 'Rated power of the source',
     min: 1000,
     max: 1e9,
     example: '750 kVA',

@@ -95,7 +95,7 @@
     row="segment"
     cells={[
       { path: 'torque', label: 'Torque', placeholder: '72 lb·ft' },
-      { path: 'time', label: 'For', placeholder: '12 s' },
+      { path: 'time', label: 'Lasts', placeholder: '12 s' },
     ]}
     check={{ name: 'standing', label: 'stands' }}
     fresh={{ torque: '', time: '', standing: false }}

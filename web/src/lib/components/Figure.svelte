@@ -20,6 +20,7 @@
   type="button"
   class={value.origin === 'estimated' ? 'figure italic' : 'figure'}
   aria-haspopup="dialog"
+  aria-label={`${label}: ${value.text}`}
   title="Show the working"
   onclick={(event) => void open(event.currentTarget)}>{value.text}</button
 >

@@ -23,7 +23,7 @@
     readonly value: AnyValue;
   }
   const groups = $derived.by(() => {
-    const out: { title: string; rows: Row[] }[] = [{ title: 'What follows', rows: [] }];
+    const out: { title: string; rows: Row[] }[] = [{ title: 'Worked out', rows: [] }];
     for (const [name, { label, heading }] of Object.entries(declared)) {
       const id = `${stage}.${name}`;
       if (heading !== undefined) out.push({ title: heading, rows: [] });
@@ -35,7 +35,7 @@
 </script>
 
 {#if groups.length > 0}
-  <section aria-label="What follows" class="@container rounded-lg border bg-card">
+  <section aria-label="Worked out" class="@container rounded-lg border bg-card">
     {#each groups as { title, rows } (title)}
       <h2 class="border-b px-3 py-1.5 text-sm font-semibold text-quiet not-first:border-t not-first:bg-paper">
         {title}

@@ -52,6 +52,7 @@
                 color="alternative"
                 class="min-h-11 text-ink!"
                 disabled={!hydrated}
+                aria-label={`Choose ${motor.item.name}`}
                 onclick={() => store.set('pick.motor', motor.item.id)}>Choose</Button
               >{/if}
           </td>
@@ -98,6 +99,7 @@
                 color="alternative"
                 class="min-h-11 text-ink!"
                 disabled={!hydrated}
+                aria-label={`Choose ${drive.item.name}`}
                 onclick={() => store.set('pick.drive', drive.item.id)}>Choose</Button
               >{/if}
           </td>

@@ -93,7 +93,7 @@
       });
       out.push({
         path: 'starting.starTime',
-        label: 'or after',
+        label: 'Changes over at the latest after',
         min: 0.5,
         max: 60,
         step: 0.5,

@@ -138,7 +138,7 @@
             <th scope="col" class={`${head} text-right`}>Dip, bus</th>
             <th scope="col" class={`${head} text-right @max-[36rem]:hidden`}>at motor</th>
             <th scope="col" class={`${head} text-right`}>Up in</th>
-            <th scope="col" class={`${head} text-right`}>Left over</th>
+            <th scope="col" class={`${head} text-right`}>Torque left</th>
             <th scope="col" class={`${head} text-right`}>Heat</th>
             <th scope="col" class={`${head} text-right`}>Relay</th>
           </tr>

@@ -21,7 +21,7 @@
         cells={[
           { path: 'name', label: 'Band', placeholder: 'Night' },
           { path: 'price', label: 'Price', placeholder: '0.11 per kWh' },
-          { path: 'share', label: 'Of its hours', placeholder: '40 %' },
+          { path: 'share', label: 'Share of the hours', placeholder: '40 %' },
         ]}
         fresh={{ name: '', price: '', share: '' }}
       />
