@@ -233,7 +233,7 @@ test('the register is exported, and its API refuses what it should', async ({ re
 test('a link saves what was typed of a motor first; rules of a site are not dropped without a word', async ({
   page,
 }) => {
-  await visit(page, '/motors');
+  await visit(page, '/motors?q=S-018');
   await page.getByRole('link', { name: 'S-018' }).first().click();
   await page.waitForURL(/\/motors\/[0-9a-f-]{36}/);
   const motor = page.url();
