@@ -134,6 +134,11 @@ describe('a start against the supply', () => {
 
   it('with the most current that plate or catalogue allow the motor’s part of the divider is smaller: 5 % and 1.2 make 5.94 %', () => {
     expect(compared({ currentFactor: 1.2 }).dip).toBeCloseTo(0.06 / 1.01, 9);
+    // A bus loses at most all it has, however much is drawn; where it is fed back into, nothing is divided.
+    expect(compared({ run: { busDip: 1e17 } }).dip).toBe(1);
+    expect(compared({ run: { busDip: 1e17 }, currentFactor: 1.2 }).dip).toBeCloseTo(1, 9);
+    expect(compared({ run: { busDip: -0.5 }, currentFactor: 3 }).dip).toBeCloseTo(-1.5, 9);
+    expect(compared({ run: { busDip: -1e17 } }).dip).toBe(-1e17);
   });
 
   it('limits of current, of power and of what may start direct, at the limit and just past it', () => {

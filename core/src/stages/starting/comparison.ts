@@ -130,7 +130,11 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
  * the motor’s part is smaller by the factor.
  */
 function dipsOf({ run, currentFactor: k }: Start): { readonly bus: number; readonly terminals: number } {
-  const more = (dip: number): number => (k * dip) / (1 - dip + k * dip);
+  const more = (dip: number): number => {
+    // No bus loses more than all it has; one that is fed back into is not divided.
+    const held = Math.min(1, dip);
+    return (k * held) / (1 + (k - 1) * Math.max(0, held));
+  };
   return { bus: more(run.busDip), terminals: more(run.terminalDip) };
 }
 
