@@ -45,6 +45,13 @@ test('two people who change different fields are joined, and nobody is asked', a
   await saved(other);
   await expect(other.getByRole('dialog')).toHaveCount(0);
   await expect(field(other, 'nameplate.power')).toHaveValue('50 hp');
+  // Undo goes back over one’s own typing only.
+  await other.getByRole('button', { name: 'Undo' }).click();
+  await expect(field(other, 'nameplate.speed')).toHaveValue('');
+  await expect(field(other, 'nameplate.power')).toHaveValue('50 hp');
+  await other.getByRole('button', { name: 'Redo' }).click();
+  await expect(field(other, 'nameplate.speed')).toHaveValue('1765 rpm');
+  await saved(other);
   await visit(page, `${job}/nameplate`);
   await expect(field(page, 'nameplate.power')).toHaveValue('50 hp');
   await expect(field(page, 'nameplate.speed')).toHaveValue('1765 rpm');

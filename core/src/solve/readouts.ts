@@ -1,8 +1,9 @@
 import type { StageName } from '../ground/stage-names.ts';
-import { KELVIN } from '../ground/constants.ts';
+import { KELVIN, YEAR } from '../ground/constants.ts';
 import { quantity, type Value } from '../ground/value.ts';
 import type { AnyValue, Brief } from '../stages/stage.ts';
 import { yearsCounted } from '../stages/pick/asked-of-pick.ts';
+import { RATED_ALTITUDE, RATED_AMBIENT } from '../stages/place/place-known.ts';
 
 /** A figure that stands large at the head of its stage, against its limit where it has one. */
 export interface Readout {
@@ -22,10 +23,6 @@ type Kind = 'most' | 'least' | 'rated';
 type Limit = readonly [kind: Kind, value: Value | undefined];
 type Said = string | readonly [name: string, ...limit: Limit];
 
-const YEAR = 8760 * 3600;
-/** Standard motors are rated for this ambient and altitude (MG 1 14.2, IEC 60034-1 6). */
-const RATED_AMBIENT = 40 + KELVIN;
-const RATED_ALTITUDE = 1000;
 /** Nothing may run above it (MG 1 14.36). */
 const UNBALANCE_MOST = 0.05;
 /** How far a bar goes beyond the larger of figure and limit. */

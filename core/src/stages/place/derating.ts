@@ -1,7 +1,7 @@
 import { keepsMotor } from '../load/reference-motor.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import { thermalClasses } from '../../ground/tables/index.ts';
-import { RATED_AMBIENT, type PlaceKnown } from './place-known.ts';
+import { RATED_ALTITUDE, RATED_AMBIENT, type PlaceKnown } from './place-known.ts';
 
 /** m; MG 1 14.4.3, recalled from memory and doubted. */
 const NINE_THOUSAND_FEET = 9000 * 0.3048;
@@ -14,7 +14,7 @@ export const isThinAir = ({
   altitude,
 }: Pick<PlaceKnown, 'job' | 'given' | 'ambient' | 'altitude'>): boolean =>
   job.school === 'NEMA' &&
-  altitude.value > 1000 &&
+  altitude.value > RATED_ALTITUDE &&
   altitude.value <= NINE_THOUSAND_FEET &&
   ambient.value <= RATED_AMBIENT + 0.01 &&
   (given.nameplate.serviceFactor?.value ?? 1) >= 1.15 &&

@@ -10,6 +10,8 @@ export type HousingCode = 'IP20' | 'IP55' | 'IP66';
 
 /** Ambient that ratings hold for, K (IEC 60034-1 6, MG 1 14.2). */
 export const RATED_AMBIENT = KELVIN + 40;
+/** Motors are rated up to it, m. */
+export const RATED_ALTITUDE = 1000;
 
 /** What is known of the place so far. */
 export interface PlaceKnown {

@@ -2,6 +2,7 @@
   import type { DeclaredValue } from '@pilgrim/core/stages/declared-value';
   import type { StageName } from '@pilgrim/core/ground/stage-names';
   import type { JobStore } from '$lib/job/job-store.svelte';
+  import Gauge from './Gauge.svelte';
   import Figure from '$lib/components/Figure.svelte';
 
   interface Props {
@@ -19,7 +20,6 @@
         : [];
     }),
   );
-  const percent = (share: number): string => `${(100 * share).toFixed(1)}%`;
 </script>
 
 <!-- What the stage is looked at for: figures with their limits as marks on bars. -->
@@ -38,9 +38,7 @@
             >{/if}
         </dd>
         {#if limit}
-          <dd class="gauge" data-missed={limit.missed} aria-hidden="true">
-            <span style={`width:${percent(limit.filled)}`}></span><i style={`left:${percent(limit.mark)}`}></i>
-          </dd>
+          <dd><Gauge {limit} /></dd>
           <dd class="limit">{limit.missed ? '✕ ' : ''}{limit.text}</dd>
         {:else if value.other}<dd class="limit">{value.other}</dd>{/if}
       </div>

@@ -88,8 +88,9 @@
   {#each here as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(finding)}{/each}
   {#if elsewhere.length > 0}
     <details data-testid="findings-elsewhere">
-      <summary class="min-h-9 cursor-pointer py-1.5 text-sm font-semibold text-quiet pointer-coarse:min-h-11"
-        >Elsewhere: {counts(elsewhere)}</summary
+      <summary
+        class={`min-h-9 cursor-pointer py-1.5 text-sm font-semibold pointer-coarse:min-h-11 ${count(elsewhere, 'stop') > 0 ? 'text-stop' : 'text-quiet'}`}
+        >{count(elsewhere, 'stop') > 0 ? '■ ' : ''}Elsewhere: {counts(elsewhere)}</summary
       >
       <div class="space-y-2">
         {#each elsewhere as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(

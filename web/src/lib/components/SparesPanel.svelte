@@ -37,7 +37,7 @@
 
 {#if need !== 'null'}
   <section
-    class="mb-4 rounded-lg border bg-card"
+    class="rounded-lg border bg-card"
     aria-label="Spares in the register"
     data-spares={answer ? fits.length : '?'}
   >

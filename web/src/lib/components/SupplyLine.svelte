@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Gauge from '$lib/bench/Gauge.svelte';
   import type { JobStore } from '$lib/job/job-store.svelte';
 
   let { store }: { store: JobStore } = $props();
@@ -37,7 +38,6 @@
     },
   ] as const);
   const known = $derived(store.solution.values['supply.voltage'] !== undefined);
-  const percent = (share: number): string => `${(100 * share).toFixed(1)}%`;
 </script>
 
 <!-- The single line from the source to the motor’s terminals, with what is lost at each place against its limit. -->
@@ -58,10 +58,7 @@
             <dd class={`whitespace-nowrap ${limit?.missed ? 'font-semibold text-stop' : ''}`}>
               {limit?.missed ? '✕ ' : ''}{text(id)}
               {#if limit}
-                <span class="gauge" data-missed={limit.missed} aria-hidden="true"
-                  ><span style={`width:${percent(limit.filled)}`}></span><i style={`left:${percent(limit.mark)}`}
-                  ></i></span
-                >
+                <Gauge {limit} />
                 <span class="text-xs text-quiet">{limit.text}</span>
               {/if}
             </dd>

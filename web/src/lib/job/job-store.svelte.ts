@@ -263,7 +263,7 @@ export class JobStore implements FieldHost {
   resolve(document: Job): void {
     if (!this.rival) return;
     this.revision = this.rival.revision;
-    this.common = this.rival.document;
+    this.#rebase(this.rival.document);
     this.document = document;
     this.rival = undefined;
     this.saveState = 'saving';
@@ -373,13 +373,22 @@ export class JobStore implements FieldHost {
       this.saveState = 'conflict';
       return;
     }
-    this.#remember('');
     this.document = merge(this.common, mine, rival.document, () => 'mine');
-    this.common = rival.document;
+    this.#rebase(rival.document);
     this.revision = rival.revision;
     this.joined = `Joined with what somebody else saved, revision ${rival.revision}.`;
     this.saveState = 'saving';
     this.#changed();
+  }
+
+  /** What undo and redo lead back to holds the other’s changes too, or an undo would take them back unseen. */
+  #rebase(theirs: Job): void {
+    const { common } = this;
+    const joined = (text: string): string =>
+      JSON.stringify(merge(common, JSON.parse(text) as Job, theirs, () => 'mine'));
+    this.#past = this.#past.map(({ path, before }) => ({ path, before: joined(before) }));
+    this.#future = this.#future.map(joined);
+    this.common = theirs;
   }
 
   async #refused(response: Response): Promise<void> {

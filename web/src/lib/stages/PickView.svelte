@@ -1,14 +1,22 @@
 <script lang="ts">
   import Bench from '$lib/bench/Bench.svelte';
-  import PickStage from '$lib/components/PickStage.svelte';
+  import MotorOutline from '$lib/components/MotorOutline.svelte';
+  import PickPanel from '$lib/components/PickPanel.svelte';
   import RowsEditor from '$lib/components/RowsEditor.svelte';
+  import SparesPanel from '$lib/components/SparesPanel.svelte';
   import type { ViewProps } from './views';
 
   let props: ViewProps = $props();
+
+  const outlines = $derived(props.store.solution.details.outlines);
 </script>
 
 <Bench {...props} stage="pick">
-  {#snippet picture()}<PickStage {...props} />{/snippet}
+  {#snippet picture()}
+    <SparesPanel store={props.store} />
+    <PickPanel store={props.store} hydrated={props.hydrated} />
+    {#if outlines.old && outlines.fresh}<MotorOutline {...outlines} school={props.store.document.school} />{/if}
+  {/snippet}
   {#snippet after()}
     <div class="mt-3">
       <RowsEditor
