@@ -36,6 +36,9 @@ export function unbalanceOf(readings: readonly Value[], school: School): Unbalan
       };
 }
 
+/** The most at which a motor may run, the end of the curve of MG 1 14.36. */
+export const UNBALANCE_MOST = Math.max(...unbalanceDerate.rows.map((row) => Number(row['unbalance']))) / 100;
+
 function factorAt(percent: number): number | undefined {
   const points = unbalanceDerate.rows.map((row) => [Number(row['unbalance']), Number(row['factor'])] as const);
   const after = points.findIndex(([at]) => at >= percent - 1e-9);

@@ -1,5 +1,6 @@
 import type { StageName } from '../ground/stage-names.ts';
 import { KELVIN, YEAR } from '../ground/constants.ts';
+import { UNBALANCE_MOST } from '../motor/unbalance.ts';
 import { quantity, type Value } from '../ground/value.ts';
 import type { AnyValue, Brief } from '../stages/stage.ts';
 import { yearsCounted } from '../stages/pick/asked-of-pick.ts';
@@ -23,8 +24,6 @@ type Kind = 'most' | 'least' | 'rated';
 type Limit = readonly [kind: Kind, value: Value | undefined];
 type Said = string | readonly [name: string, ...limit: Limit];
 
-/** Nothing may run above it (MG 1 14.36). */
-const UNBALANCE_MOST = 0.05;
 /** How far a bar goes beyond the larger of figure and limit. */
 const ROOM = 1.25;
 
