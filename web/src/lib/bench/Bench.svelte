@@ -33,12 +33,13 @@
 <div
   class={`grid grid-cols-[minmax(0,1fr)] items-start gap-3 ${wide ? 'lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]' : 'lg:grid-cols-[minmax(0,20.5rem)_minmax(0,1fr)]'}`}
 >
-  <div class="order-2 lg:order-1">
+  <!-- On a narrow screen the picture comes first; where the fields are the picture, they do. -->
+  <div class={wide ? undefined : 'order-2 lg:order-1'}>
     {@render before?.()}
     <FieldGrid fields={sheet.fields} {store} {hydrated} look={wide ? 'plate' : 'compact'} />
     {@render after?.()}
   </div>
-  <div class="order-1 grid grid-cols-[minmax(0,1fr)] gap-3 lg:order-2" data-testid="picture">
+  <div class={`grid grid-cols-[minmax(0,1fr)] gap-3 ${wide ? '' : 'order-1 lg:order-2'}`} data-testid="picture">
     {@render picture?.()}
     <Figures
       values={store.solution.values}

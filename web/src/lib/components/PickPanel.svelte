@@ -66,11 +66,7 @@
 
 {#if details.drives}
   {@const { fits, byPower } = details.drives}
-  <TableCard
-    label="Drives that fit"
-    caption="Drives whose current covers the motor’s, the least costly first"
-    class="mt-4"
-  >
+  <TableCard label="Drives that fit" caption="Drives whose current covers the motor’s, the least costly first">
     <thead>
       <tr class="text-left text-quiet">
         <th scope="col" class={head}>Drive</th>
