@@ -11,8 +11,7 @@
   {#snippet picture()}
     {#if props.store.solution.values['money.yearlyCost'] === undefined}
       <EmptyPicture
-        label="Cost over the years"
-        example="M30 40C120 50 220 70 300 100M30 24C120 60 220 64 300 70"
+        label="Costs of the options"
         needs={[
           { text: 'a price of energy', field: 'money.energyPrice' },
           { text: 'hours a year at a flow', href: `${props.base}/profile` },
