@@ -316,7 +316,7 @@ describe('how each way feeds the motor', () => {
     expect(feedEvents(soft)).toEqual([0.5, 6, 6.5]);
     expect(feedEvents(drive)).toEqual([8]);
     expect(feedEvents({ kind: 'direct' })).toEqual([]);
-    expect([longestStep(soft, 100), longestStep(drive, 100), longestStep(star, 100)]).toEqual([0.1, 0.08, 0.5]);
+    expect([longestStep(soft, 100), longestStep(drive, 100), longestStep(star, 100)]).toEqual([0.06, 0.16, 0.5]);
     expect([longestStep({ ...soft, ramp: 0.1 }, 100), longestStep({ ...drive, ramp: 0.1 }, 100)]).toEqual([0.02, 0.02]);
   });
   it('still rises until it has changed over, a soft starter until its ramp ends', () => {

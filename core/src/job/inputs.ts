@@ -66,15 +66,10 @@ interface Understood {
 }
 
 const REMEMBERED = 2000;
-type Known = Map<string | number, Understood>;
-const memory: Readonly<Record<School, WeakMap<FieldSpec, Known>>> = { NEMA: new WeakMap(), IEC: new WeakMap() };
-
 /** What was typed before into a kind of field, and how it was understood: a keystroke changes one field of hundreds. */
-function knownOf(spec: FieldSpec, school: School): Known {
-  const known = memory[school].get(spec) ?? new Map<string | number, Understood>();
-  memory[school].set(spec, known);
-  return known;
-}
+type Known = Map<string | number, Understood>;
+type Memory = Readonly<Record<School, Known>>;
+const freshMemory = (): Memory => ({ NEMA: new Map(), IEC: new Map() });
 
 const understand = (typed: string | number, spec: FieldSpec, school: School, known: Known): Understood =>
   remembered(known, REMEMBERED, typed, () => {
@@ -141,11 +136,13 @@ function read(parts: Parts, whose: Whose, school: School, place: (path: string) 
   const given = Object.fromEntries(
     fieldSpecs[whose].map(({ stage, specs }) => {
       const values: Record<string, Value | Groups> = {};
-      for (const [name, spec] of specs) {
-        const typed = parts[stage]?.[name] as Typed;
+      const part = parts[stage];
+      if (part === undefined) return [stage, values];
+      for (const { name, path, spec, memory } of specs) {
+        const typed = part[name] as Typed;
         if (isBlank(typed)) continue;
-        const { echo, groups } = understand(typed, spec, school, knownOf(spec, school));
-        report(`${stage}.${name}`, echo, spec);
+        const { echo, groups } = understand(typed, spec, school, memory[school]);
+        report(path, echo, spec);
         const value = spec.list ? groups : groups?.[0]?.[0];
         if (value) values[name] = value;
       }
@@ -183,7 +180,7 @@ function readRows(
   report: (path: string, echo: FieldEcho, spec: FieldSpec) => void,
 ): Row[] {
   const long = typed.length > LONG_LIST;
-  const columns = specs.map(([name, spec]) => ({ name, spec, known: knownOf(spec, school) }));
+  const columns = specs.map(({ name, spec, memory }) => ({ name, spec, known: memory[school] }));
   const before = long ? lastRows.get(`${school} ${path}`) : undefined;
   const read = typed.map((cells, at) => {
     const last = before?.[at];
@@ -210,16 +207,25 @@ const isOwn = (stage: string, name: string): boolean =>
 
 const whose = (stage: string, name: string): Whose => (isOwn(stage, name) ? 'own' : 'shared');
 
+/** A kind of field where it stands, with what was read in it before. */
+const spot = (place: string, name: string, spec: FieldSpec) => ({
+  name,
+  path: `${place}.${name}`,
+  spec,
+  memory: freshMemory(),
+});
+
 const specsOf = (wanted: Whose) =>
   Object.entries(quantityFields).flatMap(([stage, all]) => {
     const specs = Object.entries<FieldSpec>(all).filter(([name]) => whose(stage, name) === wanted);
-    return specs.length > 0 ? [{ stage, specs }] : [];
+    return specs.length > 0 ? [{ stage, specs: specs.map(([name, spec]) => spot(stage, name, spec)) }] : [];
   });
 const fieldSpecs = { shared: specsOf('shared'), own: specsOf('own') };
 
 const listsOf = (wanted: Whose) =>
-  Object.entries(rowFields).flatMap(([path, specs]) => {
+  Object.entries(rowFields).flatMap(([path, all]) => {
     const [stage = '', name = ''] = path.split('.');
-    return whose(stage, name) === wanted ? [{ path, stage, name, specs: Object.entries<FieldSpec>(specs) }] : [];
+    const specs = Object.entries<FieldSpec>(all).map(([column, spec]) => spot(path, column, spec));
+    return whose(stage, name) === wanted ? [{ path, stage, name, specs }] : [];
   });
 const rowSpecs = { shared: listsOf('shared'), own: listsOf('own') };

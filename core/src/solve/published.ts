@@ -37,10 +37,18 @@ const declared: Readonly<Record<StageName, Readonly<Record<string, DeclaredValue
   handover,
 };
 
+/** The id of every published value, by stage and name. */
+export const idsOf = Object.fromEntries(
+  stageNames.map((stage) => [
+    stage,
+    Object.fromEntries(Object.keys(declared[stage]).map((name) => [name, `${stage}.${name}`])),
+  ]),
+) as Readonly<Record<StageName, Readonly<Record<string, string | undefined>>>>;
+
 /** Every published value by its id, in the order it is shown. */
 export const publishedValues: ReadonlyMap<string, DeclaredValue> = new Map(
   stageNames.flatMap((stage) =>
-    Object.entries(declared[stage]).map(([name, value]) => [`${stage}.${name}`, value] as const),
+    Object.entries(declared[stage]).map(([name, value]) => [idsOf[stage][name] ?? '', value] as const),
   ),
 );
 

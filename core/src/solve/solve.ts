@@ -14,12 +14,13 @@ import type { PickResult } from '../stages/pick/pick.ts';
 import { isAsked } from '../stages/situation/asked.ts';
 import type { AnyValue, Missing } from '../stages/stage.ts';
 import { compareOptions } from './compare-options.ts';
-import { solveOption, type SolvedOption } from './option.ts';
+import { solveOption, type OptionResults, type SolvedOption } from './option.ts';
 import { propose, startName } from './propose.ts';
 import { solveShared, type Shared } from './shared.ts';
 import type { Details } from './details.ts';
 import { readoutsOf } from './readouts.ts';
 import { ENGINE, type OptionSolution, type Solution, type StageState, type Stages } from './solution.ts';
+import { idsOf } from './published.ts';
 import { powerTrain } from './train.ts';
 
 /**
@@ -40,7 +41,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
   const published = solved.map((option) => ({ option, solution: publish(option, shared) }));
   const own = published.find(({ option }) => option === chosen)?.solution;
   const findings = findingsOf(chosen, shared);
-  const values = { ...flatten(shared.results), ...own?.values };
+  const values = Object.assign(flatten(shared.results), own?.values);
   return {
     engine: ENGINE,
     catalogue: catalogue.name,
@@ -162,9 +163,17 @@ function outlinesOf(school: Job['school'], { outline }: NameplateResult, { chose
   return { old: outline, fresh, misfits: misfitsOf(outline, fresh, school) };
 }
 
-function flatten(results: object): Record<string, AnyValue> {
+/** The values of stages by their ids; ids are made once, since hundreds of fresh names cost more than what they name. */
+function flatten(results: Shared['results'] | OptionResults): Record<string, AnyValue> {
   const flat: Record<string, AnyValue> = {};
-  for (const [stage, { values }] of Object.entries<{ readonly values: object }>({ ...results }))
-    for (const [name, value] of Object.entries(values)) flat[`${stage}.${name}`] = value as AnyValue;
+  for (const [stage, { values }] of Object.entries<{ readonly values: Readonly<Record<string, AnyValue>> }>({
+    ...results,
+  })) {
+    const ids = idsOf[stage as StageName];
+    for (const name in values) {
+      const id = ids[name];
+      if (id !== undefined) flat[id] = values[name] as AnyValue;
+    }
+  }
   return flat;
 }

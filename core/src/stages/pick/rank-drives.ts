@@ -86,19 +86,22 @@ function refusal(item: DriveItem, need: DriveNeed, current: number): Omit<Refuse
 /** Drives whose continuous current at the duty class, after derates, covers the motor’s; the cheapest first. */
 export function rankDrives(items: readonly DriveItem[], need: DriveNeed): DriveRanking {
   const fits: RankedDrive[] = [];
-  const refused: { readonly drive: RefusedDrive; readonly current: number }[] = [];
+  const refused: { readonly drive: RefusedDrive; readonly near: number; readonly off: number }[] = [];
   for (const item of items) {
     const current = deratedCurrent(item, need);
     const reason = refusal(item, need, current);
-    if (reason) refused.push({ drive: { id: item.id, name: item.name, ...reason }, current });
-    else fits.push({ item, current, used: need.current / current });
+    if (reason) {
+      const { rule, reason: why } = reason;
+      refused.push({
+        drive: { id: item.id, name: item.name, rule, reason: why },
+        near: NEAR.indexOf(rule),
+        off: Math.abs(Math.log(Math.max(1e-3, current) / need.current)),
+      });
+    } else fits.push({ item, current, used: need.current / current });
   }
-  const off = (current: number): number => Math.abs(Math.log(Math.max(1e-3, current) / need.current));
   return {
     fits: fits.toSorted((a, b) => a.item.price - b.item.price),
-    refused: refused
-      .toSorted((a, b) => NEAR.indexOf(a.drive.rule) - NEAR.indexOf(b.drive.rule) || off(a.current) - off(b.current))
-      .map(({ drive }) => drive),
+    refused: refused.toSorted((a, b) => a.near - b.near || a.off - b.off).map(({ drive }) => drive),
     byPower: matchedByPower(items, need),
   };
 }

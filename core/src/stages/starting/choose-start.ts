@@ -2,6 +2,7 @@ import { compareStart, type Comparison, type Limits } from './comparison.ts';
 import type { Flag } from './findings.ts';
 import { methods, type Method } from './feeds.ts';
 import { startsOf, type Start, type StartSetting } from './run-start.ts';
+import { settledMargin } from './run-up.ts';
 import { softFeed } from './soft-start.ts';
 import { hotAndCold } from './stall-time.ts';
 import { dialOf } from './start-setting.ts';
@@ -17,6 +18,7 @@ export const SUPPOSED_STEPS = 20;
 export interface Bench {
   readonly start: (method: Method) => Start;
   readonly comparison: (method: Method) => Comparison;
+  readonly passes: (method: Method) => boolean;
 }
 
 const limitsOf = ({ brief, motor, supply, stall, load, drive }: StartKnown, borne: StartsBorne): Limits => ({
@@ -31,7 +33,9 @@ const limitsOf = ({ brief, motor, supply, stall, load, drive }: StartKnown, born
   starts: { wanted: load.values.startsPerHour, rest: load.duty?.rest, borne },
 });
 
-export function benchOf(known: StartKnown, setting: StartSetting, borne: StartsBorne, steps: number): Bench {
+/** `supposing`: coarsely, and without running up what leaves too little torque even at full voltage. */
+export function benchOf(known: StartKnown, setting: StartSetting, borne: StartsBorne, supposing: boolean): Bench {
+  const steps = supposing ? SUPPOSED_STEPS : LIVE_STEPS;
   const limits = limitsOf(known, borne);
   const starts = startsOf(setting, steps);
   const compared = new Map<Method, Comparison>();
@@ -49,37 +53,51 @@ export function benchOf(known: StartKnown, setting: StartSetting, borne: StartsB
     compared.set(method, made);
     return made;
   };
-  return { start, comparison };
+  const full = supposing ? leftAtFullVoltage(setting) : Number.POSITIVE_INFINITY;
+  const hopeless = full < (limits.load === undefined ? 0 : known.brief.practice.torqueMargin.value);
+  const passes = (method: Method): boolean => (method === 'drive' || !hopeless) && comparison(method).passes;
+  return { start, comparison, passes };
 }
 
-/** As typed, else the least costly start that passes every limit, unless the speed must be controlled while running. */
-export function chooseStart(
-  known: StartKnown,
-  { comparison }: Bench,
-  flag: Flag,
-): { readonly method: Method | undefined; readonly why: string } {
-  const { job } = known.brief;
-  if (job.starting.method !== 'auto') return { method: job.starting.method, why: 'Chosen in this job.' };
-  if (needsSpeedControl(known)) return { method: 'drive', why: 'The speed has to be controlled while running.' };
-  const gentle = job.starting.waterHammer;
-  const first = methods.find(
-    (each) => (!gentle || each === 'soft starter' || each === 'drive') && comparison(each).passes,
+/** Least torque over the load at the full voltage of the line, of rated; every way but a drive ends there at the most. */
+const leftAtFullVoltage = ({ circuit, motor, turning, source, feeds, ceiling }: StartSetting): number =>
+  settledMargin(
+    {
+      circuit,
+      turning,
+      source,
+      feed: feeds.direct,
+      ratedTorque: motor.power / motor.speed,
+      ratedCurrent: motor.current,
+      ceiling,
+    },
+    SUPPOSED_STEPS,
   );
-  if (first === undefined) {
-    flag('starting.none', 'No way to start passes every limit.');
-    return { method: undefined, why: '' };
-  }
-  if (gentle) return { method: first, why: 'A soft stop keeps the pipe from water hammer.' };
+
+/** As typed, else the least costly start that passes every limit, unless the speed must be controlled while running. */
+export function chooseStart(known: StartKnown, { passes }: Bench, flag: Flag): Method | undefined {
+  const { job } = known.brief;
+  if (job.starting.method !== 'auto') return job.starting.method;
+  if (needsSpeedControl(known)) return 'drive';
+  const gentle = job.starting.waterHammer;
+  const first = methods.find((each) => (!gentle || each === 'soft starter' || each === 'drive') && passes(each));
+  if (first === undefined) flag('starting.none', 'No way to start passes every limit.');
+  return first;
+}
+
+/** Why `chooseStart` took it. */
+export function whyChosen(known: StartKnown, { comparison }: Bench, method: Method): string {
+  const { job } = known.brief;
+  if (job.starting.method !== 'auto') return 'Chosen in this job.';
+  if (needsSpeedControl(known)) return 'The speed has to be controlled while running.';
+  if (job.starting.waterHammer) return 'A soft stop keeps the pipe from water hammer.';
   const decides = methods
-    .slice(0, methods.indexOf(first))
+    .slice(0, methods.indexOf(method))
     .map((each) => comparison(each))
     .findLast((each) => !each.passes);
-  return {
-    method: first,
-    why: decides
-      ? `The least costly way that passes every known limit; ${decides.method} fails: ${decides.failures[0] ?? ''}.`
-      : 'The least costly way, and it passes every known limit.',
-  };
+  return decides
+    ? `The least costly way that passes every known limit; ${decides.method} fails: ${decides.failures[0] ?? ''}.`
+    : 'The least costly way, and it passes every known limit.';
 }
 
 export function needsSpeedControl({ brief: { job, practice }, profile }: StartKnown): boolean {

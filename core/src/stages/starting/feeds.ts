@@ -122,8 +122,9 @@ export function feedEvents(feed: Feed): number[] {
 
 /** Longest step of a run, s, in which a feed that changes is followed well enough. */
 export function longestStep(feed: Feed, steps: number): number {
-  if (feed.kind === 'soft starter') return Math.max(0.02, feed.ramp / 60);
-  if (feed.kind === 'drive') return Math.max(0.02, feed.ramp / steps);
+  if (feed.kind === 'soft starter') return Math.max(0.02, feed.ramp / steps);
+  // On a drive the speed follows its ramp, all but straight.
+  if (feed.kind === 'drive') return Math.max(0.02, (2 * feed.ramp) / steps);
   return 0.5;
 }
 

@@ -2,7 +2,7 @@ import { fitMotor, fitTargets, type Machine } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { loadField } from '../load/ways.ts';
 import { notebook, type StageResult } from '../stage.ts';
-import { benchOf, chooseStart, LIVE_STEPS, needsSpeedControl, SUPPOSED_STEPS } from './choose-start.ts';
+import { benchOf, chooseStart, needsSpeedControl, whyChosen } from './choose-start.ts';
 import type { Comparison } from './comparison.ts';
 import { methods, type Method } from './feeds.ts';
 import { findings as declared, type Flag } from './findings.ts';
@@ -42,8 +42,8 @@ export function startingOn(on: StartingOn): StartingResult {
   const known = knownOf(on, motor, machine);
   const setting = startSetting(known);
   const borne = startsBorne(motor, known.machineInertia, known.school);
-  const bench = benchOf(known, setting, borne, on.extent === 'method only' ? SUPPOSED_STEPS : LIVE_STEPS);
-  const { method, why } = chooseStart(known, bench, flag);
+  const bench = benchOf(known, setting, borne, on.extent === 'method only');
+  const method = chooseStart(known, bench, flag);
   if (on.extent === 'method only') return { ...nothing, method, machine, setting };
 
   const comparisons = methods.map(bench.comparison);
@@ -68,7 +68,7 @@ export function startingOn(on: StartingOn): StartingResult {
   const chosen = method && bench.comparison(method);
   const { startsPerHour, restTime } = borne;
   const values: StartingValues = {
-    ...(chosen && start ? chosenStart(chosen, start, why, known) : {}),
+    ...(chosen && start ? chosenStart(chosen, start, whyChosen(known, bench, chosen.method), known) : {}),
     ...whateverStarts(known),
     ...stopping,
     // Of starts on the line; a drive starts within rated current as often as is asked.
