@@ -7,7 +7,7 @@ import { registeredMotorSchema } from '@pilgrim/core/register/registered-motor';
 import { demoMotors } from './demo/motors.ts';
 import { insertMotors } from './store-motors.ts';
 import { storeCatalogue } from './store-catalogue.ts';
-import { insertJob } from './store-jobs.ts';
+import { insertJob, keptOf } from './store-jobs.ts';
 
 /** Fills an empty database with the demo. A database that holds anything already is left alone. */
 export async function seedDemo(sql: Sql): Promise<boolean> {
@@ -25,7 +25,7 @@ export async function seedDemo(sql: Sql): Promise<boolean> {
     }
     for (const given of jobs) {
       const job = emptyJob({ site: name, school, paper, currency, ...given });
-      await insertJob(sql, job, solve(job, catalogue));
+      await insertJob(sql, job, keptOf(solve(job, catalogue)));
     }
   }
   const motors = demoMotors.map(({ plate, ...motor }) =>

@@ -41,6 +41,29 @@ function kept(solution: Solution): Solution {
 /** What the screens of a job bring of its solution. */
 export const pageKept = (solution: Solution): Page => pageOf(kept(solution));
 
+/** What is stored of a solution, ready to be sent: writing it as text costs more than storing it. */
+export interface KeptResult {
+  readonly engine: string;
+  readonly state: JobState;
+  readonly decision: string;
+  readonly head: string;
+  /** As JSON. */
+  readonly result: string;
+  readonly details: string;
+}
+
+export function keptOf(solution: Solution): KeptResult {
+  const whole = kept(solution);
+  const { head, details } = pageOf(whole);
+  return {
+    engine: solution.engine,
+    ...stateOf(solution),
+    head,
+    result: JSON.stringify(whole),
+    details: JSON.stringify(details),
+  };
+}
+
 /** ISO 4217, for where none is known. */
 const NO_CURRENCY = 'XXX';
 
@@ -57,17 +80,16 @@ async function siteIdOf(sql: Sql, job: Job): Promise<string | null> {
 }
 
 /** Stores a new job as its revision 1 and returns its id. */
-export async function insertJob(sql: Sql, job: Job, solution: Solution): Promise<string> {
+export async function insertJob(sql: Sql, job: Job, result: KeptResult): Promise<string> {
   return sql.begin(async (transaction) => {
     const scoped = transaction as unknown as Sql;
-    const { state, decision } = stateOf(solution);
     const siteId = await siteIdOf(scoped, job);
     const [row] = await scoped<{ id: string }[]>`
       insert into jobs (site_id, tag, title, state, decision, revision)
-      values (${siteId}, ${job.tag}, ${job.title}, ${state}, ${decision}, 1)
+      values (${siteId}, ${job.tag}, ${job.title}, ${result.state}, ${result.decision}, 1)
       returning id`;
     if (!row) throw new Error('the new job was not stored');
-    await insertRevision(scoped, row.id, 1, job, solution);
+    await insertRevision(scoped, row.id, 1, job, result);
     return row.id;
   });
 }
@@ -78,27 +100,24 @@ export async function updateJob(
   id: string,
   base: number,
   job: Job,
-  solution: Solution,
+  result: KeptResult,
 ): Promise<number | undefined> {
   return sql.begin(async (transaction) => {
     const scoped = transaction as unknown as Sql;
-    const { state, decision } = stateOf(solution);
     const siteId = await siteIdOf(scoped, job);
     const [row] = await scoped<{ revision: number }[]>`
-      update jobs set site_id = ${siteId}, tag = ${job.tag}, title = ${job.title}, state = ${state},
-        decision = ${decision}, revision = revision + 1, updated_at = now()
+      update jobs set site_id = ${siteId}, tag = ${job.tag}, title = ${job.title}, state = ${result.state},
+        decision = ${result.decision}, revision = revision + 1, updated_at = now()
       where id = ${id} and revision = ${base}
       returning revision`;
     if (!row) return undefined;
-    await insertRevision(scoped, id, row.revision, job, solution);
+    await insertRevision(scoped, id, row.revision, job, result);
     return row.revision;
   });
 }
 
-async function insertRevision(sql: Sql, id: string, revision: number, job: Job, solution: Solution): Promise<void> {
-  const result = kept(solution);
-  const { head, details } = pageOf(result);
+async function insertRevision(sql: Sql, id: string, revision: number, job: Job, kept: KeptResult): Promise<void> {
+  const { engine, result, head, details } = kept;
   await sql`insert into job_revisions (job_id, revision, document, engine, result, page, page_details)
-    values (${id}, ${revision}, ${sql.json(asJson(job))}, ${solution.engine},
-      ${sql.json(result as unknown as JSONValue)}, ${head}, ${sql.json(details)})`;
+    values (${id}, ${revision}, ${sql.json(asJson(job))}, ${engine}, ${result}::text::jsonb, ${head}, ${details}::text::jsonb)`;
 }

@@ -7,6 +7,8 @@ const PEOPLE = 20;
 const STAGES = ['nameplate', 'load', 'supply', 'starting', 'pick'];
 /** ms between two things a person does, at most. */
 const PAUSE = 1000;
+/** ms `healthz` may take while twenty papers are made. */
+const HEALTH = 50;
 /** The slowest hundredth over the median. */
 const SPREAD = 5;
 
@@ -14,7 +16,7 @@ export async function people({ origin, sliced }, seconds, seed) {
   const random = seeded(seed);
   const bad = [];
   const took = { page: [], save: [], sheet: [], health: [] };
-  const until = Date.now() + seconds * 1000;
+  let until = 0;
   const timed = async (kind, asked) => {
     const began = performance.now();
     const answer = await asked().catch((error) => ({ ok: false, status: error.cause?.code ?? error.name }));
@@ -41,11 +43,18 @@ export async function people({ origin, sliced }, seconds, seed) {
       await wait(200);
     }
   };
+  // Somebody has been there before: what a server reads at its first visit is not what is measured.
+  const before = await someJob(origin);
+  for (const stage of STAGES) await (await fetch(`${origin}/jobs/${before.id}/${stage}`)).text();
+  await (await fetch(`${origin}/jobs/${before.id}/sheet.pdf`)).arrayBuffer();
+  until = Date.now() + seconds * 1000;
   await Promise.all([nurse(), ...Array.from({ length: PEOPLE }, person)]);
   const at = (kind, share) => {
     const sorted = took[kind].toSorted((a, b) => a - b);
     return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
   };
+  const once = await papersAtOnce(origin);
+  if (!sliced && once.slowest > HEALTH) bad.push(`healthz took ${once.slowest.toFixed(0)} ms beside twenty papers`);
   const shown = Object.keys(took).map((kind) => {
     const [middle, late] = [at(kind, 0.5), at(kind, 0.99)];
     // Spread counts where there is something to wait for; a slice says nothing of speed.
@@ -53,5 +62,33 @@ export async function people({ origin, sliced }, seconds, seed) {
       bad.push(`${kind}: p99 ${late.toFixed(0)} ms of p50 ${middle.toFixed(0)} ms`);
     return `${took[kind].length} × ${kind} ${middle.toFixed(0)}/${late.toFixed(0)} ms`;
   });
-  return { figure: `${PEOPLE} people for ${seconds} s (p50/p99): ${shown.join(', ')}`, bad };
+  return {
+    figure: `${PEOPLE} people for ${seconds} s (p50/p99): ${shown.join(', ')}; ${PEOPLE} papers at once in ${once.took.toFixed(0)} ms, healthz meanwhile at most ${once.slowest.toFixed(0)} ms`,
+    bad,
+  };
+}
+
+/** Twenty papers that nobody has made before, and the longest that `healthz` took meanwhile, ms. */
+async function papersAtOnce(origin) {
+  const job = await someJob(origin);
+  const { revision, document } = await job.read();
+  for (let at = 0; at < PEOPLE; at++) await job.save(revision + at, { ...document, title: `on paper ${at}` });
+  let going = true;
+  let slowest = 0;
+  const nurse = async () => {
+    while (going) {
+      const began = performance.now();
+      await (await fetch(`${origin}/healthz`)).text();
+      slowest = Math.max(slowest, performance.now() - began);
+      await wait(10);
+    }
+  };
+  const nursing = nurse();
+  const began = performance.now();
+  const paper = async (number) => (await fetch(`${origin}/jobs/${job.id}/sheet.pdf?revision=${number}`)).arrayBuffer();
+  await Promise.all(Array.from({ length: PEOPLE }, (_, at) => paper(revision + at + 1)));
+  const took = performance.now() - began;
+  going = false;
+  await nursing;
+  return { took, slowest };
 }

@@ -57,7 +57,7 @@ async function buildWorker() {
     format: 'esm',
     target: 'node20',
     packages: 'external',
-    alias: { '@pilgrim/core': `${root}/core/src` },
+    alias: { '@pilgrim/core': `${root}/core/src`, '@pilgrim/db': `${root}/db` },
     logLevel: 'error',
   });
 }

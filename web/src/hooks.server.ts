@@ -1,8 +1,12 @@
-import type { Handle, HandleServerError } from '@sveltejs/kit';
+import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
 import { guard, refusalOf } from '$lib/server/edge';
 import { log } from '$lib/server/log';
 import { overRate } from '$lib/server/rate';
+import { warmUp } from '$lib/server/work/warm-up';
+
+/** Nobody waits for it: what comes meanwhile is served. */
+export const init: ServerInit = () => void (process.env['PILGRIM_WORKER'] === undefined || warmUp());
 
 export const handle: Handle = async ({ event, resolve }) => {
   const refusal = refusalOf(event) ?? (await overRate(event));

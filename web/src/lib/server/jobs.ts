@@ -1,9 +1,11 @@
 import { ENGINE, jobSchema, type Job, type Solution, type StageName } from '@pilgrim/core';
-import { insertJob, pageKept, updateJob, type JobState } from '@pilgrim/db/store-jobs';
+import { insertJob, pageKept, updateJob, type JobState, type KeptResult } from '@pilgrim/db/store-jobs';
 import { error } from '@sveltejs/kit';
 import { currentCatalogue } from './catalogue';
 import { withDatabase } from './database';
+import { readKept, type KeptText } from './work/kept.ts';
 import { beside } from './work/pool';
+import type { Done } from './work/worker';
 
 export interface JobRow {
   readonly id: string;
@@ -77,15 +79,27 @@ export async function loadJob(id: string, stage: StageName): Promise<StoredJob> 
   return { ...job, document: JSON.stringify(document), page: head, details: details[stage] ?? '{}' };
 }
 
-type Since = 'catalogue' | 'chosen' | 'options' | 'comparison';
-type StoredResult = Omit<Solution, Since> & Partial<Pick<Solution, Since>>;
-/** What results of earlier engines lack: 0.7 named its catalogue first, 0.9 had options first. */
-const lacking: Pick<Solution, Since> = {
-  catalogue: '',
-  chosen: 'A',
-  options: {},
-  comparison: { rows: [], turns: [] },
-};
+interface RevisionText extends KeptText {
+  readonly revision: number;
+  readonly newest: number;
+  readonly tag: string;
+}
+
+/** A revision as it is stored, the newest by default; 404 where there is none. */
+export async function revisionText(id: string, wanted: string | null): Promise<RevisionText> {
+  if (!UUID.test(id)) error(404, 'There is no such job.');
+  const number = wanted === null ? undefined : /^[1-9]\d{0,8}$/.test(wanted) ? Number(wanted) : 0;
+  if (number === 0) error(400, 'A revision is a whole number from 1, such as ?revision=3.');
+  const row = await withDatabase(async (sql) => {
+    const [found] = await sql<RevisionText[]>`
+      select document::text as document, result::text as result, job_revisions.revision, jobs.revision as newest, tag
+      from jobs join job_revisions on job_id = jobs.id
+      where jobs.id = ${id} and job_revisions.revision = ${number ?? sql`jobs.revision`}`;
+    return found;
+  });
+  if (!row) error(404, number === undefined ? 'There is no such job.' : `This job has no revision ${number}.`);
+  return row;
+}
 
 export interface StoredRevision {
   readonly job: Job;
@@ -95,31 +109,29 @@ export interface StoredRevision {
   readonly newest: number;
 }
 
-/** A revision with the result that was kept with it, the newest by default; 404 where there is none. */
+/** The same, read. */
 export async function loadRevision(id: string, wanted: string | null): Promise<StoredRevision> {
-  if (!UUID.test(id)) error(404, 'There is no such job.');
-  const number = wanted === null ? undefined : /^[1-9]\d{0,8}$/.test(wanted) ? Number(wanted) : 0;
-  if (number === 0) error(400, 'A revision is a whole number from 1, such as ?revision=3.');
-  const row = await withDatabase(async (sql) => {
-    const [found] = await sql<{ document: unknown; result: StoredResult; revision: number; newest: number }[]>`
-      select document, result, job_revisions.revision, jobs.revision as newest
-      from jobs join job_revisions on job_id = jobs.id
-      where jobs.id = ${id} and job_revisions.revision = ${number ?? sql`jobs.revision`}`;
-    return found;
-  });
-  if (!row) error(404, number === undefined ? 'There is no such job.' : `This job has no revision ${number}.`);
-  const solution = { ...lacking, ...row.result };
-  return { job: jobSchema.parse(row.document), solution, revision: row.revision, newest: row.newest };
+  const { revision, newest, ...text } = await revisionText(id, wanted);
+  return { ...readKept(text), revision, newest };
 }
 
 /** Solves beside the thread that answers, with the catalogue that counts now. */
-export async function solveNow(job: Job, gone?: AbortSignal): Promise<Solution> {
+async function solving(kind: 'solve' | 'keep', job: Job, gone?: AbortSignal): Promise<Done> {
   const { version, text } = await currentCatalogue();
-  for (const catalogue of [undefined, text]) {
-    const done = await beside({ kind: 'solve', job, version, catalogue }, gone);
-    if (done.kind === 'solution') return done.solution;
-  }
-  throw new Error('the worker did not take the catalogue');
+  const done = await beside({ kind, job, version, catalogue: undefined }, gone);
+  return done.kind === 'lacking' ? beside({ kind, job, version, catalogue: text }, gone) : done;
+}
+
+export async function solveNow(job: Job, gone?: AbortSignal): Promise<Solution> {
+  const done = await solving('solve', job, gone);
+  if (done.kind !== 'solution') throw new Error('the worker gave no solution');
+  return done.solution;
+}
+
+async function keptNow(job: Job): Promise<KeptResult> {
+  const done = await solving('keep', job);
+  if (done.kind !== 'kept') throw new Error('the worker kept nothing');
+  return done.kept;
 }
 
 /** The document at its newest revision and its full solution, solved now. */
@@ -129,8 +141,8 @@ export async function loadSolved(id: string): Promise<{ job: Job; solution: Solu
 }
 
 export async function createJob(job: Job): Promise<string> {
-  const solution = await solveNow(job);
-  return withDatabase((sql) => insertJob(sql, job, solution));
+  const kept = await keptNow(job);
+  return withDatabase((sql) => insertJob(sql, job, kept));
 }
 
 export type Saved = { readonly revision: number } | { readonly conflict: StoredRevision };
@@ -138,7 +150,7 @@ export type Saved = { readonly revision: number } | { readonly conflict: StoredR
 /** Saves over revision `base`; where somebody saved first, hands back what is stored now. */
 export async function saveJob(id: string, base: number, job: Job): Promise<Saved> {
   if (!UUID.test(id)) error(404, 'There is no such job.');
-  const solution = await solveNow(job);
-  const revision = await withDatabase((sql) => updateJob(sql, id, base, job, solution));
+  const kept = await keptNow(job);
+  const revision = await withDatabase((sql) => updateJob(sql, id, base, job, kept));
   return revision === undefined ? { conflict: await loadRevision(id, null) } : { revision };
 }

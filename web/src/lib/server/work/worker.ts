@@ -1,5 +1,10 @@
+import { readlinkSync } from 'node:fs';
+import { constants, setPriority } from 'node:os';
+import { isMainThread, workerData } from 'node:worker_threads';
 import { solve, type Catalogue, type Job, type Solution } from '@pilgrim/core';
-import type { SelectionSheet } from '@pilgrim/core/solve/sheet';
+import { selectionSheet } from '@pilgrim/core/solve/sheet';
+import { keptOf, type KeptResult } from '@pilgrim/db/store-jobs';
+import { readKept, type KeptText } from './kept.ts';
 import { plainPhoto, type Photo } from './plain-photo.ts';
 import { registerFile } from './register-file.ts';
 import type { RegisterFormat } from './register-formats.ts';
@@ -8,18 +13,20 @@ import { selectionPdf } from './selection-pdf.ts';
 /** What takes long enough to be done beside the thread that answers. */
 export type Task =
   | {
-      readonly kind: 'solve';
+      /** To be answered with the solution, or with what is kept of it. */
+      readonly kind: 'solve' | 'keep';
       readonly job: Job;
       readonly version: string;
       /** As JSON; left out where the worker may have it. */
       readonly catalogue: string | undefined;
     }
-  | { readonly kind: 'paper'; readonly sheet: SelectionSheet; readonly size: Job['paper']; readonly revision: number }
+  | ({ readonly kind: 'paper'; readonly revision: number } & KeptText)
   | { readonly kind: 'register'; readonly documents: readonly string[]; readonly format: RegisterFormat }
   | { readonly kind: 'photo'; readonly content: Uint8Array };
 
 export type Done =
   | { readonly kind: 'solution'; readonly solution: Solution }
+  | { readonly kind: 'kept'; readonly kept: KeptResult }
   | { readonly kind: 'paper'; readonly bytes: Uint8Array<ArrayBuffer> }
   | { readonly kind: 'file'; readonly bytes: Uint8Array<ArrayBuffer> }
   | { readonly kind: 'photo'; readonly photo: Photo }
@@ -27,11 +34,31 @@ export type Done =
   /** The catalogue is to be sent along. */
   | { readonly kind: 'lacking' };
 
+export interface WorkerSetting {
+  /** Whether it gives way to the threads that answer. */
+  readonly yields: boolean;
+}
+
+if (!isMainThread && (workerData as WorkerSetting).yields) giveWay();
+
+/** Lowers the priority of this thread, where the system knows threads by a number of their own. */
+function giveWay(): void {
+  try {
+    const [, , thread] = readlinkSync('/proc/thread-self').split('/');
+    setPriority(Number(thread), constants.priority.PRIORITY_BELOW_NORMAL);
+  } catch {
+    // Without it papers are made as fast as all else.
+  }
+}
+
 let held: { readonly version: string; readonly catalogue: Catalogue } | undefined;
 
 export default async function work(task: Task): Promise<Done> {
-  if (task.kind === 'paper')
-    return { kind: 'paper', bytes: new Uint8Array(await selectionPdf(task.sheet, task.size, task.revision)) };
+  if (task.kind === 'paper') {
+    const { job, solution } = readKept(task);
+    const made = await selectionPdf(selectionSheet(job, solution), job.paper, task.revision);
+    return { kind: 'paper', bytes: new Uint8Array(made) };
+  }
   if (task.kind === 'register')
     return { kind: 'file', bytes: new Uint8Array(await registerFile(task.documents, task.format)) };
   if (task.kind === 'photo') {
@@ -43,5 +70,6 @@ export default async function work(task: Task): Promise<Done> {
     if (catalogue === undefined) return { kind: 'lacking' };
     held = { version, catalogue: JSON.parse(catalogue) as Catalogue };
   }
-  return { kind: 'solution', solution: solve(job, held.catalogue) };
+  const solution = solve(job, held.catalogue);
+  return task.kind === 'keep' ? { kind: 'kept', kept: keptOf(solution) } : { kind: 'solution', solution };
 }

@@ -1,5 +1,4 @@
-import { selectionSheet } from '@pilgrim/core/solve/sheet';
-import { loadRevision } from '$lib/server/jobs';
+import { revisionText } from '$lib/server/jobs';
 import { beside } from '$lib/server/work/pool';
 import type { RequestHandler } from './$types';
 
@@ -9,19 +8,18 @@ const KEPT = 50;
 
 /** The sheet of a revision as it was decided then: its result, its engine, its catalogue. */
 export const GET: RequestHandler = async ({ params, url, request }) => {
-  const { job, solution, revision } = await loadRevision(params.id, url.searchParams.get('revision'));
+  const { document, result, revision, tag } = await revisionText(params.id, url.searchParams.get('revision'));
   const key = `${params.id} ${revision}`;
   let bytes = papers.get(key);
   if (!bytes) {
-    const sheet = selectionSheet(job, solution);
-    const done = await beside({ kind: 'paper', sheet, size: job.paper, revision }, request.signal);
+    const done = await beside({ kind: 'paper', document, result, revision }, request.signal);
     if (done.kind !== 'paper') throw new Error('the worker made no paper');
     ({ bytes } = done);
     papers.set(key, bytes);
     const [oldest] = papers.keys();
     if (papers.size > KEPT && oldest !== undefined) papers.delete(oldest);
   }
-  const name = (job.tag || 'job').replaceAll(/[^\w-]+/g, '-').slice(0, 40);
+  const name = (tag || 'job').replaceAll(/[^\w-]+/g, '-').slice(0, 40);
   return new Response(bytes, {
     headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}-selection.pdf"` },
   });
