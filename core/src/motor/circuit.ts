@@ -102,20 +102,39 @@ export function leakageAt({ saturation }: { readonly saturation?: Circuit['satur
   return saturation.floor + (1 - saturation.floor) * (saturation.knee / current);
 }
 
-const ROUNDS = 40;
+/** More rounds than any circuit needed: five are usual. */
+const ROUNDS = 20;
+const SETTLED = 1e-12;
+
+/**
+ * Finds the share of the leakage that is left by the current which flows with it, by the secant. `shareAt` takes a share on
+ * and gives the one that its current leaves; the last it was asked for is the one that holds.
+ */
+export function settleLeakage(shareAt: (leakage: number) => number): void {
+  let before = 1;
+  let off = shareAt(before) - before;
+  let leakage = before + off;
+  for (let round = 0; round < ROUNDS && leakage !== before; round++) {
+    const offNow = shareAt(leakage) - leakage;
+    if (Math.abs(offNow) < SETTLED) return;
+    const slope = (offNow - off) / (leakage - before);
+    const next = slope < 0 ? leakage - offNow / slope : leakage + offNow;
+    before = leakage;
+    off = offNow;
+    leakage = Math.min(1, Math.max(0, next));
+  }
+}
 
 /** The circuit at a voltage, its leakage saturated by the current that flows there. */
 export function stateAtVoltage(circuit: Circuit, slip: number, volts: number, hz: number): CircuitState {
-  let leakage = 1;
-  let state = circuitState(circuit, slip, hz);
-  if (!circuit.saturation) return state;
-  for (let round = 0; round < ROUNDS; round++) {
-    const next = leakageAt(circuit, volts / Math.sqrt(3) / Math.hypot(state.re, state.im));
-    if (Math.abs(next - leakage) < 1e-10) break;
-    leakage = (leakage + next) / 2;
+  if (!circuit.saturation) return circuitState(circuit, slip, hz);
+  const phase = volts / Math.sqrt(3);
+  let state: CircuitState | undefined;
+  settleLeakage((leakage) => {
     state = circuitState(circuit, slip, hz, leakage);
-  }
-  return state;
+    return leakageAt(circuit, phase / Math.hypot(state.re, state.im));
+  });
+  return state ?? circuitState(circuit, slip, hz);
 }
 
 export interface SteadyPoint {

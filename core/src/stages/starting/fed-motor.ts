@@ -1,6 +1,6 @@
 import { add, complex, divide, inverse, magnitude, multiply, type Complex } from '../../ground/complex.ts';
 import { interpolate } from '../../ground/numeric.ts';
-import { circuitState, leakageAt, windageAt, type Circuit } from '../../motor/circuit.ts';
+import { circuitState, leakageAt, settleLeakage, windageAt, type Circuit } from '../../motor/circuit.ts';
 import { synchronousSpeed } from '../../motor/typical.ts';
 import type { Source } from '../supply/source.ts';
 import { DRIVE_INPUT, type Feed } from './feeds.ts';
@@ -103,22 +103,16 @@ export function instant(into: Instant, run: Running, at: Moment): void {
   const { feed, circuit } = run.setting;
   if (feed.kind === 'drive') return void onDrive(into, run, at, feed);
   const slip = slipAt(run, at);
-  connected(into, run, circuitState(circuit, slip, circuit.hz), at);
-  if (!circuit.saturation) return;
+  if (!circuit.saturation) return void connected(into, run, circuitState(circuit, slip, circuit.hz), at);
   // In star a winding carries √3 of what the line current stands for in delta.
   const winding = feed.kind === 'star-delta' && at.changedAt === undefined ? Math.sqrt(3) : 1;
-  let leakage = 1;
-  for (let round = 0; round < SATURATION_ROUNDS; round++) {
-    const next = leakageAt(circuit, winding * (into[of.motorCurrent] ?? 0));
-    if (Math.abs(next - leakage) < 1e-8) break;
-    leakage = (leakage + next) / 2;
+  settleLeakage((leakage) => {
     connected(into, run, circuitState(circuit, slip, circuit.hz, leakage), at);
-  }
+    return leakageAt(circuit, winding * (into[of.motorCurrent] ?? 0));
+  });
 }
 
 const slipAt = ({ synchronous }: Running, { speed }: Moment): number => Math.max(TINY, 1 - speed / synchronous);
-
-const SATURATION_ROUNDS = 30;
 
 /** How the motor’s impedance and current look from the line. */
 interface Turns {

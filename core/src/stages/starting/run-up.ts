@@ -37,7 +37,7 @@ const STEPS = 120;
 /** s; a start that takes longer has failed. */
 export const LONGEST = 600;
 /** Steps a run may take, over those of the whole speed range; one that needs more does not come up to speed. */
-const MOST_STEPS = 8;
+const MOST_STEPS = 5;
 /** Longest step once the feed gives all it will, s. */
 const SETTLED = 5;
 /** Torque left over the load, of rated, below which it is looked whether the two meet just ahead, and how far ahead. */
