@@ -317,6 +317,7 @@ describe('how each way feeds the motor', () => {
     expect(feedEvents(drive)).toEqual([8]);
     expect(feedEvents({ kind: 'direct' })).toEqual([]);
     expect([longestStep(soft, 100), longestStep(drive, 100), longestStep(star, 100)]).toEqual([0.06, 0.16, 0.5]);
+    expect(longestStep({ ...star, changeTime: 120 }, 100)).toBe(1.2);
     expect([longestStep({ ...soft, ramp: 0.1 }, 100), longestStep({ ...drive, ramp: 0.1 }, 100)]).toEqual([0.02, 0.02]);
   });
   it('still rises until it has changed over, a soft starter until its ramp ends', () => {

@@ -104,7 +104,7 @@ export function leakageAt({ saturation }: { readonly saturation?: Circuit['satur
 
 /** More rounds than any circuit needed: five are usual. */
 const ROUNDS = 20;
-const SETTLED = 1e-12;
+const SETTLED = 1e-10;
 
 /**
  * Finds the share of the leakage that is left by the current which flows with it, by the secant. `shareAt` takes a share on

@@ -125,6 +125,8 @@ export function longestStep(feed: Feed, steps: number): number {
   if (feed.kind === 'soft starter') return Math.max(0.02, feed.ramp / steps);
   // On a drive the speed follows its ramp, all but straight.
   if (feed.kind === 'drive') return Math.max(0.02, (2 * feed.ramp) / steps);
+  // It may wait long in star or on a tap.
+  if (feed.kind === 'star-delta' || feed.kind === 'autotransformer') return Math.max(0.5, feed.changeTime / steps);
   return 0.5;
 }
 

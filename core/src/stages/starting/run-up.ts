@@ -37,9 +37,9 @@ const STEPS = 120;
 /** s; a start that takes longer has failed. */
 export const LONGEST = 600;
 /** Steps a run may take, over those of the whole speed range; one that needs more does not come up to speed. */
-const MOST_STEPS = 5;
+const MOST_STEPS = 4;
 /** Longest step once the feed gives all it will, s. */
-const SETTLED = 5;
+const SETTLED = 20;
 /** Torque left over the load, of rated, below which it is looked whether the two meet just ahead, and how far ahead. */
 const NEARLY_STUCK = 0.05;
 const AHEAD = 0.01;
