@@ -11,6 +11,14 @@ export function stateOf(solution: Solution): { state: JobState; decision: string
   return { state: solution.stages.handover.summary === '' ? 'open' : 'ready', decision };
 }
 
+/** What stands in the way of a job: its first stop, else what is needed first. */
+export function concernOf({ findings, missing }: Solution): string {
+  const stop = findings.find(({ severity }) => severity === 'stop');
+  if (stop) return stop.message;
+  const needed = missing.find(({ kind }) => kind === 'needed');
+  return needed ? `Needed: ${needed.message}` : '';
+}
+
 const KEPT = 3;
 
 /** Of the options their names and verdicts are kept: their figures are those of the comparison, the chosen one’s of the solution. */
@@ -46,6 +54,8 @@ export interface KeptResult {
   readonly engine: string;
   readonly state: JobState;
   readonly decision: string;
+  /** What stands in its way, in a sentence; empty where nothing does. */
+  readonly concern: string;
   readonly head: string;
   /** As JSON. */
   readonly result: string;
@@ -58,6 +68,7 @@ export function keptOf(solution: Solution): KeptResult {
   return {
     engine: solution.engine,
     ...stateOf(solution),
+    concern: concernOf(solution),
     head,
     result: JSON.stringify(whole),
     details: JSON.stringify(details),
@@ -85,8 +96,8 @@ export async function insertJob(sql: Sql, job: Job, result: KeptResult): Promise
     const scoped = transaction as unknown as Sql;
     const siteId = await siteIdOf(scoped, job);
     const [row] = await scoped<{ id: string }[]>`
-      insert into jobs (site_id, tag, title, state, decision, revision)
-      values (${siteId}, ${job.tag}, ${job.title}, ${result.state}, ${result.decision}, 1)
+      insert into jobs (site_id, tag, title, state, decision, concern, revision)
+      values (${siteId}, ${job.tag}, ${job.title}, ${result.state}, ${result.decision}, ${result.concern}, 1)
       returning id`;
     if (!row) throw new Error('the new job was not stored');
     await insertRevision(scoped, row.id, 1, job, result);
@@ -107,7 +118,7 @@ export async function updateJob(
     const siteId = await siteIdOf(scoped, job);
     const [row] = await scoped<{ revision: number }[]>`
       update jobs set site_id = ${siteId}, tag = ${job.tag}, title = ${job.title}, state = ${result.state},
-        decision = ${result.decision}, revision = revision + 1, updated_at = now()
+        decision = ${result.decision}, concern = ${result.concern}, revision = revision + 1, updated_at = now()
       where id = ${id} and revision = ${base}
       returning revision`;
     if (!row) return undefined;

@@ -1,22 +1,35 @@
-import { emptyJob, issuesOf, jobSchema, documentSchema } from '@pilgrim/core';
+import { emptyJob, issuesOf, jobSchema, documentSchema, type JobInput } from '@pilgrim/core';
 import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { readForm, typedIn } from '$lib/server/read-form';
 import { brokenText, readText } from '$lib/server/read-json';
-import { createJob, findItems, listJobs } from '$lib/server/jobs';
+import { readPlate } from '@pilgrim/core/stages/nameplate/read/read-plate';
+import { copyJob, createJob, findItems, listJobs, setAside, shelves } from '$lib/server/jobs';
+import { listMotors } from '$lib/server/motors';
 import { findSite, listSites } from '$lib/server/sites';
 import type { Actions, PageServerLoad } from './$types';
 
 const MIN_SEARCH = 2;
+const MOST_FOUND = 20;
+const LAST_PAGE = 10_000;
 
 export const load: PageServerLoad = async ({ url }) => {
-  const search = (url.searchParams.get('q') ?? '').slice(0, 100).trim();
-  const [jobs, sites, items] = await Promise.all([
-    listJobs(search),
+  const asked = (name: string): string => (url.searchParams.get(name) ?? '').trim().slice(0, 120);
+  const search = asked('q').slice(0, 100);
+  const query = {
+    search,
+    shelf: shelves.find((each) => each === asked('shelf')) ?? 'all',
+    site: asked('at'),
+    page: Math.min(LAST_PAGE, Math.max(1, Number.parseInt(asked('page'), 10) || 1)),
+  };
+  const [list, sites, items, motors] = await Promise.all([
+    listJobs(query),
     listSites(),
     search.length >= MIN_SEARCH ? findItems(search) : [],
+    search.length >= MIN_SEARCH ? listMotors({ search, state: '', site: '', order: 'tag' }) : { motors: [] },
   ]);
-  return { search, jobs, sites, items };
+  const aside = { id: asked('aside'), how: asked('how') === 'archived' ? ('archived' as const) : ('removed' as const) };
+  return { query, ...list, sites, items, motors: motors.motors.slice(0, MOST_FOUND), aside };
 };
 
 const newJobSchema = z.object({
@@ -24,7 +37,23 @@ const newJobSchema = z.object({
   title: z.string().trim().max(200, 'At most 200 characters.'),
   site: z.string().trim().max(120, 'At most 120 characters.'),
   kind: documentSchema.shape.situation.unwrap().shape.kind,
+  plate: z.string().trim().max(5000, 'At most 5000 characters.').default(''),
 });
+
+/** The fields a pasted plate gives; undefined where nothing in it could be read. */
+function plateOf(text: string): Pick<JobInput, 'school' | 'nameplate'> | undefined {
+  const { fields, school } = readPlate(text);
+  const { asRead, ...read } = fields;
+  return Object.keys(read).length === 0 ? undefined : { school, nameplate: { ...read, asRead: text } };
+}
+
+/** The place in the list a form was sent from, with what was put aside. */
+const backTo = (form: FormData, put?: { aside: string; how: string }): string => {
+  const query = new URLSearchParams(typedIn(form, 'back').slice(0, 500));
+  for (const name of ['aside', 'how']) query.delete(name);
+  for (const [name, value] of Object.entries(put ?? {})) query.set(name, value);
+  return query.size === 0 ? '/' : `/?${query}`;
+};
 
 export const actions: Actions = {
   create: async ({ request }) => {
@@ -32,13 +61,41 @@ export const actions: Actions = {
     const form = Object.fromEntries([...sent.keys()].map((name) => [name, typedIn(sent, name)]));
     const parsed = newJobSchema.safeParse(form);
     if (!parsed.success) return fail(422, { form, issues: issuesOf(parsed.error), imported: undefined });
-    const { tag, title, site, kind } = parsed.data;
+    const { tag, title, site, kind, plate } = parsed.data;
+    const read = plate === '' ? undefined : plateOf(plate);
+    if (plate !== '' && !read) {
+      const message = 'Nothing could be read. Write it like: HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15';
+      return fail(422, { form, issues: [{ path: 'plate', message }], imported: undefined });
+    }
     const known = await findSite(site);
     const defaults = known
       ? { school: known.school, paper: known.paper, currency: known.currency, sitePractice: known.practice }
       : {};
-    const id = await createJob(emptyJob({ tag, title, site, situation: { kind }, ...defaults }));
-    redirect(303, `/jobs/${id}/${kind === 'new' ? 'load' : 'nameplate'}`);
+    const id = await createJob(emptyJob({ tag, title, site, situation: { kind }, ...defaults, ...read }));
+    redirect(303, `/jobs/${id}/${kind === 'new' && !read ? 'load' : 'nameplate'}`);
+  },
+
+  copy: async ({ request }) => {
+    redirect(303, `/jobs/${await copyJob(typedIn(await readForm(request), 'id'))}`);
+  },
+  archive: async ({ request }) => {
+    const form = await readForm(request);
+    const id = typedIn(form, 'id');
+    await setAside(id, 'archived', true);
+    redirect(303, backTo(form, { aside: id, how: 'archived' }));
+  },
+  remove: async ({ request }) => {
+    const form = await readForm(request);
+    const id = typedIn(form, 'id');
+    await setAside(id, 'removed', true);
+    redirect(303, backTo(form, { aside: id, how: 'removed' }));
+  },
+  /** Takes back a job that was archived or removed. */
+  restore: async ({ request }) => {
+    const form = await readForm(request);
+    const id = typedIn(form, 'id');
+    for (const how of ['archived', 'removed'] as const) await setAside(id, how, false);
+    redirect(303, backTo(form));
   },
 
   import: async ({ request }) => {

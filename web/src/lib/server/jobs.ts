@@ -14,8 +14,27 @@ export interface JobRow {
   readonly site: string;
   readonly state: JobState;
   readonly decision: string;
+  readonly concern: string;
   readonly revision: number;
   readonly updatedAt: Date;
+}
+
+/** Which jobs a list shows: those at work, by where they stand, or those put away. */
+export const shelves = ['all', 'stopped', 'open', 'ready', 'archived', 'removed'] as const;
+export type Shelf = (typeof shelves)[number];
+
+export interface JobQuery {
+  readonly search: string;
+  readonly shelf: Shelf;
+  readonly site: string;
+  /** From 1. */
+  readonly page: number;
+}
+
+export interface JobList {
+  readonly jobs: readonly JobRow[];
+  readonly counts: Readonly<Record<Shelf, number>>;
+  readonly pages: number;
 }
 
 export interface StoredJob {
@@ -27,19 +46,54 @@ export interface StoredJob {
   readonly details: string;
 }
 
+const LONGEST_TITLE = 200;
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
-/** Jobs by last change. The search looks in tag, title, site and decision. */
-export const listJobs = (search: string): Promise<JobRow[]> =>
+const PAGE = 50;
+
+/**
+ * A page of jobs, those that need somebody first, then by last change, with how many stand on every shelf. The search looks in
+ * tag, title, site and decision.
+ */
+export const listJobs = ({ search, shelf, site, page }: JobQuery): Promise<JobList> =>
   withDatabase(async (sql) => {
     const pattern = `%${search.replaceAll(/[\\%_]/g, '\\$&')}%`;
-    return sql<JobRow[]>`
-      select jobs.id, tag, title, coalesce(sites.name, '') as site, state, decision, revision, updated_at as "updatedAt"
+    const found = sql`
       from jobs left join sites on sites.id = site_id
       where ${search === '' ? sql`true` : sql`(tag || ' ' || title || ' ' || coalesce(sites.name, '') || ' ' || decision) ilike ${pattern}`}
-      order by updated_at desc
-      limit 500`;
+      and ${site === '' ? sql`true` : sql`sites.name = ${site}`}`;
+    const on = sql`case when removed_at is not null then 'removed' when archived_at is not null then 'archived' else state end`;
+    const [rows, jobs] = await Promise.all([
+      sql<{ shelf: Shelf; count: number }[]>`select ${on} as shelf, count(*)::int as count ${found} group by 1`,
+      sql<JobRow[]>`
+        select jobs.id, tag, title, coalesce(sites.name, '') as site, state, decision, concern, revision, updated_at as "updatedAt"
+        ${found} and ${shelf === 'all' ? sql`removed_at is null and archived_at is null` : sql`${on} = ${shelf}`}
+        order by array_position(array['stopped', 'open', 'ready'], state), updated_at desc
+        limit ${PAGE} offset ${(page - 1) * PAGE}`,
+    ]);
+    const count = (wanted: Shelf): number => rows.find((row) => row.shelf === wanted)?.count ?? 0;
+    const counts = {
+      all: count('stopped') + count('open') + count('ready'),
+      ...Object.fromEntries(shelves.slice(1).map((each) => [each, count(each)])),
+    } as Record<Shelf, number>;
+    return { jobs, counts, pages: Math.max(1, Math.ceil(counts[shelf] / PAGE)) };
   });
+
+/** Puts a job away, or takes it back: archived where it is done with, removed where it should not have been. */
+export const setAside = (id: string, how: 'archived' | 'removed', away: boolean): Promise<void> =>
+  withDatabase(async (sql) => {
+    const column = sql(`${how}_at`);
+    const { count } = UUID.test(id)
+      ? await sql`update jobs set ${column} = ${away ? sql`now()` : null} where id = ${id}`
+      : { count: 0 };
+    if (count === 0) error(404, 'There is no such job.');
+  });
+
+/** A new job that says what another says now. */
+export async function copyJob(id: string): Promise<string> {
+  const { job } = await loadRevision(id, null);
+  return createJob({ ...job, title: `${job.title} (copy)`.slice(0, LONGEST_TITLE) });
+}
 
 interface FoundItem {
   readonly id: string;

@@ -4,6 +4,7 @@
   import { onMount, untrack } from 'svelte';
   import { JobStore } from '$lib/job/job-store.svelte';
   import { setJobStore } from '$lib/job/context';
+  import { see } from '$lib/job/seen';
   import type { LayoutProps } from './$types';
 
   let { data, children }: LayoutProps = $props();
@@ -20,6 +21,7 @@
   );
   setJobStore(store);
   onMount(() => store.resume());
+  $effect(() => see(data.id, store.revision));
 </script>
 
 {@render children()}
