@@ -283,6 +283,30 @@ describe('comparison', () => {
     ]);
   });
 
+  it('costs are drawn as straight lines over the years counted, and meet where they are even: 3000 + 5 · 500 = 1000 + 5 · 900', () => {
+    const { costs, evens } = compareOptions([option('A', 3000, 500), option('B', 1000, 900)], 'NEMA', 2.5);
+    expect(costs).toEqual([
+      {
+        option: 'A',
+        name: 'Option A',
+        points: [0, 1, 2, 2.5].map((year) => ({ year, cost: 3000 + 500 * year })),
+      },
+      { option: 'B', name: 'Option B', points: [0, 1, 2, 2.5].map((year) => ({ year, cost: 1000 + 900 * year })) },
+    ]);
+    // Within two and a half years they never are.
+    expect(evens).toEqual([]);
+    const ten = compareOptions([option('A', 3000, 500), option('B', 1000, 900)], 'NEMA', 10);
+    expect(ten.evens).toEqual([{ options: ['A', 'B'], year: 5, cost: 5500 }]);
+    const longer = compareOptions([option('A', 3000, 500), option('B', 1000, 900)], 'NEMA', 100);
+    expect(longer.costs[0]?.points.map(({ year }) => year)).toEqual([
+      ...Array.from({ length: 50 }, (_, at) => 2 * at),
+      100,
+    ]);
+    const stopped = compareOptions([option('A', 3000, 500, { stopped: true }), option('B', 1000, 900)], 'NEMA', 10);
+    expect(stopped.costs.map((each) => each.option)).toEqual(['B']);
+    expect(stopped.evens).toEqual([]);
+  });
+
   it('the cheap one wins: 1000 and 900 against 3000 and 800 is even after 20 years', () => {
     const { best, turns } = compareOptions([option('A', 3000, 800), option('B', 1000, 900)], 'NEMA', 10);
     expect(best?.option).toBe('B');

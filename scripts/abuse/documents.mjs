@@ -11,7 +11,7 @@ const LIMIT = 50;
 export async function documents({ sliced }, count, seed) {
   // As one file, as the worker that solves them is.
   const outfile = `${root}/node_modules/.cache/abuse/solve-any.mjs`;
-  const entryPoints = [`${root}/scripts/lib/solve-any.ts`];
+  const entryPoints = [`${root}/scripts/lib/solve-any.mjs`];
   await build({ entryPoints, outfile, bundle: true, platform: 'node', format: 'esm', logLevel: 'error' });
   const run = spawnSync(process.execPath, [outfile, count, seed, LIMIT].map(String), { cwd: root, encoding: 'utf8' });
   if (run.status !== 0) throw new Failure(run.stderr);

@@ -1,7 +1,7 @@
 /** Every stage as a bench: what it comes to, its picture and what is typed first, in one view; remedies at a press. */
 import { expect, test, type Locator } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { accessible, demoJob, field, figure, fill, openStage, startJob } from './app.ts';
+import { accessible, demoJob, field, figure, fill, openStage, startJob, visit } from './app.ts';
 
 test.use({ viewport: { width: 1280, height: 800 } });
 
@@ -19,7 +19,7 @@ const stages = [
   ['starting', 'starting.speedControl', 'The start as it runs', 'Torque left over the load'],
   ['pick', 'pick.prefer', 'Motors', 'Load on the motor'],
   ['protection', 'protection.device', 'Time against current', 'Current for wires and device'],
-  ['money', 'money.energyPrice', 'Options compared', 'Simple payback'],
+  ['money', 'money.energyPrice', 'Cost over the years', 'Simple payback'],
 ] as const;
 
 for (const [stage, first, picture, readout] of stages)
@@ -152,4 +152,40 @@ test('a picture is kept as drawing and as figures', async ({ page, context }) =>
   const lines = (await page.evaluate(() => navigator.clipboard.readText())).split(/\r?\n/);
   expect(lines[0]).toBe('series,x,y');
   expect(lines.length).toBeGreaterThan(10);
+});
+
+test('motors that fit are sorted by a column, those refused filtered by their rule', async ({ page }) => {
+  await visit(page, `${await demoJob(page, 'P-214')}/pick`);
+  const fits = page.getByRole('region', { name: 'Motors that fit' });
+  const prices = async (): Promise<number[]> =>
+    (await fits.locator('tbody tr td:nth-child(3)').allInnerTexts()).map((text) => Number(text.replace(/\D/g, '')));
+  await fits.getByRole('button', { name: 'Price' }).click();
+  await expect(fits.getByRole('columnheader', { name: 'Price' })).toHaveAttribute('aria-sort', 'ascending');
+  const rising = await prices();
+  expect(rising.length).toBeGreaterThan(2);
+  expect(rising).toEqual(rising.toSorted((a, b) => a - b));
+  await fits.getByRole('button', { name: 'Price' }).click();
+  expect(await prices()).toEqual(rising.toReversed());
+  const refused = page.getByRole('region', { name: 'Motors refused' });
+  await field(page, 'pick.prefer').selectOption('first cost');
+  // The page brings the nearest three; its own solve brings the others.
+  await expect(refused.getByRole('button', { name: /^all/ })).not.toHaveText('all 3');
+  const all = await refused.getByRole('button', { name: /^all/ }).innerText();
+  const poles = refused.getByRole('button', { name: /^poles/ });
+  const count = Number((await poles.innerText()).replace(/\D/g, ''));
+  expect(count).toBeLessThan(Number(all.replace(/\D/g, '')));
+  await poles.click();
+  await expect(poles).toHaveAttribute('aria-pressed', 'true');
+  for (const line of await refused.getByRole('listitem').allInnerTexts()) expect(line).toMatch(/\d poles, not \d/);
+});
+
+test('money is drawn over the years, with the moment two options are even', async ({ page }) => {
+  await visit(page, `${await demoJob(page, 'P-214')}/money`);
+  const picture = page.getByRole('region', { name: 'Cost over the years' });
+  await expect(picture.locator('[data-drawn="true"] svg')).toBeVisible();
+  const even = picture.getByText(/A and B even after [\d.]+ years/);
+  await expect(even).toBeVisible();
+  const before = await even.textContent();
+  await field(page, 'money.energyPrice').fill('0.30 per kWh');
+  await expect(even).not.toHaveText(before ?? '');
 });

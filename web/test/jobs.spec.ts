@@ -138,7 +138,7 @@ test('a hazardous area stops everything, on screen and on the sheet', async ({ p
   await page.getByRole('link', { name: 'Selection sheet' }).click();
   await expect(page.getByTestId('decision')).toContainText('Stopped');
   await visit(page, '/');
-  await expect(page.getByRole('region', { name: 'Stopped by a finding' })).toContainText('HF-031');
+  await expect(page.locator('[data-job="HF-031"]').first()).toHaveAttribute('data-state', 'stopped');
 });
 
 test('bad input is met at the field and nothing typed is lost', async ({ page }) => {
@@ -214,17 +214,18 @@ test('every view is free of what axe can find, light and dark, and fits a tablet
 
 test('home searches jobs and catalogue, and imports what was exported', async ({ page }) => {
   await visit(page, '/');
-  await page.getByLabel('Search jobs and catalogue').fill('agitator');
+  await page.getByLabel('Search jobs, motors and catalogue').fill('agitator');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('link', { name: 'KA-2' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'P-214' })).toHaveCount(0);
   await visit(page, '/?q=Limekiln 15');
   await expect(page.getByRole('region', { name: 'Catalogue items' })).toContainText('Limekiln 15 hp');
   await visit(page, '/?q=%25%27%3B--');
-  await expect(page.getByText('No job holds')).toBeVisible();
+  await expect(page.getByText('No job here holds')).toBeVisible();
 
   const job = await demoJob(page, 'KA-2');
   const exported = await (await page.request.get(`${job}/export.json`)).body();
+  await page.getByText('Import a job from a file').click();
   await page
     .getByLabel('Job file (JSON)')
     .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: exported });
@@ -233,6 +234,7 @@ test('home searches jobs and catalogue, and imports what was exported', async ({
   await expect(field(page, 'tag')).toHaveValue('KA-2');
 
   await visit(page, '/');
+  await page.getByText('Import a job from a file').click();
   await page
     .getByLabel('Job file (JSON)')
     .setInputFiles({ name: 'half.json', mimeType: 'application/json', buffer: exported.subarray(0, 90) });

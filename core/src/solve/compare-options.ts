@@ -27,6 +27,18 @@ export const comparisonSchema = z.object({
       text: z.string().describe('What would turn it'),
     }),
   ),
+  costs: z
+    .array(
+      z.object({
+        option: letterSchema,
+        name: z.string(),
+        points: z.array(z.object({ year: z.number(), cost: z.number() })),
+      }),
+    )
+    .describe('What each option without a stop has cost after so many years, bought and fitted at year 0'),
+  evens: z
+    .array(z.object({ options: z.tuple([letterSchema, letterSchema]), year: z.number(), cost: z.number() }))
+    .describe('When the best and another have cost the same'),
 });
 
 export type OptionComparison = Readonly<z.infer<typeof comparisonSchema>>;
@@ -75,7 +87,33 @@ export function compareOptions(options: readonly Compared[], school: School, yea
     rows,
     ...(winner && by ? { best: { option: winner.letter, by } } : {}),
     turns: winner ? running.flatMap((other) => turnOf(winner, other, school, years)) : [],
+    costs: running.flatMap((option) => costsOf(option, years)),
+    evens: winner ? running.flatMap((other) => evenOf(winner, other, years)) : [],
   };
+}
+
+/** Points of a line that is drawn; a longer time is drawn by fewer of them. */
+const MOST_POINTS = 60;
+
+function costsOf(option: Compared, years: number): OptionComparison['costs'] {
+  const first = figureOf(option, 'money.firstCost');
+  const yearly = figureOf(option, 'money.yearlyCost');
+  if (first === undefined || yearly === undefined) return [];
+  const apart = Math.max(1, Math.ceil(years / MOST_POINTS));
+  const whole = Array.from({ length: Math.floor(years / apart) + 1 }, (_, at) => at * apart);
+  const counted = whole.at(-1) === years ? whole : [...whole, years];
+  const points = counted.map((year) => ({ year, cost: first + yearly * year }));
+  return [{ option: option.letter, name: option.name, points }];
+}
+
+/** When a dearer option has paid back what it cost more; nothing where it never does, or not within the years counted. */
+function evenOf(winner: Compared, other: Compared, years: number): OptionComparison['evens'] {
+  const [first, otherFirst] = [figureOf(winner, 'money.firstCost'), figureOf(other, 'money.firstCost')];
+  const [yearly, otherYearly] = [figureOf(winner, 'money.yearlyCost'), figureOf(other, 'money.yearlyCost')];
+  if (first === undefined || otherFirst === undefined || yearly === undefined || otherYearly === undefined) return [];
+  const year = (first - otherFirst) / (otherYearly - yearly);
+  if (!(year > 0 && year < years)) return [];
+  return [{ options: [winner.letter, other.letter], year, cost: first + yearly * year }];
 }
 
 function rowOf(id: string, measure: Row['measure'], options: readonly Compared[]): Row[] {

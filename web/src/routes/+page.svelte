@@ -11,16 +11,12 @@
 
   let hydrated = $state(false);
   let seen = $state.raw<ReadonlyMap<string, number>>(new Map());
-  let plate = $state('');
+  let plate = $derived(form?.form?.['plate'] ?? '');
   let pasted = $state('');
   onMount(() => {
     hydrated = true;
     seen = seenRevisions();
   });
-  $effect.pre(() => {
-    plate = form?.form?.['plate'] ?? '';
-  });
-
   const looks = {
     stopped: { mark: '■', name: 'Stopped', colour: 'text-stop' },
     open: { mark: '△', name: 'Not decided', colour: 'text-caution' },
@@ -42,9 +38,11 @@
   );
   /** The address of the list with something else asked of it. */
   const listed = (changed: Readonly<Record<string, string>>): string => {
-    const asked = new URLSearchParams(query.map(([name, value]) => [name, changed[name] ?? value]));
-    for (const [name, value] of [...asked]) if (value === '') asked.delete(name);
-    return asked.size === 0 ? '/' : `/?${asked}`;
+    const asked = query
+      .map(([name, value]) => [name, changed[name] ?? value] as const)
+      .filter(([, value]) => value !== '')
+      .map(([name, value]) => `${name}=${encodeURIComponent(value)}`);
+    return asked.length === 0 ? '/' : `/?${asked.join('&')}`;
   };
   const back = $derived(listed({}).slice(2));
   const put = $derived(data.query.shelf === 'archived' || data.query.shelf === 'removed');

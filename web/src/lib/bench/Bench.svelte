@@ -21,25 +21,33 @@
     after?: Snippet | undefined;
     /** What stands under fields and picture. */
     children?: Snippet | undefined;
-    /** The plate takes more room than its picture. */
-    wide?: boolean;
+    /** Fields beside the picture; as a plate, which takes more room than its picture; or in a row above a picture over the whole width. */
+    layout?: 'beside' | 'plate' | 'above';
   }
-  let { store, hydrated, stage, sheet, top, picture, before, after, children, wide = false }: Props = $props();
+  let { store, hydrated, stage, sheet, top, picture, before, after, children, layout = 'beside' }: Props = $props();
+
+  const columns = {
+    beside: 'lg:grid-cols-[minmax(0,20.5rem)_minmax(0,1fr)]',
+    plate: 'lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]',
+    above: '',
+  } as const;
+  const looks = { beside: 'compact', plate: 'plate', above: 'compact row' } as const;
 </script>
 
 <!-- A stage as a bench: what it comes to, what can be turned, and the picture of it, in one view. -->
 <Readouts {store} {stage} declared={sheet.values} />
 {@render top?.()}
-<div
-  class={`grid grid-cols-[minmax(0,1fr)] items-start gap-3 ${wide ? 'lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]' : 'lg:grid-cols-[minmax(0,20.5rem)_minmax(0,1fr)]'}`}
->
+<div class={`grid grid-cols-[minmax(0,1fr)] items-start gap-3 ${columns[layout]}`}>
   <!-- On a narrow screen the picture comes first; where the fields are the picture, they do. -->
-  <div class={wide ? undefined : 'order-2 lg:order-1'}>
+  <div class={layout === 'beside' ? 'order-2 lg:order-1' : undefined}>
     {@render before?.()}
-    <FieldGrid fields={sheet.fields} {store} {hydrated} look={wide ? 'plate' : 'compact'} />
+    <FieldGrid fields={sheet.fields} {store} {hydrated} look={looks[layout]} />
     {@render after?.()}
   </div>
-  <div class={`grid grid-cols-[minmax(0,1fr)] gap-3 ${wide ? '' : 'order-1 lg:order-2'}`} data-testid="picture">
+  <div
+    class={`grid grid-cols-[minmax(0,1fr)] gap-3 ${layout === 'beside' ? 'order-1 lg:order-2' : ''}`}
+    data-testid="picture"
+  >
     {@render picture?.()}
     <Figures
       values={store.solution.values}

@@ -7,8 +7,8 @@
     fields: readonly FieldDefinition[];
     store: FieldHost;
     hydrated: boolean;
-    /** Label and field on one line, or the fields as on a plate. */
-    look?: 'compact' | 'plate';
+    /** Label and field on one line, such lines in a row, or the fields as on a plate. */
+    look?: 'compact' | 'compact row' | 'plate';
   }
   let { fields, store, hydrated, look: wanted }: Props = $props();
 

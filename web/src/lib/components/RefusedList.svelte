@@ -4,6 +4,7 @@
   interface Refused {
     readonly id: string;
     readonly name: string;
+    readonly rule: string;
     readonly reason: string;
   }
   interface Props {
@@ -17,26 +18,48 @@
 
   const STEP = 50;
   let shown = $state(8);
+  /** The rule whose refusals are shown; all where none is chosen. */
+  let rule = $state('');
+
+  const counts = $derived(
+    [...new Set(refused.map((item) => item.rule))].map((name) => ({
+      name,
+      count: refused.filter((item) => item.rule === name).length,
+    })),
+  );
+  const wanted = $derived(refused.filter((item) => rule === '' || item.rule === rule));
+  const filters = $derived([{ name: '', count: refused.length }, ...counts]);
 </script>
 
 {#if refused.length > 0 || others.length > 0}
-  <section class="mt-6" aria-label={title}>
-    <h2 class="mb-1 text-sm font-semibold text-quiet">{title}</h2>
+  <section aria-label={title}>
+    <div class="mb-1 flex flex-wrap items-center gap-1">
+      <h2 class="me-2 text-sm font-semibold text-quiet">{title}</h2>
+      {#each counts.length > 1 ? filters : [] as { name, count } (name)}
+        <button
+          type="button"
+          class={`min-h-8 rounded-lg border px-2.5 text-sm pointer-coarse:min-h-11 ${rule === name ? 'border-copper bg-card font-semibold' : 'hover:bg-wash'}`}
+          aria-pressed={rule === name}
+          disabled={!hydrated}
+          onclick={() => (rule = name)}>{name || 'all'} <span class="text-quiet">{count}</span></button
+        >
+      {/each}
+    </div>
     <ul class="divide-y rounded-lg border bg-card text-sm">
-      {#each refused.slice(0, shown) as item (item.id)}
+      {#each wanted.slice(0, shown) as item (item.id)}
         <li class="flex flex-wrap gap-x-3 px-4 py-1.5">
           <span class="w-64 shrink-0">{item.name}</span><span class="text-quiet">{item.reason}</span>
         </li>
       {/each}
-      {#each others as { reason, count } (reason)}
+      {#each rule === '' ? others : [] as { reason, count } (reason)}
         <li class="flex flex-wrap gap-x-3 px-4 py-1.5 text-quiet">
           <span class="w-64 shrink-0">{count} more</span><span>{reason}</span>
         </li>
       {/each}
     </ul>
-    {#if refused.length > shown}
+    {#if wanted.length > shown}
       <Button color="alternative" class="mt-2 min-h-11 text-ink!" disabled={!hydrated} onclick={() => (shown += STEP)}
-        >Show more of {refused.length}</Button
+        >Show more of {wanted.length}</Button
       >
     {/if}
   </section>

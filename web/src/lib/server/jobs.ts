@@ -7,7 +7,7 @@ import { readKept, type KeptText } from './work/kept.ts';
 import { beside } from './work/pool';
 import type { Done } from './work/worker';
 
-export interface JobRow {
+interface JobRow {
   readonly id: string;
   readonly tag: string;
   readonly title: string;
@@ -21,7 +21,7 @@ export interface JobRow {
 
 /** Which jobs a list shows: those at work, by where they stand, or those put away. */
 export const shelves = ['all', 'stopped', 'open', 'ready', 'archived', 'removed'] as const;
-export type Shelf = (typeof shelves)[number];
+type Shelf = (typeof shelves)[number];
 
 export interface JobQuery {
   readonly search: string;

@@ -1,10 +1,15 @@
 <script lang="ts">
   import Bench from '$lib/bench/Bench.svelte';
+  import { moneyChart } from '$lib/charts/money-chart';
+  import Chart from '$lib/components/Chart.svelte';
   import EmptyPicture from '$lib/components/EmptyPicture.svelte';
   import OptionsTable from '$lib/components/OptionsTable.svelte';
   import type { ViewProps } from './views';
 
   let props: ViewProps = $props();
+
+  const comparison = $derived(props.store.solution.comparison);
+  const { currency } = $derived(props.store.solution.details.pricing);
 </script>
 
 <Bench {...props} stage="money">
@@ -17,6 +22,17 @@
           { text: 'hours a year at a flow', href: `${props.base}/profile` },
         ]}
       />
+    {:else if comparison.costs.length > 0}
+      <section class="rounded-lg border bg-card p-3" aria-label="Cost over the years">
+        <h2 class="mb-1 text-sm font-semibold text-quiet">
+          What each option has cost after so many years, at today’s prices
+        </h2>
+        <Chart
+          option={moneyChart(comparison, currency)}
+          height={230}
+          label="Cost of each option over the years, bought and fitted at year 0; the table below compares the options in figures."
+        />
+      </section>
     {/if}
     <OptionsTable store={props.store} />
   {/snippet}

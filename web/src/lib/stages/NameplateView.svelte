@@ -10,7 +10,7 @@
   const outlines = $derived(props.store.solution.details.outlines);
 </script>
 
-<Bench {...props} stage="nameplate" wide>
+<Bench {...props} stage="nameplate" layout="plate">
   {#snippet before()}
     <PlateText
       store={props.store}

@@ -11,26 +11,22 @@
   const outlines = $derived(props.store.solution.details.outlines);
 </script>
 
-<Bench {...props} stage="pick">
+<Bench {...props} stage="pick" layout="above">
   {#snippet picture()}
-    <SparesPanel store={props.store} />
     <PickPanel store={props.store} hydrated={props.hydrated} />
+    <SparesPanel store={props.store} />
     {#if outlines.old && outlines.fresh}<MotorOutline {...outlines} school={props.store.document.school} />{/if}
-  {/snippet}
-  {#snippet after()}
-    <div class="mt-3">
-      <RowsEditor
-        store={props.store}
-        hydrated={props.hydrated}
-        title="Accessories and work of this option"
-        path="pick.accessories"
-        row="part"
-        cells={[
-          { path: 'part', label: 'Part', placeholder: 'Line choke' },
-          { path: 'price', label: 'Price', placeholder: '480' },
-        ]}
-        fresh={{ part: '', price: '' }}
-      />
-    </div>
+    <RowsEditor
+      store={props.store}
+      hydrated={props.hydrated}
+      title="Accessories and work of this option"
+      path="pick.accessories"
+      row="part"
+      cells={[
+        { path: 'part', label: 'Part', placeholder: 'Line choke' },
+        { path: 'price', label: 'Price', placeholder: '480' },
+      ]}
+      fresh={{ part: '', price: '' }}
+    />
   {/snippet}
 </Bench>

@@ -1,19 +1,18 @@
 // Solves arbitrary accepted documents and prints JSON: how many, the longest times in ms and what broke. A slow one gets a second
 // look after all others, since the machine may have been held up; nothing of the first is remembered by then.
 import fc from 'fast-check';
-import { emptyJob, solve, type JobInput } from '../../core/src/index.ts';
+import { emptyJob, solve } from '../../core/src/index.ts';
 import { anyJob } from '../../core/test/any-job.ts';
 import { demo } from '../../core/test/demo.ts';
 
 const [count, seed, limit] = process.argv.slice(2).map(Number);
-if (count === undefined || seed === undefined || limit === undefined) throw new Error('count, seed, limit');
 const WARM = 200;
 /** Characters of a document that is shown. */
 const SHOWN = 300;
-const shown = (document: JobInput): string => JSON.stringify(document).slice(0, SHOWN);
+const shown = (document) => JSON.stringify(document).slice(0, SHOWN);
 
-const broken: string[] = [];
-function took(document: JobInput): number {
+const broken = [];
+function took(document) {
   const job = emptyJob(document);
   const began = performance.now();
   try {
@@ -27,7 +26,7 @@ function took(document: JobInput): number {
 const jobs = fc.sample(anyJob, { numRuns: count + WARM, seed });
 for (const job of jobs.slice(0, WARM)) took(job);
 const asked = jobs.slice(WARM);
-const slow: JobInput[] = [];
+const slow = [];
 const times = asked.map((job) => {
   const time = took(job);
   if (time > limit) slow.push(job);
@@ -35,7 +34,7 @@ const times = asked.map((job) => {
 });
 const again = slow.map((job) => ({ time: took(job), job }));
 const rising = times.toSorted((a, b) => a - b);
-const at = (share: number): number => rising[Math.floor(share * (rising.length - 1))] ?? 0;
+const at = (share) => rising[Math.floor(share * (rising.length - 1))] ?? 0;
 process.stdout.write(
   JSON.stringify({
     broken,

@@ -1,0 +1,71 @@
+import type { Solution } from '@pilgrim/core';
+import type { EChartsCoreOption } from 'echarts/core';
+import { axisLook, chartColours } from './colours';
+
+type Comparison = Solution['comparison'];
+
+const nameOf = ({ option, name }: Comparison['costs'][number]): string => `${option} ${name}`;
+
+/** What each option has cost after so many years, with the moments at which the best and another are even. */
+export function moneyChart({ costs, evens }: Comparison, currency: string): EChartsCoreOption {
+  const { ink, line, copper, sea, quiet, font } = chartColours();
+  const axis = axisLook();
+  const looks = [
+    { color: sea, symbol: 'circle', type: 'solid' },
+    { color: copper, symbol: 'rect', type: 'solid' },
+    { color: ink, symbol: 'triangle', type: 'dashed' },
+    { color: quiet, symbol: 'diamond', type: 'dotted' },
+  ];
+  return {
+    animation: false,
+    textStyle: { fontFamily: font, color: ink },
+    legend: { data: costs.map(nameOf), textStyle: { color: ink, fontFamily: font }, itemGap: 20, top: 0 },
+    tooltip: {
+      trigger: 'axis',
+      valueFormatter: (value: unknown) =>
+        typeof value === 'number' ? `${Math.round(value)} ${currency}` : String(value),
+    },
+    grid: { left: 64, right: 24, top: 40, bottom: 40 },
+    xAxis: {
+      ...axis,
+      type: 'value',
+      name: 'Years',
+      nameLocation: 'middle',
+      nameGap: 26,
+      max: Math.max(...costs.flatMap(({ points }) => points.map(({ year }) => year))),
+      splitLine: { show: false },
+    },
+    yAxis: { ...axis, type: 'value', name: currency, min: 0, splitLine: { lineStyle: { color: line } } },
+    series: [
+      ...costs.map((each, at) => {
+        const look = looks[at % looks.length];
+        return {
+          name: nameOf(each),
+          type: 'line',
+          data: each.points.map(({ year, cost }) => [year, cost]),
+          lineStyle: { color: look?.color, type: look?.type, width: 2.5 },
+          itemStyle: { color: look?.color },
+          symbol: look?.symbol,
+          symbolSize: 7,
+        };
+      }),
+      ...evens.map(({ options, year, cost }) => ({
+        name: `${options[0]} and ${options[1]} even`,
+        type: 'line',
+        data: [[year, cost]],
+        symbol: 'emptyCircle',
+        symbolSize: 12,
+        itemStyle: { color: ink },
+        label: {
+          show: true,
+          position: 'right',
+          distance: 8,
+          color: ink,
+          fontFamily: font,
+          fontSize: 13,
+          formatter: `${options[0]} and ${options[1]} even after ${year.toPrecision(2)} years`,
+        },
+      })),
+    ],
+  };
+}
