@@ -41,12 +41,27 @@ export async function demoJob(page: Page, tag: string): Promise<string> {
   return href ?? '';
 }
 
-/** No violation of WCAG 2.2 A and AA that axe can find. */
-export async function accessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-    .analyze();
+type Found = Awaited<ReturnType<AxeBuilder['analyze']>>;
+
+function nothingIn({ violations }: Found): void {
   expect(
     violations.map((each) => `${each.id}: ${each.nodes.map((node) => node.target.join(' ')).join(' | ')}`),
   ).toEqual([]);
 }
+
+/** No violation of WCAG 2.2 A and AA that axe can find. */
+export async function accessible(page: Page): Promise<void> {
+  const axe = new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']);
+  nothingIn(await axe.analyze());
+}
+
+/** The same in the dark of what a theme can spoil: it has the same words in the same places. */
+export async function legibleInTheDark(page: Page): Promise<void> {
+  const turn = (): Promise<boolean> => page.evaluate(() => document.documentElement.classList.toggle('dark'));
+  expect(await turn()).toBe(true);
+  nothingIn(await new AxeBuilder({ page }).withRules(['color-contrast', 'link-in-text-block']).analyze());
+  await turn();
+}
+
+export const sideways = (page: Page): Promise<number> =>
+  page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
