@@ -34,10 +34,10 @@ export async function startJob(page: Page, kind: string, tag: string, title: str
   return page.url().replace(/\/[a-z]+$/, '');
 }
 
-/** The id of a demo job, by its tag on the home page. */
+/** The address of a demo job, by its tag. */
 export async function demoJob(page: Page, tag: string): Promise<string> {
-  await visit(page, '/');
-  const href = await page.getByRole('link', { name: tag }).first().getAttribute('href');
+  await visit(page, `/?q=${tag}`);
+  const href = await page.locator(`[data-job="${tag}"] a`).first().getAttribute('href');
   return href ?? '';
 }
 
