@@ -10,6 +10,7 @@ import {
   curveExtremes,
   leakageAt,
   leastBetween,
+  settleLeakage,
   stateAtVoltage,
   steadyPoint,
   terminalImpedance,
@@ -143,6 +144,25 @@ describe('the circuit', () => {
     expect(windageAt(whole, field / 2)).toBeCloseTo(50, 9);
     expect(windageAt(plain, field)).toBe(0);
   });
+  it('settles where the share taken on is the share that is left: 0.5 + 0.3 l = l at 5/7, in few rounds', () => {
+    const asked: number[] = [];
+    settleLeakage((share) => {
+      asked.push(share);
+      return 0.5 + 0.3 * share;
+    });
+    expect(asked[0]).toBe(1);
+    expect(asked.at(-1)).toBeCloseTo(5 / 7, 10);
+    expect(asked.length).toBeLessThan(5);
+    // Bent, as iron is: 0.5 + 0.3 l² = l at (1 − √0.4) / 0.6.
+    const bent: number[] = [];
+    settleLeakage((share) => (bent.push(share), 0.5 + 0.3 * share * share));
+    expect(bent.at(-1)).toBeCloseTo((1 - Math.sqrt(0.4)) / 0.6, 9);
+    // Below the knee nothing is looked for.
+    const below: number[] = [];
+    settleLeakage((share) => (below.push(share), 1));
+    expect(below).toEqual([1]);
+  });
+
   it('leakage above the knee falls with the current towards its floor, and more current flows for it', () => {
     const saturation = { knee: 40, floor: 0.5 };
     expect([leakageAt({ saturation }, 40), leakageAt({ saturation }, 80), leakageAt({}, 80)]).toEqual([1, 0.75, 1]);

@@ -2,7 +2,7 @@ import { catalogueSchema, emptyJob, solve, type MotorItem } from '@pilgrim/core'
 import { describe, expect, it } from 'vitest';
 import { demoCatalogue } from '../demo/catalogue.ts';
 import { demoSites } from '../demo/jobs.ts';
-import { stateOf } from '../store-jobs.ts';
+import { concernOf, stateOf } from '../store-jobs.ts';
 
 const catalogue = demoCatalogue();
 const jobs = demoSites.flatMap((site) =>
@@ -85,5 +85,19 @@ describe('the demo jobs', () => {
     expect(solution.findings.find((finding) => finding.code === 'pick.motor-refused')?.message).toContain(
       'may not stand here',
     );
+  });
+});
+
+describe('what stands in the way of a job', () => {
+  it('is its first stop, else what is needed first, else nothing', () => {
+    const stopped = solved('VF-12').solution;
+    expect(concernOf(stopped)).toBe(stopped.findings.find(({ severity }) => severity === 'stop')?.message);
+    expect(concernOf(solved('RF-110').solution)).toBe(
+      'Needed: Current on the plate; the overload and the drive are set by it',
+    );
+    expect(concernOf(solved('P-214').solution)).toBe('');
+    const { findings, ...rest } = solved('P-214').solution;
+    const sharpens = { field: 'load.inertia', stage: 'load', message: 'only sharper', kind: 'sharpens' as const };
+    expect(concernOf({ ...rest, findings, missing: [sharpens] })).toBe('');
   });
 });

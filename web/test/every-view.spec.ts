@@ -1,21 +1,9 @@
 /** Every view of a job: nothing that axe finds in light and dark at both sizes, nothing wider than the screen, down to 375 px. */
+import { stageNames } from '@pilgrim/core';
 import { expect, test } from '@playwright/test';
 import { accessible, demoJob, legibleInTheDark, sideways, visit } from './app.ts';
 
-const views = [
-  'situation',
-  'nameplate',
-  'load',
-  'supply',
-  'place',
-  'profile',
-  'starting',
-  'pick',
-  'protection',
-  'money',
-  'handover',
-  'sheet',
-];
+const views = [...stageNames, 'sheet'];
 
 for (const { width, height, dark } of [
   { width: 1280, height: 800, dark: true },

@@ -47,13 +47,18 @@ function plateOf(text: string): Pick<JobInput, 'school' | 'nameplate'> | undefin
   return Object.keys(read).length === 0 ? undefined : { school, nameplate: { ...read, asRead: text } };
 }
 
-/** The place in the list a form was sent from, with what was put aside. */
-const backTo = (form: FormData, put?: { aside: string; how: string }): string => {
+/** Archives, removes or takes back the job of a form, and goes back to where in the list that was sent from. */
+async function putAside(request: Request, how: 'archived' | 'removed' | undefined): Promise<never> {
+  const form = await readForm(request);
+  const id = typedIn(form, 'id');
+  await setAside(id, how);
   const query = new URLSearchParams(typedIn(form, 'back').slice(0, 500));
-  for (const name of ['aside', 'how']) query.delete(name);
-  for (const [name, value] of Object.entries(put ?? {})) query.set(name, value);
-  return query.size === 0 ? '/' : `/?${query}`;
-};
+  if (how !== undefined) {
+    query.set('aside', id);
+    query.set('how', how);
+  }
+  redirect(303, query.size === 0 ? '/' : `/?${query}`);
+}
 
 export const actions: Actions = {
   create: async ({ request }) => {
@@ -78,25 +83,10 @@ export const actions: Actions = {
   copy: async ({ request }) => {
     redirect(303, `/jobs/${await copyJob(typedIn(await readForm(request), 'id'))}`);
   },
-  archive: async ({ request }) => {
-    const form = await readForm(request);
-    const id = typedIn(form, 'id');
-    await setAside(id, 'archived', true);
-    redirect(303, backTo(form, { aside: id, how: 'archived' }));
-  },
-  remove: async ({ request }) => {
-    const form = await readForm(request);
-    const id = typedIn(form, 'id');
-    await setAside(id, 'removed', true);
-    redirect(303, backTo(form, { aside: id, how: 'removed' }));
-  },
+  archive: ({ request }) => putAside(request, 'archived'),
+  remove: ({ request }) => putAside(request, 'removed'),
   /** Takes back a job that was archived or removed. */
-  restore: async ({ request }) => {
-    const form = await readForm(request);
-    const id = typedIn(form, 'id');
-    for (const how of ['archived', 'removed'] as const) await setAside(id, how, false);
-    redirect(303, backTo(form));
-  },
+  restore: ({ request }) => putAside(request, undefined),
 
   import: async ({ request }) => {
     const refuse = (message: string) => fail(422, { form: undefined, issues: undefined, imported: message });

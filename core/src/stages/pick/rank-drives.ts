@@ -91,10 +91,9 @@ export function rankDrives(items: readonly DriveItem[], need: DriveNeed): DriveR
     const current = deratedCurrent(item, need);
     const reason = refusal(item, need, current);
     if (reason) {
-      const { rule, reason: why } = reason;
       refused.push({
-        drive: { id: item.id, name: item.name, rule, reason: why },
-        near: NEAR.indexOf(rule),
+        drive: { id: item.id, name: item.name, ...reason },
+        near: NEAR.indexOf(reason.rule),
         off: Math.abs(Math.log(Math.max(1e-3, current) / need.current)),
       });
     } else fits.push({ item, current, used: need.current / current });

@@ -79,13 +79,15 @@ export const listJobs = ({ search, shelf, site, page }: JobQuery): Promise<JobLi
     return { jobs, counts, pages: Math.max(1, Math.ceil(counts[shelf] / PAGE)) };
   });
 
-/** Puts a job away, or takes it back: archived where it is done with, removed where it should not have been. */
-export const setAside = (id: string, how: 'archived' | 'removed', away: boolean): Promise<void> =>
+/** Puts a job away: archived where it is done with, removed where it should not have been; or takes it back. */
+export const setAside = (id: string, how: 'archived' | 'removed' | undefined): Promise<void> =>
   withDatabase(async (sql) => {
-    const column = sql(`${how}_at`);
-    const { count } = UUID.test(id)
-      ? await sql`update jobs set ${column} = ${away ? sql`now()` : null} where id = ${id}`
-      : { count: 0 };
+    if (!UUID.test(id)) error(404, 'There is no such job.');
+    const { count } = await sql`
+      update jobs set
+        archived_at = case when ${how === undefined} then null when ${how === 'archived'} then now() else archived_at end,
+        removed_at = case when ${how === undefined} then null when ${how === 'removed'} then now() else removed_at end
+      where id = ${id}`;
     if (count === 0) error(404, 'There is no such job.');
   });
 
