@@ -217,6 +217,20 @@ describe('quasi-steady run-up', () => {
     near((star?.lineCurrent[0] ?? NaN) * 3, direct?.lineCurrent[0] ?? NaN, 1e-9);
   });
 
+  it('a start too slow for ten minutes is given up then, one that just makes it is followed as finely as others', () => {
+    const slow = (inertia: number, steps: number) =>
+      runUp(setting({ kind: 'direct' }, { turning: { ...setting({ kind: 'direct' }).turning, inertia }, steps }));
+    const lost = slow(30_000, 46);
+    expect(lost.reached).toBe(false);
+    expect(lost.time).toBeGreaterThanOrEqual(600);
+    expect(lost.time).toBeLessThan(621);
+    const [coarse, fine] = [slow(600, 46), slow(600, 2000)];
+    expect(coarse.reached && fine.reached).toBe(true);
+    expect(fine.time).toBeGreaterThan(100);
+    near(coarse.time, fine.time, 2e-3);
+    near(coarse.rotorHeat, fine.rotorHeat, 2e-3);
+  });
+
   it('agrees with a general-purpose integrator on the same equation', () => {
     const { turning } = setting({ kind: 'direct' });
     const synchronous = synchronousSpeed(50, 4);
@@ -525,6 +539,22 @@ describe('spread of what may be delivered', () => {
     const atRest = edge.filter((each) => (each.speeds[4] ?? 0) < 1).length / edge.length;
     expect(atRest).toBeGreaterThan(0.05);
     expect(atRest).toBeLessThan(0.95);
+  });
+});
+
+describe('why a way to start is taken', () => {
+  it('names the dearest cheaper way and what it fails by', () => {
+    const job = demoSites.flatMap(({ jobs }) => jobs).find(({ tag }) => tag === 'KA-2');
+    const { values, details } = solve(emptyJob({ school: 'IEC', ...job }), catalogue);
+    const taken = details.starting.findIndex(({ method }) => method === values['starting.method']?.value);
+    const order = ['direct', 'star-delta', 'soft starter', 'autotransformer', 'drive'];
+    expect(details.starting.map(({ method }) => method)).toEqual(order);
+    expect(taken).toBeGreaterThan(1);
+    const cheaper = details.starting[taken - 1];
+    expect(cheaper?.passes).toBe(false);
+    expect(values['starting.method']?.working.note).toBe(
+      `The least costly way that passes every known limit; ${cheaper?.method} fails: ${cheaper?.failures[0]}.`,
+    );
   });
 });
 
