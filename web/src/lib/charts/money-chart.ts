@@ -53,9 +53,9 @@ export function moneyChart({ costs, evens }: Comparison, currency: string): ECha
         name: `${options[0]} and ${options[1]} even`,
         type: 'line',
         data: [[year, cost]],
-        symbol: 'emptyCircle',
+        symbol: 'circle',
         symbolSize: 12,
-        itemStyle: { color: ink },
+        itemStyle: { color: 'transparent', borderColor: ink, borderWidth: 2 },
         label: {
           show: true,
           position: 'right',
