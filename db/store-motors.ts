@@ -1,4 +1,4 @@
-import { plateKey } from '@pilgrim/core/register/plate-key';
+import { plateKey, shareOfPlate } from '@pilgrim/core/register/plate-key';
 import type { RegisteredMotor } from '@pilgrim/core/register/registered-motor';
 import type { JSONValue, Sql } from 'postgres';
 import { setImmediate as turn } from 'node:timers/promises';
@@ -21,6 +21,7 @@ function rowOf(motor: RegisteredMotor) {
     speed: key.speed ?? null,
     frame_number: key.frameNumber,
     plate_text: key.text,
+    current_share: shareOfPlate(motor) ?? null,
   };
 }
 
@@ -34,11 +35,11 @@ export async function insertMotors(sql: Sql, motors: readonly RegisteredMotor[],
       const rows = motors.slice(at, at + ROWS).map((motor) => rowOf(motor));
       inserts.push(
         transaction`
-        insert into motors (site, tag, location, state, document, power_w, poles, speed, frame_number, plate_text, import_id)
-        select site, tag, location, state, document, power_w, poles, speed, frame_number, plate_text, ${importId ?? null}::uuid
+        insert into motors (site, tag, location, state, document, power_w, poles, speed, frame_number, plate_text, current_share, import_id)
+        select site, tag, location, state, document, power_w, poles, speed, frame_number, plate_text, current_share, ${importId ?? null}::uuid
         from json_to_recordset(${JSON.stringify(rows)}::text::json) as row (site text, tag text, location text,
           state text, document jsonb, power_w double precision, poles smallint, speed double precision, frame_number text,
-          plate_text text)`.execute(),
+          plate_text text, current_share double precision)`.execute(),
       );
       await turn();
     }

@@ -37,14 +37,14 @@ function count(file, ok, read) {
   tally.failed += failed + (!ok && failed === 0 ? 1 : 0);
 }
 
-async function browserTests() {
+async function browserTests(browser) {
   const database = await startDatabase('test', { fresh: true });
   try {
     await prepareDatabase(database.url, { demo: true });
     const app = await serve({ port: await freePort(), databaseUrl: database.url, quiet: true });
     try {
       const file = `${results}/browser.json`;
-      const env = { PILGRIM_URL: app.origin, PILGRIM_ROOT: root };
+      const env = { PILGRIM_URL: app.origin, PILGRIM_ROOT: root, PILGRIM_BROWSER: browser };
       const ok = await run('browser tests', 'npx', ['playwright', 'test', '-c', 'web/test/playwright.config.ts'], env);
       count(file, ok, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }));
     } finally {
@@ -59,7 +59,7 @@ await main(async () => {
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });
   await ensurePackages();
-  ensureChromium();
+  const browser = ensureChromium();
   await run('types of the routes', 'npm', ['run', '-s', 'sync', '-w', 'web']);
   // On two processors; the types take as long as the rest. Lint reads the types of the routes.
   const rest = async () => {
@@ -78,7 +78,7 @@ await main(async () => {
   ]);
   count(unitFile, ok, (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }));
   await ensureBuild();
-  await browserTests();
+  await browserTests(browser);
   await step('treated badly', process.execPath, ['scripts/abuse.mjs', '--slice']);
   process.exitCode = tally.failed === 0 ? 0 : 1;
 }).finally(() => {

@@ -106,3 +106,15 @@ describe('an early failure', () => {
     expect(kept.stages.situation.summary).toBe('Change starter');
   });
 });
+
+it('what a cause is read by is told entry by entry: water at the place speaks until the insulation was measured', () => {
+  const of = (solution: Solution) => solution.details.suspicions.find(({ id }) => id === 'moisture')?.readings;
+  expect(of(failed({ place: { water: 'hose' } }))).toEqual([
+    { field: 'situation.insulationResistance', says: 'nothing' },
+    { field: 'place.water', says: 'speaks for it' },
+  ]);
+  expect(of(failed({ place: { water: 'hose' }, situation: { insulationResistance: '150 MΩ' } }))).toEqual([
+    { field: 'situation.insulationResistance', says: 'speaks against it' },
+    { field: 'place.water', says: 'nothing' },
+  ]);
+});

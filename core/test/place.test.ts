@@ -246,3 +246,22 @@ describe('noise', () => {
     if (finding) expect(finding.message.includes('two-pole')).toBe(speed === '2900');
   });
 });
+
+describe('what stands against an enclosure', () => {
+  const against = (place: JobInput['place'], code: string) =>
+    solve(emptyJob({ situation: { kind: 'new' }, place }), emptyCatalogue).details.enclosures.find(
+      (each) => each.code === code,
+    );
+
+  it('is told criterion by criterion, and the first is the reason', () => {
+    const open = against({ setting: 'outdoor', dust: 'dirty', water: 'washdown', hazardous: 'no' }, 'ODP');
+    expect(open?.against).toEqual(['setting', 'dust', 'water']);
+    expect(open?.why).toContain('outdoors');
+    // Jets say more than fibres of a closed motor.
+    const closed = against({ dust: 'fibrous', water: 'washdown', hazardous: 'no' }, 'TEFC');
+    expect(closed?.against).toEqual(['dust', 'water']);
+    expect(closed?.why).toContain('washdown jets');
+    expect(against({ hazardous: 'yes' }, 'washdown')?.against).toEqual(['hazard']);
+    expect(against({ hazardous: 'no' }, 'washdown')?.against).toEqual([]);
+  });
+});

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plateSchema } from '../src/job/job.ts';
 import { columns, guessMapping, harmless, rowReader, writeRow } from '../src/register/columns.ts';
+import { shareOfPlate } from '../src/register/plate-key.ts';
 import { registeredMotorSchema, type RegisteredMotor } from '../src/register/registered-motor.ts';
 
 const header = columns.map(({ title }) => title);
@@ -88,4 +89,18 @@ describe('a row of a list', () => {
       expect(rowReader(header, guessMapping(header), { site: '', school: 'NEMA' })(row).ok, note).toBe(false);
     }
   });
+});
+
+it.each([
+  // 74 A of 68.5 A; of a plate with two currents the larger, since nobody knows which voltage it ran at.
+  ['74 A', '68.5', 74 / 68.5],
+  ['25', '38/19', 25 / 38],
+  ['', '68.5', undefined],
+  ['lots', '68.5', undefined],
+  ['74 A', '', undefined],
+] as const)('a reading of %s on a plate of %s A', (runningCurrent, currents, share) => {
+  const motor = registeredMotorSchema.parse({ runningCurrent, plate: { currents } });
+  const found = shareOfPlate(motor);
+  if (share === undefined) expect(found).toBeUndefined();
+  else expect(found).toBeCloseTo(share, 12);
 });

@@ -293,3 +293,33 @@ describe('a tariff of bands', () => {
     expect(perKwh(priced(['', '100 %']))).toBeNaN();
   });
 });
+
+describe('phasors of one phase', () => {
+  // 480 V behind 20 % of 1 MVA, 46.1 mΩ, with X/R of 3: R is 14.6, X 43.7 mΩ; 277.1 V of a phase.
+  const weak = { sourcePower: '1000 kVA', sourceImpedance: '20 %', reactanceRatio: '3' };
+
+  it('close: the source is what bus, drops and terminals add up to, and the dip is that of the value', () => {
+    const solution = run({ ...weak, feederSize: '1/0', feederLength: '300 ft' });
+    const [running, starting] = solution.details.phasors;
+    expect(running?.when).toBe('running');
+    expect(starting?.source.re).toBeCloseTo(480 / Math.sqrt(3), 9);
+    const r = (0.2 * 480 ** 2) / 1e6 / Math.sqrt(10);
+    const x = 3 * r;
+    for (const { source, bus, terminals, current } of solution.details.phasors) {
+      // Ohm’s law over the source: V = (R + jX)·I.
+      expect(source.re - bus.re).toBeCloseTo(r * current.re - x * current.im, 6);
+      expect(source.im - bus.im).toBeCloseTo(r * current.im + x * current.re, 6);
+      expect(Math.hypot(terminals.re, terminals.im)).toBeLessThan(Math.hypot(bus.re, bus.im));
+      expect(Math.atan2(current.im, current.re)).toBeLessThan(0);
+    }
+    const dip = 1 - Math.hypot(starting?.bus.re ?? 0, starting?.bus.im ?? 0) / (480 / Math.sqrt(3));
+    expect(dip).toBeCloseTo(number(solution, 'directBusDip'), 9);
+    expect(Math.hypot(starting?.current.re ?? 0, starting?.current.im ?? 0)).toBeGreaterThan(
+      3 * Math.hypot(running?.current.re ?? 0, running?.current.im ?? 0),
+    );
+  });
+
+  it('are not drawn until the source is known', () => {
+    expect(run({}).details.phasors).toEqual([]);
+  });
+});

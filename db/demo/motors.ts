@@ -58,7 +58,7 @@ export const demoMotors: readonly DemoMotor[] = [
     'HF-031-M',
     'Dryer hood, roof',
     'HP 60 RPM 1780 V 460 A 68.5 HZ 60 SF 1.15 CODE G DES B EFF 95 PF 86 FR 364T TEFC INS F CONT',
-    { history: [{ date: '2019-05-20', event: 'installed', note: '' }] },
+    { history: [{ date: '2019-05-20', event: 'installed', note: '' }], runningCurrent: '74 A' },
   ),
   mill('RF-110-M', 'Refiner floor', 'HP 150 RPM 1785 V 460 HZ 60 SF 1.15 CODE G FR 445T TEFC CONT'),
   mill(

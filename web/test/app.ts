@@ -21,6 +21,18 @@ export async function fill(page: Page, values: Readonly<Record<string, string>>)
   for (const [path, text] of Object.entries(values)) await field(page, path).fill(text);
 }
 
+/** Takes a way of knowing the load, under whichever tab it stands. */
+export async function knownBy(page: Page, way: string): Promise<void> {
+  const radio = page.locator(`input[name="load-way"][value="${way}"]`);
+  for (const tab of await page.getByRole('tab').all()) {
+    await tab.click();
+    if ((await radio.count()) === 0) continue;
+    await radio.check();
+    return;
+  }
+  throw new Error(`no way called ${way}`);
+}
+
 /** Starts a job from the home page and returns its address. */
 export async function startJob(page: Page, kind: string, tag: string, title: string): Promise<string> {
   await visit(page, '/');

@@ -1,5 +1,17 @@
 import { expect, test } from '@playwright/test';
-import { accessible, demoJob, field, figure, fill, finding, openStage, saved, startJob, visit } from './app.ts';
+import {
+  accessible,
+  demoJob,
+  field,
+  figure,
+  fill,
+  finding,
+  openStage,
+  saved,
+  startJob,
+  visit,
+  knownBy,
+} from './app.ts';
 
 const PLATE = 'HP 25 RPM 1770 V 230/460 A 62/31 HZ 60 SF 1.15 CODE G DES B EFF 92.4 PF 0.82 FR 284T TEFC INS F CONT';
 
@@ -74,7 +86,7 @@ test('a failed motor is replaced from its plate to the PDF', async ({ page }) =>
 
 test('a new machine from force and radius to a drive, on the keyboard where it matters', async ({ page }) => {
   await startJob(page, 'new', 'T-200', 'Slat conveyor');
-  await field(page, 'load.way').selectOption('force');
+  await knownBy(page, 'force');
   await fill(page, {
     'load.force': '500 lbf',
     'load.radius': '10 in',

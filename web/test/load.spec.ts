@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { accessible, field, figure, fill, finding, openStage, saved, startJob, visit } from './app.ts';
+import { accessible, field, figure, fill, finding, openStage, saved, startJob, visit, knownBy } from './app.ts';
 
 const ways: readonly (readonly [string, Readonly<Record<string, string>>, string])[] = [
   ['fan', { 'load.flow': '10000 cfm', 'load.pressure': '4 inH2O', 'load.machineEfficiency': '65 %' }, '9.7\u00a0hp'],
@@ -24,11 +24,11 @@ test('the load of a new machine, by each kind of machine', async ({ page }) => {
   await openStage(page, 'load');
   await fill(page, { 'load.speed': '1750 rpm' });
   for (const [way, values, power] of ways) {
-    await field(page, 'load.way').selectOption(way);
+    await knownBy(page, way);
     await fill(page, values);
     await expect(figure(page, 'load.motorPower'), way).toHaveText(power);
   }
-  await field(page, 'load.way').selectOption('pump');
+  await knownBy(page, 'pump');
   await fill(page, { 'load.head': '100 psi' });
   await expect(page.locator('#field-load-head-error')).toContainText('Accepted: m, ft');
   await accessible(page);
@@ -45,21 +45,21 @@ test('the load of a running motor, by its speed, with what that is worth', async
     'nameplate.efficiency': '91.7 %',
   });
   await openStage(page, 'load');
-  await field(page, 'load.way').selectOption('slip');
+  await knownBy(page, 'slip');
   await fill(page, { 'load.runningSpeed': '1770 rpm', 'load.speed': '1770 rpm' });
   await expect(figure(page, 'load.motorPower')).toHaveText('15\u00a0hp');
   await expect(finding(page, 'load.measured-on-motor')).toContainText('within about 20 %');
-  await field(page, 'load.way').selectOption('current');
+  await knownBy(page, 'current');
   await fill(page, { 'load.runningCurrent': '24.8 A' });
   await expect(figure(page, 'load.motorPower')).toHaveText('20\u00a0hp');
   await expect(finding(page, 'load.measured-on-motor')).toContainText('only above half load');
-  await field(page, 'load.way').selectOption('input power');
+  await knownBy(page, 'input power');
   await fill(page, { 'load.inputPower': '20.34 kW' });
   await expect(figure(page, 'load.motorPower')).toHaveText(/^25(\.\d)?\u00a0hp$/);
   await fill(page, { 'load.inputPower': '203.4 kW' });
   await expect(page.locator('#field-load-inputPower-error')).toContainText('would have stalled');
   await accessible(page);
-  await field(page, 'load.way').selectOption('force');
+  await knownBy(page, 'force');
   await fill(page, { 'load.force': '100 lbf', 'load.radius': '6 in' });
   // 50 lb·ft at 1770 r/min is 16.85 hp
   await expect(figure(page, 'load.motorPower')).toHaveText('16.9\u00a0hp');
@@ -116,7 +116,7 @@ test('a train of stages: numbers typed where they were measured', async ({ page 
 test('a torque–speed table, pasted, with a bad line', async ({ page }) => {
   await startJob(page, 'new', 'T-431', 'Vacuum pump');
   await openStage(page, 'load');
-  await field(page, 'load.way').selectOption('curve');
+  await knownBy(page, 'curve');
   await fill(page, { 'load.speed': '900 rpm' });
   await page.getByLabel('Paste a table').fill('speed [rpm];torque [lb·ft]\n0;30\n600;10\n1200;40\nend of test;');
   await page.getByRole('button', { name: 'Take the points' }).click();
@@ -139,7 +139,7 @@ test('a duty cycle: bars moved by keyboard and by hand, and made from a log', as
   await startJob(page, 'new', 'T-432', 'Bale press feed');
   await openStage(page, 'load');
   await fill(page, { 'load.speed': '1750 rpm' });
-  await field(page, 'load.way').selectOption('duty');
+  await knownBy(page, 'duty');
   for (const each of ['60', '20']) {
     await page.getByRole('button', { name: 'Add a segment' }).click();
     const at = each === '60' ? 0 : 1;
@@ -187,7 +187,7 @@ test('a log of current without a plate is refused in words; a missing row is rea
 }) => {
   await startJob(page, 'new', 'T-439', 'Screen');
   await openStage(page, 'load');
-  await field(page, 'load.way').selectOption('duty');
+  await knownBy(page, 'duty');
   await page.getByRole('link', { name: 'At least one segment of the duty cycle' }).click();
   await expect(page.getByRole('button', { name: 'Add a segment' })).toBeFocused();
   await page.getByText('Duty cycle from a recorded log').click();
@@ -300,7 +300,7 @@ test('rules of thumb: kept for the site, taken into its next job, changed for on
   await visit(page, '/sites');
   await page.getByRole('link', { name: /Fenhallow Board Mill/ }).click();
   await page.getByLabel('Margin over the load').fill('40 apples');
-  await page.getByRole('button', { name: 'Keep for new jobs' }).click();
+  await page.getByLabel('Margin over the load').blur();
   await expect(page.locator('#sizeMargin-error')).toContainText('apples');
   await expect(page.getByLabel('Margin over the load')).toHaveValue('40 apples');
   await page.getByLabel('Margin over the load').fill('25 %');
@@ -322,7 +322,8 @@ test('rules of thumb: kept for the site, taken into its next job, changed for on
   await accessible(page);
   await visit(page, '/sites/Fenhallow%20Board%20Mill');
   await page.getByLabel('Margin over the load').fill('');
-  await page.getByRole('button', { name: 'Keep for new jobs' }).click();
+  await page.getByLabel('Margin over the load').blur();
+  await expect(page.getByText('✓ Kept')).toBeVisible();
   expect((await page.request.get('/api/sites?name=Nowhere')).status()).toBe(404);
   expect((await page.request.get('/sites/Nowhere')).status()).toBe(404);
 });

@@ -1,6 +1,6 @@
 /** Options of a job as a person meets them: proposed, taken, named, copied, dropped, compared and handed over. */
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { accessible, field, figure, fill, openStage, saved, startJob } from './app.ts';
+import { accessible, field, figure, fill, openStage, saved, startJob, knownBy } from './app.ts';
 
 const tabs = (page: Page): Locator => page.getByRole('region', { name: 'Options', exact: true });
 const tab = (page: Page, letter: string): Locator => tabs(page).locator(`[data-option="${letter}"]`);
@@ -14,7 +14,7 @@ test('a fan’s drive beside a direct start: taken, named, copied, changed, comp
 }) => {
   await startJob(page, 'new', 'F-610', 'Hood exhaust fan');
   await openStage(page, 'load');
-  await field(page, 'load.way').selectOption('torque');
+  await knownBy(page, 'torque');
   await fill(page, { 'load.torque': '70 lb·ft', 'load.speed': '1760' });
   await field(page, 'load.torqueKind').selectOption('variable');
   await openStage(page, 'supply');

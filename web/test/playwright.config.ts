@@ -15,7 +15,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: process.env['PILGRIM_BROWSER'] ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

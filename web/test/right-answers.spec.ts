@@ -1,6 +1,6 @@
 /** What a person meets on screen of what was trusted, dropped or not asked before. */
 import { expect, test } from '@playwright/test';
-import { accessible, field, figure, fill, finding, openStage, saved, startJob, visit } from './app.ts';
+import { accessible, field, figure, fill, finding, openStage, saved, startJob, visit, knownBy } from './app.ts';
 
 test('a damaged two-speed plate says what it does not believe, and stops until a speed is chosen', async ({ page }) => {
   await startJob(page, 'replace', 'T-510', 'Vacuum pump');
@@ -21,7 +21,7 @@ test('a damaged two-speed plate says what it does not believe, and stops until a
 
 test('a hoist on a drive asks for brake, feedback and where its energy goes', async ({ page }) => {
   await startJob(page, 'new', 'T-520', 'Bale hoist');
-  await field(page, 'load.way').selectOption('hoist');
+  await knownBy(page, 'hoist');
   await fill(page, {
     'load.movedMass': '2000 kg',
     'load.linearSpeed': '0.2 m/s',

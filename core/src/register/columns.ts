@@ -32,6 +32,7 @@ export const columns: readonly Column[] = [
   ...Object.entries<Field>(plateFields).map(([name, { label, headings: [title = label, ...also] = [] }]) =>
     column(`plate.${name}`, title, ...also),
   ),
+  column('runningCurrent', 'Running current', 'measured current', 'measured amps', 'running amps'),
   column('note', 'Note', 'notes', 'remark', 'comment'),
 ];
 

@@ -3,6 +3,7 @@ import type { Plate } from '../job/job.ts';
 import { readFrame } from '../stages/nameplate/frame.ts';
 import { parseGroups } from '../ground/quantity/parse.ts';
 import type { Dimension, School } from '../ground/quantity/units.ts';
+import type { RegisteredMotor } from './registered-motor.ts';
 import { sizeText } from '../motor/standard-power.ts';
 
 /** What a motor is found, sorted and grouped by, read off its plate. SI. */
@@ -21,16 +22,27 @@ export interface PlateKey {
 const firstOf = (plate: Plate, name: 'power' | 'frequency' | 'speed', school: School): number | undefined =>
   listOf(plate, name, quantityFields.nameplate[name].dimension, school)[0];
 
-function listOf(
+const listOf = (
   plate: Plate,
-  name: 'power' | 'frequency' | 'speed' | 'voltages',
+  name: 'power' | 'frequency' | 'speed' | 'voltages' | 'currents',
   dimension: Dimension,
   school: School,
-): number[] {
-  const typed = plate[name];
-  if (typed === undefined || typed === '') return [];
-  const parsed = parseGroups(String(typed), dimension, school);
+): number[] => readings(String(plate[name] ?? ''), dimension, school);
+
+function readings(typed: string, dimension: Dimension, school: School): number[] {
+  if (typed.trim() === '') return [];
+  const parsed = parseGroups(typed, dimension, school);
   return parsed.ok ? parsed.value.flat().map((reading) => reading.si) : [];
+}
+
+/**
+ * The measured current of a motor as a share of the most its plate prints: which voltage it ran at is not known, so that
+ * above 1 is above the plate in any case. Undefined where either does not read.
+ */
+export function shareOfPlate({ plate, school, runningCurrent }: RegisteredMotor): number | undefined {
+  const [measured] = readings(runningCurrent, 'current', school);
+  const printed = listOf(plate, 'currents', 'current', school);
+  return measured === undefined || printed.length === 0 ? undefined : measured / Math.max(...printed);
 }
 
 /** Reads the few figures of a plate that a register lists. What does not read is left out; never throws. */

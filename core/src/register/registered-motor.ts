@@ -16,6 +16,8 @@ export const registeredMotorSchema = z.strictObject({
   state: z.enum(motorStates).default('in service'),
   school: z.enum(['NEMA', 'IEC']).default('NEMA'),
   plate: plateSchema.prefault({}),
+  /** As typed, with its unit: what was last measured on it. */
+  runningCurrent: z.string().max(40).default(''),
   note: z.string().max(2000).default(''),
   history: z
     .array(z.strictObject({ date: day, event: z.enum(motorEvents), note: z.string().max(500).default('') }))

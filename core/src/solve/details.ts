@@ -11,6 +11,7 @@ import type { MotorNeed } from '../stages/pick/motor-rules.ts';
 import type { PlaceResult } from '../stages/place/place.ts';
 import type { ProfilePoint } from '../stages/profile/profile-result.ts';
 import type { Inquiry } from '../stages/situation/inquiry.ts';
+import type { SupplyResult } from '../stages/supply/supply.ts';
 import type { Comparison } from '../stages/starting/comparison.ts';
 import type { StartingResult } from '../stages/starting/starting.ts';
 
@@ -34,6 +35,7 @@ export interface Details {
   readonly poles: readonly PoleChoice[];
   /** N·m at the driven shaft for one ampere of the motor’s line current, for logs of current; good above half load. */
   readonly torquePerAmpere: number | undefined;
+  readonly phasors: SupplyResult['phasors'];
   readonly enclosures: PlaceResult['verdicts'];
   readonly rules: readonly UsedRule[];
   readonly profile: readonly ProfilePoint[];
@@ -64,6 +66,7 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
   sizes: ['load'],
   poles: ['load'],
   torquePerAmpere: ['load'],
+  phasors: ['supply'],
   enclosures: ['place'],
   rules: ['handover'],
   profile: ['profile'],
@@ -90,6 +93,7 @@ export const noDetails: Omit<Details, 'warming' | 'pricing' | 'readouts'> = {
   sizes: [],
   poles: [],
   torquePerAmpere: undefined,
+  phasors: [],
   enclosures: [],
   rules: [],
   profile: [],

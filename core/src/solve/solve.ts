@@ -133,6 +133,7 @@ function detailsOf(
     sizes: load.sizes,
     poles: comparePoles(brief, load, frequency, catalogue),
     torquePerAmpere: torquePerAmpere(nameplate, load),
+    phasors: supply.phasors,
     enclosures: place.verdicts,
     rules: rules.used(),
     profile: profile.points,

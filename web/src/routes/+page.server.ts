@@ -5,7 +5,7 @@ import { readForm, typedIn } from '$lib/server/read-form';
 import { brokenText, readText } from '$lib/server/read-json';
 import { readPlate } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import { copyJob, createJob, findItems, listJobs, setAside, shelves } from '$lib/server/jobs';
-import { listMotors } from '$lib/server/motors';
+import { listMotors, overloadedMotors } from '$lib/server/motors';
 import { findSite, listSites } from '$lib/server/sites';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -22,14 +22,15 @@ export const load: PageServerLoad = async ({ url }) => {
     site: asked('at'),
     page: Math.min(LAST_PAGE, Math.max(1, Number.parseInt(asked('page'), 10) || 1)),
   };
-  const [list, sites, items, motors] = await Promise.all([
+  const [list, sites, overloaded, items, motors] = await Promise.all([
     listJobs(query),
     listSites(),
+    search === '' && query.shelf === 'all' && query.page === 1 ? overloadedMotors() : [],
     search.length >= MIN_SEARCH ? findItems(search) : [],
     search.length >= MIN_SEARCH ? listMotors({ search, state: '', site: '', order: 'tag' }) : { motors: [] },
   ]);
   const aside = { id: asked('aside'), how: asked('how') === 'archived' ? ('archived' as const) : ('removed' as const) };
-  return { query, ...list, sites, items, motors: motors.motors.slice(0, MOST_FOUND), aside };
+  return { query, ...list, sites, overloaded, items, motors: motors.motors.slice(0, MOST_FOUND), aside };
 };
 
 const newJobSchema = z.object({

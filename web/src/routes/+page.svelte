@@ -5,6 +5,8 @@
   import { fields } from '@pilgrim/core/stages/situation/fields';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import { seenRevisions } from '$lib/job/seen';
+  import { menu } from '$lib/menu';
+  import { units } from '$lib/units.svelte';
   import type { PageProps } from './$types';
 
   let { data, form }: PageProps = $props();
@@ -152,6 +154,29 @@
         </form>
       {/if}
     </div>
+    {#if data.overloaded.length > 0}
+      <section aria-label="Motors above their plate" class="rounded-lg border border-s-4 border-s-caution bg-card">
+        <h2 class="px-3 pt-1.5 text-sm font-semibold text-caution">△ Measured above their plate</h2>
+        <ul class="text-sm">
+          {#each data.overloaded as motor (motor.id)}
+            <li>
+              <a
+                href={`/motors/${motor.id}`}
+                class="flex min-h-9 items-center gap-x-4 px-3 hover:bg-wash pointer-coarse:min-h-11"
+                data-above={motor.tag}
+              >
+                <span class="w-28 shrink-0 truncate font-semibold">{motor.tag || 'no tag'}</span>
+                <span class="shrink-0 font-semibold text-caution"
+                  >{Math.round(motor.share * 100)} % <span class="font-normal">of its current</span></span
+                >
+                <span class="min-w-0 grow truncate">{units.said(motor.plateText)}</span>
+                <span class="max-w-48 truncate text-quiet">{motor.site}</span>
+              </a>
+            </li>
+          {/each}
+        </ul>
+      </section>
+    {/if}
     {#if data.jobs.length === 0}
       <p class="rounded-lg border bg-card p-6">
         {filtered
@@ -174,7 +199,7 @@
               <span class="min-w-0">
                 <span class="block truncate">{job.title || 'Untitled job'}</span>
                 <span class={`line-clamp-2 text-sm ${job.state === 'stopped' ? 'text-stop' : 'text-quiet'}`}
-                  >{job.concern || job.decision}</span
+                  >{units.said(job.concern || job.decision)}</span
                 >
               </span>
               <span class="text-sm text-quiet sm:text-right"
@@ -184,7 +209,7 @@
                   >{/if}</span
               >
             </a>
-            <details class="relative shrink-0" name="of-a-job">
+            <details class="relative shrink-0" name="of-a-job" {@attach menu}>
               <summary
                 class="flex min-h-11 w-11 cursor-pointer list-none items-center justify-center rounded-lg hover:bg-line"
                 aria-label={`Copy, archive or remove ${job.tag || job.title || 'this job'}`}>⋯</summary
@@ -224,7 +249,7 @@
             <li>
               <a href={`/motors/${motor.id}`} class="flex min-h-11 items-center gap-4 px-3 hover:bg-wash">
                 <span class="w-28 shrink-0 truncate font-semibold">{motor.tag || 'no tag'}</span>
-                <span class="min-w-0 grow truncate">{motor.plateText}</span>
+                <span class="min-w-0 grow truncate">{units.said(motor.plateText)}</span>
                 <span class="truncate text-quiet">{motor.state} · {motor.site}</span>
               </a>
             </li>

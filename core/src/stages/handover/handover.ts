@@ -12,7 +12,7 @@ const count = (number: number, one: string, more: string): string => `${number} 
 export function handover(pick: PickResult, earlier: readonly Finding[], open: readonly Missing[]): HandoverResult {
   const needed = open.filter(({ kind }) => kind === 'needed').length;
   const stops = earlier.filter(({ severity }) => severity === 'stop').length;
-  const motor = pick.keepsMotor ? pick.motor && 'Motor kept' : pick.chosenMotor?.item.name;
+  const motor = pick.keepsMotor ? pick.motor && keptMotor(pick, earlier) : pick.chosenMotor?.item.name;
   const bought = pick.starter?.lacking.length === 0 || pick.keepsFeed;
   const feed = pick.chosenDrive?.item.name ?? (bought ? pick.values.starter?.text : undefined);
   const undecided =
@@ -32,4 +32,10 @@ export function handover(pick: PickResult, earlier: readonly Finding[], open: re
     missing: [],
     summary,
   };
+}
+
+/** What stays is not called good where its winding is in doubt behind the drive that was chosen. */
+function keptMotor({ chosenDrive }: PickResult, earlier: readonly Finding[]): string {
+  const doubted = chosenDrive && earlier.some(({ code }) => code === 'nameplate.inverter-silent');
+  return doubted ? 'Motor kept, its winding not proven for a drive,' : 'Motor kept';
 }

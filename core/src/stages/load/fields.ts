@@ -124,7 +124,7 @@ export const fields = {
     asked: ways('pump'),
   }),
   staticHead: quantity('altitude', {
-    label: 'of it static',
+    label: 'Static part of the head',
     min: 0,
     max: 3000,
     example: '21 ft or 6.4 m',

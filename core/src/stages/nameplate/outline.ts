@@ -125,7 +125,7 @@ const SLACK = 0.0008;
 /** Where the replacement would not stand on the old feet or take the old coupling, in the job’s units. */
 export function misfits(old: Outline, fresh: Outline, school: School): Misfit[] {
   const show = (value: number): string =>
-    school === 'NEMA' ? `${Number((value / INCH).toFixed(3))} in` : `${Number((value / MM).toFixed(1))} mm`;
+    school === 'NEMA' ? `${Number((value / INCH).toFixed(3))}\u00a0in` : `${Number((value / MM).toFixed(1))}\u00a0mm`;
   const out: Misfit[] = [];
   const compare = (what: Misfit['what'], a: number | undefined, b: number | undefined): void => {
     if (a === undefined || b === undefined || Math.abs(a - b) <= SLACK) return;

@@ -15,38 +15,62 @@ export interface EnclosureVerdict {
   readonly ic: string;
   readonly verdict: 'chosen' | 'possible' | 'ruled out';
   readonly why: string;
+  /** What of the place stands against it. */
+  readonly against: readonly Criterion[];
 }
 
 const order: readonly Considered[] = ['ODP', 'TEFC', 'TENV', 'TEBC', 'TEAO', 'washdown', 'TEXP'];
 
-/** Why an enclosure may not stand here; undefined where it may. */
-function ruledOut(code: Considered, { place: at, load }: Job, slow: boolean): string | undefined {
+/** What of a place may stand against an enclosure, in the order it is looked at. */
+export const criteria = [
+  'setting',
+  'dust',
+  'water',
+  'air',
+  'mounting',
+  'food',
+  'air stream',
+  'low speed',
+  'hazard',
+] as const;
+export type Criterion = (typeof criteria)[number];
+type Against = Readonly<Partial<Record<Criterion, string | false | undefined>>>;
+
+const JETS = (ip: string): string => `washdown jets pass the seals of ${ip}`;
+
+/** What stands against an enclosure here, by what of the place it is. */
+function against(code: Considered, { place: at, load }: Job, slow: boolean): Against {
   const wet = at.water === 'washdown';
   switch (code) {
     case 'ODP':
-      if (at.setting === 'outdoor') return 'open motors do not stand outdoors';
-      if (at.dust !== 'clean') return 'dust would be drawn through the winding';
-      if (at.water !== 'dry') return 'open motors only where it is dry';
-      if (at.corrosion !== 'none') return 'damp or corrosive air would reach the winding';
-      if (at.attitude !== 'horizontal') return 'its drip openings only work with the shaft horizontal';
-      return at.food ? 'open windings do not belong near food' : undefined;
+      return {
+        setting: at.setting === 'outdoor' && 'open motors do not stand outdoors',
+        dust: at.dust !== 'clean' && 'dust would be drawn through the winding',
+        water: at.water !== 'dry' && 'open motors only where it is dry',
+        air: at.corrosion !== 'none' && 'damp or corrosive air would reach the winding',
+        mounting: at.attitude !== 'horizontal' && 'its drip openings only work with the shaft horizontal',
+        food: at.food && 'open windings do not belong near food',
+      };
     case 'TEFC':
-      if (wet) return 'washdown jets pass the seals of IP55';
-      if (at.dust === 'fibrous') return 'fibres close its fan cover; clean it often, or take one without a fan';
-      return at.airStream ? 'its fan works against the stream it stands in' : undefined;
+      return {
+        dust: at.dust === 'fibrous' && 'fibres close its fan cover; clean it often, or take one without a fan',
+        water: wet && JETS('IP55'),
+        'air stream': at.airStream && 'its fan works against the stream it stands in',
+      };
     case 'TENV':
-      if (wet) return 'washdown jets pass the seals of IP54';
-      return undefined;
+      return { water: wet && JETS('IP54') };
     case 'TEBC':
-      if (wet) return 'washdown jets pass the seals of IP54';
-      return slow ? undefined : 'only for long low speed at full torque on a drive';
+      return { water: wet && JETS('IP54'), 'low speed': !slow && 'only for long low speed at full torque on a drive' };
     case 'TEAO':
-      if (!at.airStream) return 'only in the air stream of its own fan';
-      return load.machine === 'fan' ? undefined : 'only a fan cools the motor that drives it';
+      return {
+        'air stream': at.airStream
+          ? load.machine !== 'fan' && 'only a fan cools the motor that drives it'
+          : 'only in the air stream of its own fan',
+      };
     case 'washdown':
-      return undefined;
+      return {};
     case 'TEXP':
-      return 'never chosen here: a person competent for hazardous areas decides';
+      return { hazard: 'never chosen here: a person competent for hazardous areas decides' };
   }
 }
 
@@ -72,10 +96,15 @@ function codesOf(code: Considered): { ip: string; ic: string } {
  * `slow` says that full torque is wanted at low speed.
  */
 export function judgeEnclosures(job: Job, deferred: boolean, slow: boolean): EnclosureVerdict[] {
-  const open = deferred ? undefined : order.find((code) => inCatalogue(code) && !ruledOut(code, job, slow));
-  // Fibres rule out a fan only as long as something else may stand here.
-  return order.map((code): EnclosureVerdict => {
-    const why = ruledOut(code, job, slow);
+  const judged = order.map((code) => {
+    const found = against(code, job, slow);
+    const standing = criteria.filter((criterion) => found[criterion]);
+    // Jets are said first: nothing else matters then.
+    const [first] = standing.includes('water') && code !== 'ODP' ? ['water' as const] : standing;
+    return { code, standing, why: (first && found[first]) || undefined };
+  });
+  const open = deferred ? undefined : judged.find(({ code, why }) => inCatalogue(code) && !why)?.code;
+  return judged.map(({ code, standing, why }): EnclosureVerdict => {
     const verdict = deferred || why ? 'ruled out' : code === open ? 'chosen' : 'possible';
     return {
       code,
@@ -83,6 +112,7 @@ export function judgeEnclosures(job: Job, deferred: boolean, slow: boolean): Enc
       ...codesOf(code),
       verdict,
       why: deferred && code !== 'TEXP' ? 'a competent person decides here' : (why ?? reasonFor(code, code === open)),
+      against: deferred && !standing.includes('hazard') ? [...standing, 'hazard'] : standing,
     };
   });
 }

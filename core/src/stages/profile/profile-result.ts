@@ -6,6 +6,8 @@ import type { ProfileValues } from './values.ts';
 
 /** One step of the profile as drawn and tabled. Powers are electrical input, W. */
 export interface ProfilePoint {
+  /** Which row of the document it is. */
+  readonly at: number;
   readonly flow: number;
   readonly hours: number;
   /** As controlled today, the mean over the hours; undefined where the control is not known. */

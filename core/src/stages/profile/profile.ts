@@ -66,7 +66,7 @@ interface Typed {
 
 /** One row either way. */
 function stepOf(
-  { flow, hours }: Typed,
+  { at, flow, hours }: Typed,
   motor: Motor,
   motorPower: Value,
   staticShare: number,
@@ -81,6 +81,7 @@ function stepOf(
       : throttledInput(motorToday(motor, on), shaftThrottled, flow.value, practice);
   const shaftControlled = motorPower.value * shaft.speedControlled;
   return {
+    at,
     flow: flow.value,
     hours: hours.value,
     throttled: peak === undefined ? undefined : peak * shaft.running,

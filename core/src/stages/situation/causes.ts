@@ -22,6 +22,8 @@ export interface Cause {
   readonly proof: string;
   /** The field where that reading is typed. */
   readonly field: string;
+  /** Further entries that speak for it or against it. */
+  readonly also?: readonly string[];
   readonly remedy: Remedy;
 }
 
@@ -106,6 +108,7 @@ export const causes: readonly Cause[] = [
     modes: [...windings, 'bearing'],
     proof: 'Insulation resistance; water at the place',
     field: 'situation.insulationResistance',
+    also: ['place.water'],
     remedy: { closed: true, order: ['space heater', 'drain holes at the lowest point', 'shaft seals'] },
   },
   {

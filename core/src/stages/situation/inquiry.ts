@@ -22,6 +22,8 @@ export interface Suspicion {
   readonly evidence: string;
   readonly proof: string;
   readonly field: string;
+  /** Every entry that bears on it, and what it says; the one of `field` first. */
+  readonly readings: readonly { readonly field: string; readonly says: Suspicion['reading'] }[];
   readonly order: readonly string[];
 }
 
@@ -31,7 +33,8 @@ export interface Inquiry {
   readonly remedy: Remedy;
 }
 
-type Says = readonly ['speaks for it' | 'speaks against it', string] | undefined;
+/** What is said, by which figures, and by which entry where it is not the cause’s first. */
+type Says = readonly ['speaks for it' | 'speaks against it', string, string?] | undefined;
 
 /** Random windings below 1 kV should show at least this, Ω (IEEE 43, from memory). */
 const LEAST_INSULATION = 5e6;
@@ -54,11 +57,17 @@ export function inquire(brief: Brief, nameplate: NameplateResult): Inquiry {
         evidence: says?.[1] ?? '',
         proof: cause.proof,
         field: cause.field,
+        readings: readingsOf(cause, says),
         order: cause.remedy.order,
       };
     });
   const found = causes.filter((cause) => decided[cause.id] === 'found');
   return { suspicions, remedy: together(found) };
+}
+
+function readingsOf({ field, also = [] }: Cause, says: Says): Suspicion['readings'] {
+  const speaker = says?.[2] ?? field;
+  return [field, ...also].map((each) => ({ field: each, says: says && each === speaker ? says[0] : 'nothing' }));
 }
 
 function together(found: readonly Cause[]): Remedy {
@@ -119,7 +128,7 @@ function reading(cause: Cause, { job, given }: Brief, nameplate: NameplateResult
           ? ['speaks for it', `${ohms.text} is below the 5 MΩ a random winding should show`]
           : ['speaks against it', `${ohms.text} insulation resistance`];
       return ['hose', 'washdown', 'submerged'].includes(job.place.water)
-        ? ['speaks for it', `water at the place: ${job.place.water}`]
+        ? ['speaks for it', `water at the place: ${job.place.water}`, 'place.water']
         : undefined;
     }
     case 'dirt':

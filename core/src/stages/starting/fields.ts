@@ -286,7 +286,7 @@ export const fields = {
     group: 'From the motor’s data sheet',
   }),
   leakageFloor: quantity('fraction', {
-    label: 'down to',
+    label: 'Leakage falls to',
     min: 0.2,
     max: 1,
     example: '60 %',

@@ -61,7 +61,7 @@ export function directStart(
 }
 
 /** From the circuit fitted to the motor, the same that starting runs up. */
-function standstillPowerFactor(of: Motor, { given, practice, job }: Brief): Value {
+export function standstillPowerFactor(of: Motor, { given, practice, job }: Brief): Value {
   const fit = fitMotor(fitTargets(of, given.starting, practice.fixedLossShare.value));
   if (!fit) return practice.lockedRotorPowerFactor;
   const { re, im } = terminalImpedance(fit.circuit, 1);

@@ -166,32 +166,45 @@ export interface Dip {
  * current keeps the line current; pass `limited` and the motor is scaled until that current flows.
  */
 export function dipOf(source: Source, start: StartingLoad): Dip {
-  const phase = complex(source.voltage / Math.sqrt(3));
-  const before = busVoltage(source, phase, undefined);
+  const before = busVoltage(source, phaseOf(source), undefined);
   const unlimited = start.voltage / (Math.sqrt(3) * start.current);
-  const at = (size: number): { bus: Complex; terminals: Complex; current: number } => {
-    const motor = lagging(size, start.powerFactor);
-    const branch = add(source.feeder, motor);
-    const bus = busVoltage(source, phase, branch);
-    const current = divide(bus, branch);
-    return { bus, terminals: multiply(current, motor), current: magnitude(current) };
+  const at = (size: number): Flow & { size: number } => {
+    const flow = flowOf(source, lagging(size, start.powerFactor));
+    return { ...flow, size: magnitude(flow.current) };
   };
   let size = unlimited;
   if (start.limited) {
     // The line current falls as the motor's impedance grows; a few secant-like steps meet the limit.
     for (let step = 0; step < 40; step++) {
-      const { current } = at(size);
-      if (Math.abs(current / start.current - 1) < 1e-9) break;
-      size *= current / start.current;
+      const { size: flows } = at(size);
+      if (Math.abs(flows / start.current - 1) < 1e-9) break;
+      size *= flows / start.current;
     }
   }
-  const { bus, terminals, current } = at(size);
+  const { bus, terminals, size: current } = at(size);
   return {
     bus: 1 - magnitude(bus) / magnitude(before),
     terminals: 1 - magnitude(terminals) / magnitude(before),
     current,
     voltage: magnitude(terminals) * Math.sqrt(3),
   };
+}
+
+/** Phasors of one phase; that of the source lies along the real axis. */
+export interface Flow {
+  readonly bus: Complex;
+  readonly terminals: Complex;
+  readonly current: Complex;
+}
+
+const phaseOf = ({ voltage }: Source): Complex => complex(voltage / Math.sqrt(3));
+
+/** A motor as an impedance behind feeder and source, beside the other load. */
+export function flowOf(source: Source, motor: Complex): Flow {
+  const branch = add(source.feeder, motor);
+  const bus = busVoltage(source, phaseOf(source), branch);
+  const current = divide(bus, branch);
+  return { bus, terminals: multiply(current, motor), current };
 }
 
 /** A motor or starter at the instant of starting: line current and power factor at a voltage. */

@@ -9,6 +9,7 @@ import { directStart } from './direct-start.ts';
 import type { Fed } from './fed.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { checkLoading, feederInUse } from './loading.ts';
+import { phasorsOf, type Phasors } from './phasors.ts';
 import { checkPlateVoltage } from './plate-voltage.ts';
 import { lowestVoltageOf, unbalance } from './readings.ts';
 import { sourceOf, type Source } from './source.ts';
@@ -18,6 +19,8 @@ import type { SupplyValues } from './values.ts';
 export interface SupplyResult extends StageResult<SupplyValues> {
   /** The supply as impedances, once its strength is known. */
   readonly source: Source | undefined;
+  /** One phase while the motor runs and starts. */
+  readonly phasors: readonly Phasors[];
 }
 
 /** What the motor is fed from, and whether its winding suits it. */
@@ -45,7 +48,7 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
     ...directStart(fed),
     ...(energyPrice ? { energyPrice } : {}),
   };
-  return { values, findings, missing, summary: summaryOf(fed), source };
+  return { values, findings, missing, summary: summaryOf(fed), source, phasors: phasorsOf(fed) };
 }
 
 function fedOf(brief: Brief, nameplate: NameplateResult, load: LoadResult): Fed {

@@ -6,6 +6,7 @@ export function chartColours(): {
   copper: string;
   sea: string;
   stop: string;
+  card: string;
   font: string;
 } {
   const style = typeof document === 'undefined' ? undefined : getComputedStyle(document.body);
@@ -17,6 +18,7 @@ export function chartColours(): {
     copper: read('copper'),
     sea: read('sea'),
     stop: read('stop'),
+    card: read('card'),
     font: style?.fontFamily ?? 'sans-serif',
   };
 }

@@ -4,18 +4,45 @@ import { shownUnit, type School } from '@pilgrim/core/ground/quantity/units';
 import type { EChartsCoreOption } from 'echarts/core';
 import { axisLook, chartColours } from './colours';
 
+const NOWHERE = { speed: 0, torque: 0 };
+
 type Curve = NonNullable<Solution['details']['loadCurve']>;
 
-/** Torque of the load against speed at the motor shaft, with the running point marked. */
-export function loadChart(
-  curve: Curve,
-  running: { readonly torque: number; readonly speed: number } | undefined,
-  school: School,
-): EChartsCoreOption {
-  const { ink, line, sea, copper, font } = chartColours();
+/** What the load’s curve is drawn with. */
+export interface LoadMarks {
+  readonly running: { readonly torque: number; readonly speed: number } | undefined;
+  /** The curve of the motor on the line; undefined until there is one. */
+  readonly motor: readonly { readonly speed: number; readonly shaftTorque: number }[] | undefined;
+}
+
+/** Torque of the load against speed at the motor shaft, with breakaway, peak and running point marked, and the motor’s over it. */
+export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: School): EChartsCoreOption {
+  const { ink, line, sea, copper, quiet, font } = chartColours();
   const torqueUnit = shownUnit('torque', school);
   const rpm = (speed: number): number => (speed * 30) / Math.PI;
   const torque = (value: number): number => value / torqueUnit.factor;
+  const points = curve.speeds.map((speed, at) => ({ speed, torque: curve.torques[at] ?? 0 }));
+  const [breakaway] = points;
+  const peak = points.reduce((most, point) => (point.torque > most.torque ? point : most), points[0] ?? NOWHERE);
+  const marked = (
+    name: string,
+    point: { torque: number; speed: number },
+    color: string,
+    position: string,
+  ): Record<string, unknown> => ({
+    name,
+    type: 'line',
+    symbol: 'circle',
+    symbolSize: 10,
+    data: [[rpm(point.speed), torque(point.torque)]],
+    itemStyle: { color },
+    label: {
+      show: true,
+      position,
+      color: ink,
+      formatter: `${name} ${formatQuantity(point.torque, 'torque', school)}`,
+    },
+  });
   return {
     animation: false,
     textStyle: { fontFamily: font, color: ink },
@@ -23,6 +50,9 @@ export function loadChart(
       trigger: 'axis',
       valueFormatter: (value: unknown) => (typeof value === 'number' ? value.toFixed(1) : String(value)),
     },
+    ...(motor
+      ? { legend: { textStyle: { color: ink, fontFamily: font }, data: ['Load', 'Motor on the line'], top: 0 } }
+      : {}),
     grid: { left: 52, right: 20, top: 30, bottom: 42 },
     xAxis: {
       ...axisLook(),
@@ -49,24 +79,24 @@ export function loadChart(
         lineStyle: { color: sea, width: 2.5 },
         itemStyle: { color: sea },
       },
-      ...(running
+      ...(motor
         ? [
             {
-              name: 'Running',
+              name: 'Motor on the line',
               type: 'line',
-              symbol: 'circle',
-              symbolSize: 10,
-              data: [[rpm(running.speed), torque(running.torque)]],
-              itemStyle: { color: copper },
-              label: {
-                show: true,
-                position: 'top',
-                color: ink,
-                formatter: `${formatQuantity(running.torque, 'torque', school)} at ${formatQuantity(running.speed, 'speed', school)}`,
-              },
+              showSymbol: false,
+              data: motor.map(({ speed, shaftTorque }) => [rpm(speed), torque(Math.max(0, shaftTorque))]),
+              lineStyle: { color: quiet, width: 1.5, type: 'dashed' },
+              itemStyle: { color: quiet },
             },
           ]
         : []),
+      ...(breakaway && breakaway.torque > 0 ? [marked('Breakaway', breakaway, sea, 'right')] : []),
+      // A peak that is neither of the others.
+      ...(running && peak.speed > 0 && peak.torque > 1.02 * Math.max(running.torque, breakaway?.torque ?? 0)
+        ? [marked('Peak', peak, sea, 'top')]
+        : []),
+      ...(running ? [marked('Running', running, copper, motor ? 'bottom' : 'left')] : []),
     ],
   };
 }

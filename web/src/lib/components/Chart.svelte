@@ -1,7 +1,15 @@
 <script lang="ts">
   import type { EChartsCoreOption } from 'echarts/core';
+  import { grips, type Handle } from '$lib/charts/handles';
 
-  let { option, label, height = 260 }: { option: EChartsCoreOption; label: string; height?: number } = $props();
+  interface Props {
+    option: EChartsCoreOption;
+    label: string;
+    height?: number;
+    /** What can be dragged; the same figures can be typed elsewhere. */
+    handles?: readonly Handle[];
+  }
+  let { option, label, height = 260, handles = [] }: Props = $props();
 
   let drawn = $state(false);
   let frame = $state<HTMLElement>();
@@ -26,7 +34,11 @@
     void import('$lib/charts/echarts').then(({ drawSoon, init }) => {
       if (closed) return;
       const chart = init(node, undefined, { renderer: 'svg' });
-      const resize = new ResizeObserver(() => chart.resize());
+      const held = grips(chart, () => handles);
+      const resize = new ResizeObserver(() => {
+        chart.resize();
+        held.place();
+      });
       resize.observe(node);
       let shown = '';
       const stop = $effect.root(() => {
@@ -38,7 +50,7 @@
           shown = picture;
           drawSoon(chart, () => {
             if (closed) return;
-            chart.setOption(newest, { notMerge: true });
+            held.draw(newest);
             drawn = true;
           });
         });

@@ -7,7 +7,7 @@
 
   const duty = $derived(store.solution.details.duty);
   const top = $derived((duty?.peak.value ?? 0) * 1.15);
-  const school = $derived(store.document.school);
+  const school = $derived(store.shows);
   const show = (torque: number): string => formatQuantity(torque, 'torque', school);
   const levels = $derived.by(() => {
     if (!duty) return [];

@@ -1,10 +1,13 @@
 <script lang="ts">
+  import { criteria } from '@pilgrim/core/stages/place/motor-enclosures';
   import type { ViewProps } from '$lib/stages/views';
   import TableCard from './TableCard.svelte';
 
   let { store }: Pick<ViewProps, 'store'> = $props();
 
   const enclosures = $derived(store.solution.details.enclosures);
+  /** What stands against some enclosure here. */
+  const shown = $derived(criteria.filter((each) => enclosures.some(({ against }) => against.includes(each))));
 
   const looks = {
     chosen: ['✓ chosen', 'font-semibold text-good'],
@@ -13,26 +16,35 @@
   } as const;
 </script>
 
-<TableCard label="Motor enclosures" caption="Enclosures considered, by both families of codes">
+<TableCard label="Motor enclosures" caption="Enclosures against what stands against them here: ✕ stands against it">
   <thead>
-    <tr class="text-left text-quiet">
+    <tr class="text-left align-bottom text-quiet">
       <th scope="col" class="px-3 py-1.5 font-normal">Enclosure</th>
-      <th scope="col" class="px-3 font-normal">IP</th>
-      <th scope="col" class="px-3 font-normal">Cooling</th>
-      <th scope="col" class="px-3 font-normal">Verdict</th>
-      <th scope="col" class="px-3 font-normal">Why</th>
+      {#each shown as each (each)}<th scope="col" class="px-1.5 py-1.5 text-center font-normal first-letter:uppercase"
+          >{each}</th
+        >{/each}
+      <th scope="col" class="px-3 font-normal">Verdict, and why</th>
     </tr>
   </thead>
   <tbody>
     {#each enclosures as each (each.code)}
       <tr class={`border-t align-top ${each.verdict === 'chosen' ? 'bg-wash' : ''}`} data-enclosure={each.code}>
         <th scope="row" class="px-3 py-1.5 text-left"
-          >{each.code}<span class="block text-xs font-normal text-quiet">{each.name}</span></th
+          >{each.code}<span class="font-normal whitespace-nowrap text-quiet">&ensp;{each.ip}, {each.ic}</span><span
+            class="block text-xs font-normal text-quiet">{each.name}</span
+          ></th
         >
-        <td class="px-3 py-1.5 whitespace-nowrap">{each.ip}</td>
-        <td class="px-3 py-1.5 whitespace-nowrap">{each.ic}</td>
-        <td class={`px-3 py-1.5 whitespace-nowrap ${looks[each.verdict][1]}`}>{looks[each.verdict][0]}</td>
-        <td class="px-3 py-1.5">{each.why}</td>
+        {#each shown as criterion (criterion)}
+          {@const stands = each.against.includes(criterion)}
+          <td class={`border-s px-1.5 py-1.5 text-center ${stands ? 'bg-stop-wash font-bold text-stop' : 'text-quiet'}`}
+            ><span aria-hidden="true">{stands ? '✕' : '·'}</span><span class="sr-only"
+              >{stands ? 'stands against it' : 'nothing against it'}</span
+            ></td
+          >
+        {/each}
+        <td class="border-s px-3 py-1.5"
+          ><span class={looks[each.verdict][1]}>{looks[each.verdict][0]}</span>: {each.why}</td
+        >
       </tr>
     {/each}
   </tbody>

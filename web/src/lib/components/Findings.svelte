@@ -4,7 +4,7 @@
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import type { StageName } from '@pilgrim/core/ground/stage-names';
   import { fieldAt } from '@pilgrim/core/job/places';
-  import { fieldId, reach } from '$lib/job/reach';
+  import { addressIn, fieldId, reach } from '$lib/job/reach';
 
   interface Props {
     store: JobStore;
@@ -41,15 +41,15 @@
     caution: { edge: 'border-s-caution', word: 'Caution', colour: 'text-caution' },
     note: { edge: 'border-s-sea', word: 'Note', colour: 'text-sea' },
   } as const;
-  /** A rule of thumb is typed on the sheet of the stage that uses it. */
-  const stageOfField = (path: string, own: string): string => {
-    const stage = path.split('.')[0] ?? '';
-    return stage in stageTitles ? stage : stage.endsWith('ractice') ? own : 'situation';
-  };
-  /** Fields of which each option has its own stand on the sheets of the one that is worked on. */
   const shown = (field: string): string => fieldAt(field).path;
-  const href = (field: string, own: string): string =>
-    `${base}/${stageOfField(shown(field), own)}#${fieldId(shown(field))}`;
+  const href = (field: string, own: string): string => addressIn(base, field, own);
+  let heading = $state<HTMLElement>();
+  /** The finding goes with its button: the focus stays at the list, and what was done is told, with its undo. */
+  function mend(label: string, set: Parameters<JobStore['setMany']>[0]): void {
+    store.setMany(set);
+    store.done = label;
+    heading?.focus();
+  }
   const titleOf = (stage: string): string => stageTitles[stage as StageName];
 </script>
 
@@ -61,12 +61,12 @@
     <p class="mt-1 text-xs text-quiet">{finding.basis}</p>
     {#if finding.mends}
       <p class="mt-1.5 flex flex-wrap gap-1.5">
-        {#each finding.mends as mend (mend.label)}
+        {#each finding.mends as { label, set } (label)}
           <button
             type="button"
             class="min-h-8 rounded-lg bg-primary-700 px-3 font-semibold text-white hover:bg-primary-800 disabled:opacity-60 pointer-coarse:min-h-11"
             disabled={!hydrated}
-            onclick={() => store.setMany(mend.set)}>{mend.label}</button
+            onclick={() => mend(label, set)}>{label}</button
           >
         {/each}
       </p>
@@ -84,7 +84,15 @@
 {/snippet}
 
 <section aria-label="Findings" class="space-y-2 p-3">
-  <h2 class="text-sm font-semibold text-quiet" aria-live="polite" data-testid="findings-count">Here: {counts(here)}</h2>
+  <h2
+    class="text-sm font-semibold text-quiet"
+    aria-live="polite"
+    tabindex="-1"
+    bind:this={heading}
+    data-testid="findings-count"
+  >
+    Here: {counts(here)}
+  </h2>
   {#each here as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(finding)}{/each}
   {#if elsewhere.length > 0}
     <details data-testid="findings-elsewhere">

@@ -4,17 +4,25 @@
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import { fieldNames } from '$lib/job/sheets';
   import type { ViewProps } from '$lib/stages/views';
+  import TableCard from './TableCard.svelte';
 
   let { store, hydrated, base }: Pick<ViewProps, 'store' | 'hydrated' | 'base'> = $props();
 
   const suspicions = $derived(store.solution.details.suspicions);
+  /** What can be read or typed, in the order the causes ask for it. */
+  const readings = $derived([...new Set(suspicions.flatMap((each) => each.readings.map(({ field }) => field)))]);
 
   let names = $state.raw<ReadonlyMap<string, string>>(new Map());
   onMount(async () => (names = await fieldNames(stageTitles)));
 
   const href = (field: string): string => `${base}/${field.split('.')[0] ?? ''}#${fieldId(field)}`;
-  const marks = { 'speaks for it': '△', 'speaks against it': '✓', nothing: '·' } as const;
-  const colours = { 'speaks for it': 'text-caution', 'speaks against it': 'text-good', nothing: 'text-quiet' } as const;
+  const nameOf = (field: string): string => names.get(field) ?? field;
+  const marks = {
+    'speaks for it': ['△', 'text-caution bg-caution-wash'],
+    'speaks against it': ['✓', 'text-good bg-good-wash'],
+    nothing: ['?', 'text-sea'],
+  } as const;
+  const said = { 'speaks for it': 'speaks for it', 'speaks against it': 'clears it', nothing: 'would tell' } as const;
   const verdicts = [
     ['open', 'Open'],
     ['found', 'Found'],
@@ -23,45 +31,68 @@
 </script>
 
 {#if suspicions.length > 0}
-  <section class="rounded-lg border bg-card" aria-label="Causes to check">
-    <h2 class="border-b px-4 py-2 text-sm font-semibold text-quiet">
-      Causes to check before it is replaced · what a found cause changes goes into the selection
-    </h2>
-    <ul class="divide-y">
+  <TableCard
+    label="Causes to check"
+    caption="Causes to check before it is replaced, against what tells: △ speaks for it, ✓ clears it, ? would tell"
+  >
+    <thead>
+      <tr class="align-bottom text-quiet">
+        <th scope="col" class="px-3 py-1.5 text-left font-normal">Cause, and what it changes once found</th>
+        {#each readings as field (field)}
+          <th scope="col" class="w-8 p-0 font-normal">
+            <a
+              class="mx-auto block h-40 rotate-180 py-1.5 leading-4 text-sea [writing-mode:vertical-rl] hover:underline"
+              href={href(field)}>{nameOf(field).replace(/^.*?: /, '')}</a
+            >
+          </th>
+        {/each}
+        <th scope="col" class="px-2 py-1.5 text-left font-normal">Verdict</th>
+      </tr>
+    </thead>
+    <tbody>
       {#each suspicions as each (each.id)}
-        <li class="grid gap-x-4 gap-y-1 px-4 py-2" data-cause={each.id}>
-          <div class="min-w-0">
-            <p class="font-semibold">{each.name}</p>
-            <p class={`text-sm ${colours[each.reading]}`}>
-              {marks[each.reading]}
-              {each.reading === 'nothing'
-                ? `To check: ${each.proof.toLowerCase()}.`
-                : `${each.evidence} (${each.reading}).`}
-              {#if each.reading === 'nothing'}
-                <a class="text-sea underline" href={href(each.field)}>{names.get(each.field) ?? each.field}</a>
-              {/if}
-            </p>
-            <p class="text-sm text-quiet">
-              {each.verdict === 'found' ? 'Goes into the order: ' : 'If found: '}{each.order.join('; ')}.
-            </p>
-          </div>
-          <fieldset class="flex items-start gap-1" disabled={!hydrated}>
-            <legend class="sr-only">{each.name}</legend>
-            {#each verdicts as [verdict, label] (verdict)}
-              <label
-                class={`flex min-h-11 cursor-pointer items-center gap-1.5 rounded-lg border px-2.5 text-sm ${each.verdict === verdict ? (verdict === 'found' ? 'border-caution bg-caution-wash' : 'border-sea bg-wash') : ''}`}
-              >
-                <input
-                  type="radio"
-                  name={`cause-${each.id}`}
-                  checked={each.verdict === verdict}
-                  onchange={() => store.set(`situation.causes.${each.id}`, verdict === 'open' ? undefined : verdict)}
-                />{label}</label
-              >
-            {/each}
-          </fieldset>
-        </li>
+        <tr class="border-t" data-cause={each.id}>
+          <th scope="row" class="px-3 py-1.5 text-left font-normal">
+            <span class="font-semibold">{each.name}</span>
+            {#if each.evidence}<span class={`block ${each.reading === 'speaks for it' ? 'text-caution' : 'text-good'}`}
+                >{marks[each.reading][0]} {each.evidence}</span
+              >{:else}<span class="block">To check: {each.proof.toLowerCase()}</span>{/if}
+            <span class="block text-quiet"
+              >{each.verdict === 'found' ? 'Goes into the order: ' : 'Changes: '}{each.order.join('; ')}</span
+            >
+          </th>
+          {#each readings as field (field)}
+            {@const reading = each.readings.find((one) => one.field === field)}
+            <td class="border-s p-0 text-center">
+              {#if reading}<a
+                  class={`flex h-9 items-center justify-center font-semibold ${marks[reading.says][1]}`}
+                  href={href(field)}
+                  title={`${nameOf(field)}: ${said[reading.says]}`}
+                  ><span aria-hidden="true">{marks[reading.says][0]}</span><span class="sr-only"
+                    >{nameOf(field)}: {said[reading.says]}</span
+                  ></a
+                >{/if}
+            </td>
+          {/each}
+          <td class="border-s px-2 py-1">
+            <fieldset class="grid" disabled={!hydrated}>
+              <legend class="sr-only">{each.name}</legend>
+              {#each verdicts as [verdict, label] (verdict)}
+                <label
+                  class={`flex min-h-7 cursor-pointer items-center gap-1.5 rounded px-1.5 pointer-coarse:min-h-11 ${each.verdict === verdict ? (verdict === 'found' ? 'bg-caution-wash' : 'bg-wash') : ''}`}
+                >
+                  <input
+                    type="radio"
+                    name={`cause-${each.id}`}
+                    checked={each.verdict === verdict}
+                    onchange={() => store.set(`situation.causes.${each.id}`, verdict === 'open' ? undefined : verdict)}
+                  />{label}</label
+                >
+              {/each}
+            </fieldset>
+          </td>
+        </tr>
       {/each}
-    </ul>
-  </section>
+    </tbody>
+  </TableCard>
 {/if}

@@ -6,6 +6,7 @@
   const keys = [
     ['Tab', 'to the next field; the order is that of the plate'],
     ['Alt + ↓, Alt + ↑', 'to the next and the previous stage'],
+    ['Alt + Enter', 'to the next entry that is needed; to the sheet where none is'],
     ['Enter on a dotted figure', 'its working; Esc closes it'],
     ['Ctrl + Z, Ctrl + Y', 'undo and redo, when no field has the focus'],
     ['← → on a slider', 'turns it a step'],

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { loadChart } from '$lib/charts/load-chart';
+  import { speedCurve } from '@pilgrim/core/motor/operating';
   import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import Chart from './Chart.svelte';
@@ -8,12 +9,13 @@
   let { store }: { store: JobStore } = $props();
 
   const details = $derived(store.solution.details);
-  const school = $derived(store.document.school);
+  const school = $derived(store.shows);
   const running = $derived.by(() => {
     const torque = store.solution.values['load.motorTorque']?.value;
     const speed = store.solution.values['load.motorSpeed']?.value;
     return typeof torque === 'number' && typeof speed === 'number' ? { torque, speed } : undefined;
   });
+  const motor = $derived(details.machine && speedCurve(details.machine.circuit));
   /** Eleven points of the curve for the table behind the chart. */
   const sampled = $derived.by(() => {
     const curve = details.loadCurve;
@@ -27,7 +29,7 @@
   <section class="rounded-lg border bg-card p-3" aria-label="Torque against speed">
     <h2 class="mb-1 text-sm font-semibold text-quiet">Torque against speed, {details.loadCurve.shape}</h2>
     <Chart
-      option={loadChart(details.loadCurve, running, school)}
+      option={loadChart(details.loadCurve, { running, motor }, school)}
       height={300}
       label="Torque of the load against speed at the motor shaft; the table below holds the figures."
     />

@@ -89,7 +89,7 @@
 
   function take(log: BinnedLog): void {
     const factor = unit === 'A' ? (perAmpere ?? 0) : (findUnit('torque', unit)?.factor ?? 1);
-    const text = (si: number): string => formatQuantity(si, 'torque', store.document.school).replaceAll('\u00a0', ' ');
+    const text = (si: number): string => formatQuantity(si, 'torque', store.shows).replaceAll('\u00a0', ' ');
     const cycle = cycleOf(log, store.solution.details.warming);
     const length = cycle.reduce((sum, level) => sum + level.time, 0);
     store.setRows(

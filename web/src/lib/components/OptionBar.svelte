@@ -1,6 +1,7 @@
 <script lang="ts">
   import { letters, type Letter } from '@pilgrim/core/job/places';
   import type { JobStore } from '$lib/job/job-store.svelte';
+  import { menu } from '$lib/menu';
 
   let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
 
@@ -61,7 +62,7 @@
       </div>
     {/each}
   </div>
-  <details class="relative">
+  <details class="relative" {@attach menu}>
     <summary
       class="flex min-h-9 cursor-pointer list-none items-center rounded-lg px-2 hover:bg-wash pointer-coarse:min-h-11"
       aria-label={`Name or copy option ${chosen}`}

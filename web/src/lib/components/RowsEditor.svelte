@@ -1,6 +1,6 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
-  import { fieldId } from '$lib/job/reach';
+  import { fieldId, reach } from '$lib/job/reach';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import type { FieldDefinition } from '$lib/job/sheets';
   import Field from './Field.svelte';
@@ -47,7 +47,10 @@
           class="mt-6 min-h-11 px-3! text-ink!"
           disabled={!hydrated}
           aria-label={`Remove ${row} ${index + 1}`}
-          onclick={() => store.removeRow(path, index)}>Remove</Button
+          onclick={() => {
+            store.removeRow(path, index);
+            reach(fieldId(path));
+          }}>Remove</Button
         >
       </div>
     {/each}

@@ -19,6 +19,11 @@
 >
   {#if store.saveState === 'saved'}
     {#if store.joined}<span title={store.joined}>Joined ·</span>{/if}
-    Saved<span class="hidden lg:inline">{store.savedAt ? ` ${store.savedAt}` : ''}</span> · rev {store.revision}
+    Saved<span class="hidden lg:inline">{store.savedAt ? ` ${store.savedAt}` : ''}</span> ·
+    <a
+      class="underline decoration-dotted underline-offset-4"
+      href={`/jobs/${store.id}/revisions`}
+      title="What was saved before">rev {store.revision}</a
+    >
   {:else}{texts[store.saveState]}{/if}
 </p>

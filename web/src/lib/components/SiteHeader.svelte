@@ -1,14 +1,19 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import ThemeButton from './ThemeButton.svelte';
+  import UnitsButton from './UnitsButton.svelte';
 
-  let { current, hydrated, children }: { current: 'jobs' | 'motors' | 'sites'; hydrated: boolean; children?: Snippet } =
-    $props();
+  let {
+    current,
+    hydrated,
+    children,
+  }: { current: 'jobs' | 'motors' | 'sites' | 'catalogues'; hydrated: boolean; children?: Snippet } = $props();
 
   const places = [
     ['jobs', '/', 'Jobs'],
     ['motors', '/motors', 'Motors'],
     ['sites', '/sites', 'Sites'],
+    ['catalogues', '/catalogues', 'Catalogues'],
   ] as const;
 </script>
 
@@ -27,5 +32,6 @@
     {/each}
   </nav>
   {@render children?.()}
+  <UnitsButton {hydrated} />
   <ThemeButton {hydrated} />
 </header>

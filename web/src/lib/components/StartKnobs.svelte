@@ -37,7 +37,7 @@
   /** What may be played with for a method; the values are those of the run on screen. */
   const knobs = $derived.by((): Knob[] => {
     const feed = setting.feeds[method];
-    const school = store.document.school;
+    const school = store.shows;
     const ratio = Number(store.solution.values['load.ratio']?.value ?? 1);
     const out: Knob[] = [
       {

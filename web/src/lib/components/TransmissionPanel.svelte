@@ -12,107 +12,134 @@
   const shafts = $derived(store.solution.details.shafts);
   const listed = $derived(store.rowCount('load.stages'));
   // The solution follows a keystroke later than the document.
-  const shown = $derived(shafts.slice(0, listed + 1));
-  const usual = (at: number): string | undefined => shafts[at]?.onward?.efficiency.text;
+  const shown = $derived(listed === 0 ? shafts : shafts.slice(0, listed + 1));
   const numbers = [
     ['torque', 'Torque', '72 lb·ft'],
     ['speed', 'Speed', '1450 rpm'],
     ['inertia', 'Inertia', '0.4 kg·m²'],
   ] as const;
+
+  /** What was typed for the whole transmission goes with the first stage. */
+  function add(): void {
+    const row = { kind: listed === 0 ? 'V-belt' : 'helical gear', ratio: '', efficiency: '' };
+    if (listed > 0) {
+      store.addRow('load.stages', row);
+      return;
+    }
+    const [ratio, efficiency] = ['load.ratio', 'load.transmissionEfficiency'].map((path) =>
+      String(store.get(path) ?? ''),
+    );
+    store.setRows('load.stages', [{ ...row, ratio: ratio ?? '', efficiency: efficiency ?? '' }]);
+  }
 </script>
 
-<section class="rounded-lg border bg-card" aria-label="The train from motor to machine">
-  <h2 class="border-b px-4 py-2 text-sm font-semibold text-quiet">
+<section class="rounded-lg border bg-card p-3" aria-label="The train from motor to machine">
+  <h2 class="mb-2 text-sm font-semibold text-quiet">
     The train from motor to machine{listed === 0 ? '' : ': type each number where it was measured'}
   </h2>
-  {#if listed > 0}
-    <ol class="px-4 py-3">
+  {#if shown.length > 0}
+    <ol class="flex items-stretch overflow-x-auto pb-1">
       {#each shown as shaft, at (at)}
-        {@const last = at === listed}
-        <li class="relative flow-root border-s-4 border-copper ps-6" data-shaft={at}>
-          <span class="absolute top-3 -left-2.5 size-4 rounded-full border-4 border-copper bg-card" aria-hidden="true"
-          ></span>
-          <div class="grid items-start gap-x-3 gap-y-1 pb-3 sm:grid-cols-[8rem_1fr_1fr_1fr]">
-            <p class="pt-2 font-semibold">{last ? 'Driven shaft' : shaft.name}</p>
-            {#each numbers as [name, label, example] (name)}
-              {@const path = last ? `load.${name}` : `load.stages.${at}.${name}`}
-              {@const fixed = last && name === 'torque' && store.document.load.way !== 'torque'}
-              {#if fixed}
-                <div>
-                  <p class="mb-1 text-sm text-quiet">{label}</p>
-                  <p class="py-2.5">{shaft.torque?.text ?? '–'}</p>
-                </div>
-              {:else}
-                <Field
-                  {store}
-                  {hydrated}
-                  prefix={last ? 'train' : 'field'}
-                  field={{
-                    path,
-                    label,
-                    kind: 'text',
-                    placeholder: shaft[name]?.text ?? example,
-                    said: `${last ? 'Driven shaft' : shaft.name}: ${label}`,
-                  }}
-                />
-              {/if}
-            {/each}
+        {@const last = at === shown.length - 1}
+        {@const name = last ? 'Driven shaft' : listed === 0 ? 'Motor shaft' : shaft.name}
+        <li class="flex shrink-0" data-shaft={at}>
+          <div class="w-36">
+            <p class="flex items-center gap-1.5 text-sm font-semibold">
+              <span class="size-4 shrink-0 rounded-full border-4 border-copper bg-card" aria-hidden="true"></span>{name}
+            </p>
+            {#if listed === 0}
+              <dl class="mt-1 grid gap-x-2 ps-5 text-sm">
+                {#each numbers.filter(([number]) => shaft[number]) as [number, label] (number)}
+                  <dt class="text-xs text-quiet">{label}</dt>
+                  <dd class="font-semibold">{shaft[number]?.text}</dd>
+                {/each}
+              </dl>
+            {:else}
+              <div class="cells mt-1">
+                {#each numbers as [number, label, example] (number)}
+                  {@const path = last ? `load.${number}` : `load.stages.${at}.${number}`}
+                  {#if last && number === 'torque' && store.document.load.way !== 'torque'}
+                    <p class="px-2 py-1 text-sm"><span class="asked">{label}</span>{shaft.torque?.text ?? '–'}</p>
+                  {:else}
+                    <Field
+                      {store}
+                      {hydrated}
+                      prefix={last ? 'train' : 'field'}
+                      field={{
+                        path,
+                        label,
+                        kind: 'text',
+                        placeholder: shaft[number]?.text ?? example,
+                        said: `${last ? 'Driven shaft' : shaft.name}: ${label}`,
+                      }}
+                    />
+                  {/if}
+                {/each}
+              </div>
+            {/if}
           </div>
           {#if !last}
-            <div class="mb-3 grid items-start gap-3 rounded-lg bg-paper p-3 sm:grid-cols-[minmax(0,2fr)_1fr_1fr_auto]">
-              <Field
-                {store}
-                {hydrated}
-                field={{
-                  path: `load.stages.${at}.kind`,
-                  label: `Stage ${at + 1}`,
-                  kind: 'select',
-                  options: transmissionOptions,
-                }}
-              />
-              <Field
-                {store}
-                {hydrated}
-                field={{
-                  path: `load.stages.${at}.ratio`,
-                  label: 'Ratio',
-                  kind: 'text',
-                  placeholder: shaft.onward?.ratio?.text ?? '3.2',
-                  said: `Ratio of stage ${at + 1}`,
-                }}
-              />
-              <Field
-                {store}
-                {hydrated}
-                field={{
-                  path: `load.stages.${at}.efficiency`,
-                  label: 'Efficiency',
-                  kind: 'text',
-                  placeholder: usual(at) ?? '96 %',
-                  said: `Efficiency of stage ${at + 1}`,
-                }}
-              />
-              <Button
-                color="alternative"
-                class="mt-6 min-h-11 px-3! text-ink!"
-                disabled={!hydrated}
-                aria-label={`Remove stage ${at + 1}`}
-                onclick={() => store.removeRow('load.stages', at)}>Remove</Button
-              >
+            <div class="flex w-40 flex-col px-2">
+              <span class="mt-2 border-t-4 border-copper" aria-hidden="true"></span>
+              {#if listed === 0}
+                <p class="mt-2 text-center text-sm text-quiet">
+                  {shaft.onward?.ratio?.text ?? '–'} : 1<br />{shaft.onward?.efficiency.text}
+                </p>
+              {:else}
+                <div class="cells mt-3">
+                  <Field
+                    {store}
+                    {hydrated}
+                    field={{
+                      path: `load.stages.${at}.kind`,
+                      label: `Stage ${at + 1}`,
+                      kind: 'select',
+                      options: transmissionOptions,
+                    }}
+                  />
+                  <Field
+                    {store}
+                    {hydrated}
+                    field={{
+                      path: `load.stages.${at}.ratio`,
+                      label: 'Ratio',
+                      kind: 'text',
+                      placeholder: shaft.onward?.ratio?.text ?? '3.2',
+                      said: `Ratio of stage ${at + 1}`,
+                    }}
+                  />
+                  <Field
+                    {store}
+                    {hydrated}
+                    field={{
+                      path: `load.stages.${at}.efficiency`,
+                      label: 'Efficiency',
+                      kind: 'text',
+                      placeholder: shaft.onward?.efficiency.text ?? '96 %',
+                      said: `Efficiency of stage ${at + 1}`,
+                    }}
+                  />
+                </div>
+                <button
+                  type="button"
+                  class="mt-1 min-h-8 text-sm text-sea hover:underline pointer-coarse:min-h-11"
+                  disabled={!hydrated}
+                  aria-label={`Remove stage ${at + 1}`}
+                  onclick={() => store.removeRow('load.stages', at)}>Remove</button
+                >
+              {/if}
             </div>
           {/if}
         </li>
       {/each}
     </ol>
   {/if}
-  <div class="flex flex-wrap items-center gap-3 px-4 py-3">
+  <div class="flex flex-wrap items-center gap-3 pt-1">
     <Button
       color="alternative"
-      class="min-h-11 text-ink!"
+      class="min-h-9 px-3! text-ink! pointer-coarse:min-h-11"
       disabled={!hydrated || listed >= 8}
-      onclick={() =>
-        store.addRow('load.stages', { kind: listed === 0 ? 'V-belt' : 'helical gear', ratio: '', efficiency: '' })}
-      >{listed === 0 ? 'List it stage by stage' : 'Add a stage'}</Button
+      onclick={add}>{listed === 0 ? 'List it stage by stage' : 'Add a stage'}</Button
     >
     {#if store.solution.values['load.inertia']}
       <p class="text-sm text-quiet">

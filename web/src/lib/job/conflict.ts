@@ -30,6 +30,9 @@ function show(value: unknown): string {
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
+/** Every field in which two documents differ. */
+export const differences = (mine: Job, theirs: Job): Difference[] => clashes(undefined, mine, theirs);
+
 /**
  * The fields that both people changed since the version both began with, each to something else. Of all others one side left
  * the field as it was, and the other’s change stands. Where the common version is not known, every difference counts.

@@ -4,8 +4,11 @@ import type { PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plat
 import type { FieldHost, FieldValue } from './field-host';
 import { read, write } from './dotted';
 import { letters, placeIn, type OwnNames } from '@pilgrim/core/job/places';
-import { clashes, merge } from './conflict';
+import { clashes, differences, merge } from './conflict';
 import { SolverClient } from './solver-client';
+import { inUnits } from '@pilgrim/core/ground/quantity/other-units';
+import type { School } from '@pilgrim/core/ground/quantity/units';
+import { units } from '$lib/units.svelte';
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused';
 
@@ -22,6 +25,19 @@ interface Kept {
   readonly common?: Job;
 }
 
+/** What undo and redo lead back to, and the document they start from. */
+interface History {
+  readonly at: Job;
+  readonly past: readonly Step[];
+  readonly future: readonly string[];
+}
+
+/** A document, and the field whose typing began from it. */
+interface Step {
+  readonly path: string;
+  readonly before: string;
+}
+
 type Row = Readonly<Record<string, string | number | boolean>>;
 
 const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
@@ -30,11 +46,16 @@ const SAVE_AFTER = 700;
 const LATER = new Set([408, 429]);
 const RETRY_AFTER = [1000, 2000, 4000, 8000, 15_000];
 const UNDO_DEPTH = 200;
+const UNDO_KEPT = 50;
 
 /** The open job: document, live solution, and saving that survives a lost connection and a rival. Computes nothing itself. */
 export class JobStore implements FieldHost {
   document = $state<Job>() as Job;
-  solution = $state.raw() as Solution;
+  #solved = $state.raw() as Solution;
+  /** In the units that are wanted. */
+  readonly solution: Solution = $derived(
+    this.shows === this.document.school ? this.#solved : inUnits(this.shows, this.#solved),
+  );
   revision = $state(0);
   saveState = $state<SaveState>('saved');
   savedAt = $state('');
@@ -44,6 +65,8 @@ export class JobStore implements FieldHost {
   rival = $state.raw<Rival>();
   /** What was joined with what somebody else saved; empty where nothing was. */
   joined = $state('');
+  /** What a button did last, until it is undone or put away; empty where there is nothing to tell. */
+  done = $state('');
   /** The version of `revision`: what both sides of a conflict began with; undefined where it is not known. */
   common: Job | undefined;
   undoable = $state(0);
@@ -53,7 +76,7 @@ export class JobStore implements FieldHost {
   readonly #own: OwnNames;
   #solver = new SolverClient();
   #future: string[] = [];
-  #past: { path: string; before: string }[] = [];
+  #past: Step[] = [];
   #timer: ReturnType<typeof setTimeout> | undefined;
   #attempts = 0;
   #dirty = false;
@@ -67,12 +90,47 @@ export class JobStore implements FieldHost {
     this.revision = revision;
     this.document = document;
     this.common = structuredClone(document);
-    this.solution = solution;
+    this.#solved = solution;
   }
 
-  /** Takes up what an earlier visit could not send. Call once in the browser. */
+  /** Takes up what an earlier visit could not send, and its steps of undo. Call once in the browser. */
   resume(): void {
-    const kept = this.#readKept();
+    this.#takeUp(this.#readKept());
+    this.#takeHistory();
+  }
+
+  /** Keeps the steps of undo and redo until this tab shows the job again. Call when the page is left. */
+  leave(): void {
+    if (this.undoable + this.redoable === 0) return;
+    const history: History = {
+      at: this.#plain(),
+      past: this.#past.slice(-UNDO_KEPT),
+      future: this.#future.slice(-UNDO_KEPT),
+    };
+    try {
+      sessionStorage.setItem(this.#key, JSON.stringify(history));
+    } catch {
+      // A full or forbidden store forgets the steps with the page.
+    }
+  }
+
+  /** The steps count only where the job is as they left it. */
+  #takeHistory(): void {
+    try {
+      const text = sessionStorage.getItem(this.#key);
+      sessionStorage.removeItem(this.#key);
+      const history = text === null ? undefined : (JSON.parse(text) as History);
+      if (!history || differences(history.at, this.#plain()).length > 0) return;
+      this.#past = [...history.past];
+      this.#future = [...history.future];
+      this.undoable = this.#past.length;
+      this.redoable = this.#future.length;
+    } catch {
+      // As above.
+    }
+  }
+
+  #takeUp(kept: Kept | undefined): void {
     if (!kept) return;
     if (kept.base === this.revision) {
       this.document = kept.document;
@@ -97,6 +155,11 @@ export class JobStore implements FieldHost {
     this.warm();
     await this.#solving;
     return this.solution.values[id];
+  }
+
+  /** Whose units are shown. */
+  get shows(): School {
+    return units.wanted ?? this.document.school;
   }
 
   get saved(): boolean {
@@ -234,6 +297,7 @@ export class JobStore implements FieldHost {
   }
 
   undo(): void {
+    this.done = '';
     const last = this.#past.pop();
     if (!last) return;
     this.#future.push(JSON.stringify(this.document));
@@ -305,7 +369,7 @@ export class JobStore implements FieldHost {
         this.trouble = outcome.trouble;
         return;
       }
-      this.solution = outcome.solution;
+      this.#solved = outcome.solution;
       this.trouble = outcome.withoutCatalogue
         ? 'The catalogue could not be fetched: nothing is picked until it is there. The next keystroke tries again.'
         : '';

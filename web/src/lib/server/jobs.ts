@@ -157,6 +157,44 @@ export async function revisionText(id: string, wanted: string | null): Promise<R
   return row;
 }
 
+export interface RevisionRow {
+  readonly revision: number;
+  readonly savedAt: Date;
+  readonly engine: string;
+  readonly document: Job;
+}
+
+const REVISIONS = 30;
+
+/** The saved revisions of a job up to one, the newest first, and one more to compare the last with. */
+export async function listRevisions(
+  id: string,
+  upTo: number,
+): Promise<{ rows: RevisionRow[]; newest: number; more: boolean }> {
+  if (!UUID.test(id)) error(404, 'There is no such job.');
+  const rows = await withDatabase(
+    (sql) => sql<(Omit<RevisionRow, 'document'> & { document: string; newest: number })[]>`
+      select job_revisions.revision, saved_at as "savedAt", engine, document::text as document, jobs.revision as newest
+      from jobs join job_revisions on job_id = jobs.id
+      where jobs.id = ${id} and job_revisions.revision <= ${upTo}
+      order by job_revisions.revision desc limit ${REVISIONS + 1}`,
+  );
+  const [first] = rows;
+  if (!first) error(404, 'There is no such job.');
+  return {
+    rows: rows.map(({ newest: _, document, ...row }) => ({ ...row, document: jobSchema.parse(JSON.parse(document)) })),
+    newest: first.newest,
+    more: rows.length > REVISIONS,
+  };
+}
+
+/** Makes what a job said at a revision what it says now, as its newest revision. */
+export async function bringBack(id: string, revision: string): Promise<void> {
+  const { job, newest } = await loadRevision(id, revision);
+  const saved = await saveJob(id, newest, job);
+  if ('conflict' in saved) error(409, 'Somebody saved this job in the meantime. Look at its revisions again.');
+}
+
 export interface StoredRevision {
   readonly job: Job;
   /** As it was kept with the revision. */

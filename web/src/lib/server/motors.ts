@@ -81,6 +81,24 @@ export const listMotors = (query: MotorQuery): Promise<{ motors: MotorRow[]; tot
     return { motors, total: count?.total ?? 0, sites: sites.map((each) => each.site) };
   });
 
+interface Overloaded {
+  readonly id: string;
+  readonly site: string;
+  readonly tag: string;
+  readonly plateText: string;
+  /** Measured over printed current. */
+  readonly share: number;
+}
+
+/** Motors at work whose measured current is above every current on their plate, the furthest above first. */
+export const overloadedMotors = (): Promise<Overloaded[]> =>
+  withDatabase(
+    (sql) => sql<Overloaded[]>`
+      select id, site, tag, plate_text as "plateText", current_share as share from motors
+      where current_share > 1 and removed_at is null and state = 'in service'
+      order by current_share desc limit 10`,
+  );
+
 export async function loadMotor(id: string): Promise<StoredMotor> {
   known(id);
   const found = await withDatabase(async (sql) => {

@@ -2,12 +2,18 @@
   import Bench from '$lib/bench/Bench.svelte';
   import LoadCurve from '$lib/components/LoadCurve.svelte';
   import LoadPanels from '$lib/components/LoadPanels.svelte';
-  import type { ViewProps } from './views';
+  import LoadWays from '$lib/components/LoadWays.svelte';
+  import TransmissionPanel from '$lib/components/TransmissionPanel.svelte';
+  import { without, type ViewProps } from './views';
 
-  let props: ViewProps = $props();
+  let { sheet, ...props }: ViewProps = $props();
 </script>
 
-<Bench {...props} stage="load">
-  {#snippet picture()}<LoadCurve store={props.store} />{/snippet}
+<Bench {...props} sheet={without(sheet, 'load.way')} stage="load">
+  {#snippet top()}<LoadWays {...props} />{/snippet}
+  {#snippet picture()}
+    <LoadCurve store={props.store} />
+    <TransmissionPanel {...props} />
+  {/snippet}
   <LoadPanels {...props} />
 </Bench>

@@ -20,7 +20,7 @@
     />
   {/snippet}
   {#snippet picture()}
-    {#if outlines.old}<MotorOutline {...outlines} school={props.store.document.school} />{/if}
+    {#if outlines.old}<MotorOutline {...outlines} school={props.store.shows} />{/if}
     <CluesPanel clues={props.store.solution.details.clues} />
   {/snippet}
 </Bench>

@@ -15,7 +15,7 @@
   {#snippet picture()}
     <PickPanel store={props.store} hydrated={props.hydrated} />
     <SparesPanel store={props.store} />
-    {#if outlines.old && outlines.fresh}<MotorOutline {...outlines} school={props.store.document.school} />{/if}
+    {#if outlines.old && outlines.fresh}<MotorOutline {...outlines} school={props.store.shows} />{/if}
     <RowsEditor
       store={props.store}
       hydrated={props.hydrated}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Bench from '$lib/bench/Bench.svelte';
+  import CabinetPicture from '$lib/components/CabinetPicture.svelte';
   import EnclosurePanel from '$lib/components/EnclosurePanel.svelte';
   import type { ViewProps } from './views';
 
@@ -7,5 +8,8 @@
 </script>
 
 <Bench {...props} stage="place">
-  {#snippet picture()}<EnclosurePanel {...props} />{/snippet}
+  {#snippet picture()}
+    <EnclosurePanel {...props} />
+    <CabinetPicture {...props} />
+  {/snippet}
 </Bench>

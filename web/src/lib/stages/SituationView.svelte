@@ -1,11 +1,13 @@
 <script lang="ts">
   import Bench from '$lib/bench/Bench.svelte';
   import InquiryPanel from '$lib/components/InquiryPanel.svelte';
-  import type { ViewProps } from './views';
+  import SituationCards from '$lib/components/SituationCards.svelte';
+  import { without, type ViewProps } from './views';
 
-  let props: ViewProps = $props();
+  let { sheet, ...props }: ViewProps = $props();
 </script>
 
-<Bench {...props} stage="situation">
+<Bench {...props} sheet={without(sheet, 'situation.kind')} stage="situation" layout="above">
+  {#snippet top()}<SituationCards {...props} />{/snippet}
   {#snippet picture()}<InquiryPanel {...props} />{/snippet}
 </Bench>

@@ -24,7 +24,7 @@
   const chosen = $derived(store.solution.values['starting.method']?.text);
   let picked = $state<Method>();
   const shown = $derived(details.starting.find((each) => each.method === (picked ?? chosen)) ?? details.starting[0]);
-  const school = $derived(store.document.school);
+  const school = $derived(store.shows);
   const percent = (share: number, digits = 1): string => `${(share * 100).toFixed(digits)} %`;
   const seconds = (value: number): string => formatQuantity(value, 'duration', school);
   const torque = (value: number): string => formatQuantity(value, 'torque', school);

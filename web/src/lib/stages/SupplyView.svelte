@@ -2,6 +2,7 @@
   import Bench from '$lib/bench/Bench.svelte';
   import RowsEditor from '$lib/components/RowsEditor.svelte';
   import SupplyLine from '$lib/components/SupplyLine.svelte';
+  import SupplyPhasors from '$lib/components/SupplyPhasors.svelte';
   import SupplyRecords from '$lib/components/SupplyRecords.svelte';
   import type { ViewProps } from './views';
 
@@ -9,7 +10,10 @@
 </script>
 
 <Bench {...props} stage="supply">
-  {#snippet picture()}<SupplyLine store={props.store} />{/snippet}
+  {#snippet picture()}
+    <SupplyLine store={props.store} />
+    <SupplyPhasors store={props.store} />
+  {/snippet}
   {#snippet after()}
     <div class="mt-3 grid gap-3">
       <RowsEditor

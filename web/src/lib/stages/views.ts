@@ -11,6 +11,12 @@ export interface ViewProps {
   readonly sheet: Sheet;
 }
 
+/** A sheet without a field that stands elsewhere on the stage. */
+export const without = (sheet: Sheet, path: string): Sheet => ({
+  ...sheet,
+  fields: sheet.fields.filter((field) => field.path !== path),
+});
+
 type View = Promise<{ default: Component<ViewProps> }>;
 
 /** How each stage is shown. Fetched with the stage, so that a first visit loads only one. */

@@ -6,6 +6,7 @@ import { selectionSheet } from '@pilgrim/core/solve/sheet';
 import { keptOf, type KeptResult } from '@pilgrim/db/store-jobs';
 import { readKept, type KeptText } from './kept.ts';
 import { plainPhoto, type Photo } from './plain-photo.ts';
+import { readCatalogue, type CatalogueRead } from './read-catalogue.ts';
 import { registerFile } from './register-file.ts';
 import type { RegisterFormat } from './register-formats.ts';
 import { selectionPdf } from './selection-pdf.ts';
@@ -22,7 +23,8 @@ export type Task =
     }
   | ({ readonly kind: 'paper'; readonly revision: number } & KeptText)
   | { readonly kind: 'register'; readonly documents: readonly string[]; readonly format: RegisterFormat }
-  | { readonly kind: 'photo'; readonly content: Uint8Array };
+  | { readonly kind: 'photo'; readonly content: Uint8Array }
+  | { readonly kind: 'catalogue'; readonly content: Uint8Array };
 
 export type Done =
   | { readonly kind: 'solution'; readonly solution: Solution }
@@ -30,6 +32,7 @@ export type Done =
   | { readonly kind: 'paper'; readonly bytes: Uint8Array<ArrayBuffer> }
   | { readonly kind: 'file'; readonly bytes: Uint8Array<ArrayBuffer> }
   | { readonly kind: 'photo'; readonly photo: Photo }
+  | { readonly kind: 'catalogue'; readonly read: CatalogueRead }
   | { readonly kind: 'refusal'; readonly message: string }
   /** The catalogue is to be sent along. */
   | { readonly kind: 'lacking' };
@@ -61,6 +64,7 @@ export default async function work(task: Task): Promise<Done> {
   }
   if (task.kind === 'register')
     return { kind: 'file', bytes: new Uint8Array(await registerFile(task.documents, task.format)) };
+  if (task.kind === 'catalogue') return { kind: 'catalogue', read: readCatalogue(task.content) };
   if (task.kind === 'photo') {
     const read = await plainPhoto(task.content);
     return 'refusal' in read ? { kind: 'refusal', message: read.refusal } : { kind: 'photo', photo: read };

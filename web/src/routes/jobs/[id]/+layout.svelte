@@ -24,4 +24,6 @@
   $effect(() => see(data.id, store.revision));
 </script>
 
+<svelte:window onpagehide={() => store.leave()} />
+
 {@render children()}

@@ -23,7 +23,7 @@ export const actions: Actions = {
       site: motor.site,
       school: motor.school,
       ...(site ? { paper: site.paper, currency: site.currency, sitePractice: site.practice } : {}),
-      situation: { kind },
+      situation: { kind, ...(motor.runningCurrent ? { runningCurrent: motor.runningCurrent } : {}) },
       nameplate: motor.plate,
     });
     redirect(303, `/jobs/${await createJob(job)}/situation`);

@@ -3,6 +3,7 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount, untrack } from 'svelte';
   import { motorEvents, motorStates } from '@pilgrim/core/register/registered-motor';
+  import Field from '$lib/components/Field.svelte';
   import FieldGrid from '$lib/components/FieldGrid.svelte';
   import Figures from '$lib/components/Figures.svelte';
   import MotorOutline from '$lib/components/MotorOutline.svelte';
@@ -18,7 +19,7 @@
   let hydrated = $state(false);
   onMount(() => void (hydrated = true));
 
-  const store = untrack(() => new MotorStore(data.id, data.revision, data.motor));
+  const store = untrack(() => new MotorStore(data.id, data.revision, data.motor, () => invalidateAll()));
   savedOnLeaving({
     is: () => store.state === 'changed',
     save: () => store.save().then(() => store.state === 'saved'),
@@ -35,12 +36,12 @@
   function addEvent(): void {
     store.motor.history.push({ date, event, note });
     store.motor.history.sort((a, b) => b.date.localeCompare(a.date));
-    store.state = 'changed';
+    store.changed();
     note = '';
   }
   function removeEvent(index: number): void {
     store.motor.history.splice(index, 1);
-    store.state = 'changed';
+    store.changed();
   }
 
   /** Chosen and not at the server yet: it is kept and sent again. */
@@ -93,13 +94,17 @@
 
 <SiteHeader current="motors" {hydrated}>
   <p class="text-sm text-quiet" role="status" data-save={store.state}>
-    {{ saved: `Saved · rev ${store.revision}`, changed: 'Not saved yet', saving: 'Saving …' }[store.state]}
+    {{
+      saved: `Saved · rev ${store.revision}`,
+      changed: store.clash ? 'Saved by somebody else too' : 'Not saved yet',
+      saving: 'Saving …',
+    }[store.state]}
   </p>
-  <Button
-    class="min-h-11"
-    disabled={!hydrated || store.state !== 'changed'}
-    onclick={() => store.save().then(() => invalidateAll())}>Save</Button
-  >
+  {#if store.state === 'changed'}
+    <Button class="min-h-11" disabled={!hydrated} onclick={() => store.save()}
+      >{store.clash ? 'Keep mine' : 'Save now'}</Button
+    >
+  {/if}
 </SiteHeader>
 
 <main id="main" class="mx-auto max-w-7xl p-4">
@@ -133,6 +138,16 @@
             {#each motorStates as state (state)}<option>{state}</option>{/each}
           </select>
         </div>
+        <Field
+          {store}
+          {hydrated}
+          field={{
+            path: 'situation.runningCurrent',
+            label: 'Running current, last measured',
+            kind: 'text',
+            placeholder: '36 A',
+          }}
+        />
       </div>
       <PlateText {store} {hydrated} fields={data.sheet.fields} reader={(text: string) => store.readPlate(text)} />
       <FieldGrid fields={data.sheet.fields} {store} {hydrated} />

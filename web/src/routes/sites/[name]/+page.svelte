@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { enhance } from '$app/forms';
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount } from 'svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
@@ -9,10 +10,20 @@
   let hydrated = $state(false);
   onMount(() => void (hydrated = true));
 
-  // Rules count for every new job: they are kept by the button only, and never dropped without a word.
+  // What is left with a figure that cannot be used is not dropped without a word.
   let touched = $state(false);
   let told = $state(false);
-  savedOnLeaving({ is: () => touched, save: () => Promise.resolve(false), tell: () => (told = true) });
+  savedOnLeaving({ is: () => touched, save: submit, tell: () => (told = true) });
+
+  let rules = $state<HTMLFormElement>();
+  let waiting: ((kept: boolean) => void)[] = [];
+  /** Sends the figures; whether they were kept. */
+  function submit(): Promise<boolean> {
+    return new Promise((resolve) => {
+      waiting.push(resolve);
+      rules?.requestSubmit();
+    });
+  }
 
   const typed = $derived(form?.typed ?? undefined);
   const errors = $derived((form?.errors ?? {}) as Readonly<Record<string, string>>);
@@ -30,11 +41,24 @@
   <h1 class="text-xl font-bold">Rules of thumb of {data.site.name}</h1>
   <p class="mb-4 max-w-3xl text-quiet">
     None of these has a published source: each is common practice with its reason. What is set here goes into every new
-    job of the site; a job can set its own. Leave a field empty for the usual value.
+    job of the site as soon as the field is left; a job can set its own. Leave a field empty for the usual value.
   </p>
-  <form method="post" class="space-y-6" oninput={() => (touched = true)} onsubmit={() => (touched = false)}>
+  <!-- A figure is kept as soon as its field is left. -->
+  <form
+    method="post"
+    class="space-y-6"
+    use:enhance={() =>
+      async ({ result, update }) => {
+        await update({ reset: false, invalidateAll: false });
+        touched = result.type !== 'success';
+        for (const resolve of waiting.splice(0)) resolve(!touched);
+      }}
+    oninput={() => (touched = true)}
+    onchange={() => void submit()}
+    bind:this={rules}
+  >
     {#if told}<p class="rounded-lg border border-caution bg-caution-wash px-4 py-2 text-caution" role="alert">
-        △ What you typed is not kept yet. Press “Keep for new jobs”; leaving once more drops it.
+        △ What you typed is not kept yet: a figure cannot be used, or the server is away. Leaving once more drops it.
       </p>{/if}
     {#if form?.kept}<p class="rounded-lg border border-good bg-good-wash px-4 py-2 text-good" role="status">
         ✓ Kept. New jobs of {data.site.name} start with these; older jobs keep what they were decided with.

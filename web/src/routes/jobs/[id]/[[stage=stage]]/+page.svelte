@@ -9,9 +9,10 @@
   import Spine from '$lib/components/Spine.svelte';
   import ThemeButton from '$lib/components/ThemeButton.svelte';
   import TrainStrip from '$lib/components/TrainStrip.svelte';
+  import UnitsButton from '$lib/components/UnitsButton.svelte';
   import WorkingCard from '$lib/components/WorkingCard.svelte';
   import { useJobStore } from '$lib/job/context';
-  import { reach } from '$lib/job/reach';
+  import { addressIn, reach } from '$lib/job/reach';
   import { sheetOf } from '$lib/job/sheets';
   import { stageViews } from '$lib/stages/views';
   import type { PageProps } from './$types';
@@ -48,6 +49,20 @@
     for (const name of stageNames) void Promise.all([sheetOf(name), stageViews[name]()]).catch(() => undefined);
   }
 
+  /** To what stands between the job and its decision: the next entry that is needed, else the sheet. */
+  function toNextNeeded(): void {
+    const at = document.activeElement?.id ?? '';
+    const needed = [
+      ...store.solution.missing.filter(({ kind }) => kind === 'needed'),
+      ...store.solution.findings.filter(({ severity, field }) => severity === 'stop' && field !== undefined),
+    ].map(({ field = '', stage: own }) => addressIn(base, field, own));
+    const next = needed.find((address) => !address.endsWith(`#${at}`));
+    if (!next) document.getElementById('sheet')?.focus();
+    // The same address twice would not be gone to.
+    else if (location.pathname + location.hash === next) reach(next.split('#')[1] ?? '');
+    else void goto(next, { noScroll: true });
+  }
+
   function onkeydown(event: KeyboardEvent): void {
     ahead();
     const typing = event.target instanceof HTMLElement && /INPUT|TEXTAREA|SELECT/.test(event.target.tagName);
@@ -61,6 +76,10 @@
       store.redo();
     }
     if (event.key === '?' && !typing) showKeys = true;
+    if (event.altKey && event.key === 'Enter') {
+      event.preventDefault();
+      toNextNeeded();
+    }
     // In a list of choices it opens the list.
     if (
       event.altKey &&
@@ -106,9 +125,11 @@
             onclick={() => store.redo()}>Redo</button
           >
         {/if}
+        <UnitsButton own={store.document.school} {hydrated} />
         <ThemeButton {hydrated} />
         <a
           href={`${base}/sheet`}
+          id="sheet"
           class="flex min-h-9 items-center rounded-lg bg-primary-700 px-3 text-sm font-semibold whitespace-nowrap text-white hover:bg-primary-800 pointer-coarse:min-h-11"
           >Selection sheet</a
         >
@@ -155,6 +176,9 @@
 </div>
 
 <WorkingCard />
+{#if store.done}
+  {#await import('$lib/components/DoneToast.svelte') then { default: DoneToast }}<DoneToast {store} />{/await}
+{/if}
 {#if showKeys}
   {#await import('$lib/components/KeysDialog.svelte') then { default: KeysDialog }}
     <KeysDialog bind:open={showKeys} />

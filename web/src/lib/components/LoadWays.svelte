@@ -1,0 +1,86 @@
+<script lang="ts">
+  import TabItem from 'flowbite-svelte/TabItem.svelte';
+  import Tabs from 'flowbite-svelte/Tabs.svelte';
+  import { fields } from '@pilgrim/core/stages/load/fields';
+  import { torqueKindOf } from '@pilgrim/core/stages/load/ways';
+  import { fieldId } from '$lib/job/reach';
+  import type { ViewProps } from '$lib/stages/views';
+
+  let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
+
+  type Way = (typeof fields.way.options)[number][0];
+
+  /** Where a person gets to know the load. */
+  const places: readonly { readonly name: string; readonly ways: readonly Way[] }[] = [
+    { name: 'At its shaft', ways: ['torque', 'force'] },
+    { name: 'On the running motor', ways: ['input power', 'current', 'slip'] },
+    {
+      name: 'From what the machine does',
+      ways: [
+        'fan',
+        'pump',
+        'displacement pump',
+        'conveyor',
+        'hoist',
+        'mixer',
+        'screw compressor',
+        'piston compressor',
+        'crusher',
+        'centrifuge',
+        'press',
+      ],
+    },
+    { name: 'Over speed or time', ways: ['curve', 'duty'] },
+  ];
+  const names = new Map<string, string>(fields.way.options.map(([way, name]) => [way, name]));
+  const chosen = $derived(store.document.load.way);
+  /** Undo, or another way in, may change it. */
+  let shown = $derived(places.find(({ ways }) => ways.includes(chosen))?.name ?? '');
+
+  /** What a machine is known by tells how its torque goes with speed, and what it is. */
+  function choose(way: Way): void {
+    const kind = torqueKindOf(way);
+    store.setMany({
+      'load.way': way,
+      ...(kind ? { 'load.torqueKind': kind } : {}),
+      ...(way === 'fan' || way === 'pump' ? { 'load.machine': way } : {}),
+    });
+  }
+</script>
+
+<!-- How the load is known: where a person gets to know it as tabs, the ways there in each. -->
+<div class="mb-3 rounded-lg border bg-card px-2" data-field="load.way">
+  <Tabs
+    bind:selected={shown}
+    tabStyle="underline"
+    class="flex-nowrap overflow-x-auto"
+    classes={{ content: 'mt-0 bg-transparent p-0 py-1.5' }}
+    aria-label={fields.way.label}
+  >
+    {#each places as place (place.name)}
+      <TabItem
+        key={place.name}
+        title={place.name}
+        classes={{ button: 'min-h-9 px-3 py-1.5 text-sm whitespace-nowrap pointer-coarse:min-h-11' }}
+      >
+        <fieldset class="flex flex-wrap gap-1" disabled={!hydrated}>
+          <legend class="sr-only">{fields.way.label}</legend>
+          {#each place.ways as way (way)}
+            <label
+              class={`flex min-h-8 cursor-pointer items-center gap-1.5 rounded-full border px-2.5 text-sm hover:bg-wash has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-sea pointer-coarse:min-h-11 ${way === chosen ? 'border-copper bg-wash font-semibold' : ''}`}
+              ><input
+                type="radio"
+                id={way === chosen ? fieldId('load.way') : undefined}
+                class="size-3.5 focus:ring-0"
+                name="load-way"
+                value={way}
+                checked={way === chosen}
+                onchange={() => choose(way)}
+              />{names.get(way)}</label
+            >
+          {/each}
+        </fieldset>
+      </TabItem>
+    {/each}
+  </Tabs>
+</div>
