@@ -2,6 +2,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { setTimeout as wait } from 'node:timers/promises';
 import { gzipSync } from 'node:zlib';
+import { blocking, liveResult, navigation, pictureWait } from './bench/pages.mjs';
 import { ensureBuild, prepareDatabase, serve } from './lib/app.mjs';
 import { openBrowser } from './lib/browser.mjs';
 import { Failure, main } from './lib/failure.mjs';
@@ -13,6 +14,19 @@ import { root } from './lib/root.mjs';
 const SECONDS = 1;
 const TURNS = 6;
 const TYPING_ROUNDS = 4;
+const STAGES = [
+  'situation',
+  'nameplate',
+  'load',
+  'supply',
+  'place',
+  'profile',
+  'starting',
+  'pick',
+  'protection',
+  'money',
+  'handover',
+];
 const results = [];
 const report = (name, value, limit, unit, better) => {
   const ok = better === 'lower' ? value <= limit : value >= limit;
@@ -104,6 +118,40 @@ async function typingWait(browser, origin, beside) {
   return gap;
 }
 
+/** What a person waits for in the browser. */
+async function seen(browser, job, bare) {
+  const reference = await navigation(browser, bare);
+  for (const stage of ['nameplate', 'starting']) {
+    const own = await navigation(browser, `${job}/${stage}`);
+    process.stdout.write(
+      `     ${stage} at work after ${own.toFixed(0)} ms, a bare page after ${reference.toFixed(0)} ms\n`,
+    );
+    report(
+      `navigation to ${stage} until its scripts are at work, over a bare page`,
+      own / reference,
+      2.5,
+      '×',
+      'lower',
+    );
+  }
+  const { cold, warm } = await liveResult(browser, job);
+  process.stdout.write(`     first live result after ${cold.toFixed(0)} ms, a later one after ${warm.toFixed(0)} ms\n`);
+  report('first live result after a cold key over a warm one', cold / warm, 3, '×', 'lower');
+  report('key to changed picture, median', await pictureWait(browser, job), 50, 'ms', 'lower');
+  let worst = { stage: '', blocked: -1 };
+  for (const stage of STAGES) {
+    const blocked = await blocking(browser, `${job}/${stage}`);
+    if (blocked > worst.blocked) worst = { stage, blocked };
+  }
+  report(
+    `blocking time of a stage on a processor slowed four times, the most (${worst.stage})`,
+    worst.blocked,
+    300,
+    'ms',
+    'lower',
+  );
+}
+
 /** How many requests one server process answers in a turn, eight at a time. */
 async function throughput(url) {
   const until = Date.now() + SECONDS * 1000;
@@ -189,6 +237,7 @@ await main(async () => {
       report('longest wait while typing beside 2 000 starts', beside, 100, 'ms', 'lower');
       const own = await scriptBytes(browser, job);
       const reference = await scriptBytes(browser, bare.origin);
+      await seen(browser, job.replace(/\/nameplate$/, ''), bare.origin);
       await browser.close();
       process.stdout.write(`     job page ${own} B, bare page ${reference} B of script, gzipped\n`);
       report('script of the job page over a bare SvelteKit + Flowbite page', own / reference, 1.6, '×', 'lower');

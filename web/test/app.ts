@@ -34,12 +34,18 @@ export async function knownBy(page: Page, way: string): Promise<void> {
 }
 
 /** Starts a job from the home page and returns its address. */
-export async function startJob(page: Page, kind: string, tag: string, title: string): Promise<string> {
+export async function startJob(
+  page: Page,
+  kind: string,
+  tag: string,
+  title: string,
+  site = 'Fenhallow Board Mill',
+): Promise<string> {
   await visit(page, '/');
   await page.getByLabel('What is asked').selectOption(kind);
   await page.getByLabel('Tag', { exact: true }).fill(tag);
   await page.getByLabel('What it drives').fill(title);
-  await page.getByLabel('Site', { exact: true }).fill('Fenhallow Board Mill');
+  await page.getByLabel('Site', { exact: true }).fill(site);
   await page.getByRole('button', { name: 'Start' }).click();
   await page.waitForURL(/\/jobs\/[0-9a-f-]+\//);
   await page.waitForSelector('html[data-hydrated]');

@@ -297,8 +297,10 @@ test('a hard place: what is ruled out is as plain as what is chosen', async ({ p
 });
 
 test('rules of thumb: kept for the site, taken into its next job, changed for one job', async ({ page }) => {
+  // A site of its own: its rules concern no other test.
+  await startJob(page, 'new', 'T-435', 'First of the site', 'Rule Bay');
   await visit(page, '/sites');
-  await page.getByRole('link', { name: /Fenhallow Board Mill/ }).click();
+  await page.getByRole('link', { name: /Rule Bay/ }).click();
   await page.getByLabel('Margin over the load').fill('40 apples');
   await page.getByLabel('Margin over the load').blur();
   await expect(page.locator('#sizeMargin-error')).toContainText('apples');
@@ -307,7 +309,7 @@ test('rules of thumb: kept for the site, taken into its next job, changed for on
   await page.getByRole('button', { name: 'Keep for new jobs' }).click();
   await expect(page.getByText('✓ Kept')).toBeVisible();
   await accessible(page);
-  await startJob(page, 'new', 'T-436', 'Broke pump');
+  await startJob(page, 'new', 'T-436', 'Broke pump', 'Rule Bay');
   await openStage(page, 'load');
   await fill(page, { 'load.torque': '40 lb·ft', 'load.speed': '1770 rpm' });
   // 13.5 hp and a quarter over is 16.9, so 20 hp
@@ -320,7 +322,7 @@ test('rules of thumb: kept for the site, taken into its next job, changed for on
   await openStage(page, 'handover');
   await expect(page.locator('[data-rule="sizeMargin"]')).toContainText('this job’s');
   await accessible(page);
-  await visit(page, '/sites/Fenhallow%20Board%20Mill');
+  await visit(page, '/sites/Rule%20Bay');
   await page.getByLabel('Margin over the load').fill('');
   await page.getByLabel('Margin over the load').blur();
   await expect(page.getByText('✓ Kept')).toBeVisible();

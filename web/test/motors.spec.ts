@@ -239,11 +239,11 @@ test('a link saves what was typed of a motor first; rules of a site are not drop
   await page.waitForURL(/\/motors$/);
   await visit(page, new URL(motor).pathname);
   await expect(page.locator('#location')).toHaveValue('Motor store, rack 9');
-  await visit(page, '/sites/Fenhallow%20Board%20Mill');
+  await visit(page, '/sites/Greyspit%20Salt%20Works');
   await page.locator('#busDip').fill('4 %');
   await page.getByRole('link', { name: 'Motors', exact: true }).first().click();
   await page.waitForURL(/\/motors$/);
-  await visit(page, '/sites/Fenhallow%20Board%20Mill');
+  await visit(page, '/sites/Greyspit%20Salt%20Works');
   await expect(page.locator('#busDip')).toHaveValue('4 %');
   // What cannot be used is told, and dropped only when the page is left once more.
   await page.locator('#busDip').fill('4 apples');
@@ -252,7 +252,7 @@ test('a link saves what was typed of a motor first; rules of a site are not drop
   await expect(page.locator('#busDip')).toHaveValue('4 apples');
   await page.getByRole('link', { name: 'Motors', exact: true }).first().click();
   await page.waitForURL(/\/motors$/);
-  await visit(page, '/sites/Fenhallow%20Board%20Mill');
+  await visit(page, '/sites/Greyspit%20Salt%20Works');
   await page.locator('#busDip').fill('');
   await page.locator('#busDip').blur();
   await expect(page.getByText('✓ Kept')).toBeVisible();

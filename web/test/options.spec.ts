@@ -48,6 +48,7 @@ test('a fan’s drive beside a direct start: taken, named, copied, changed, comp
   await expect(field(page, 'starting.method')).toHaveValue('direct');
 
   // A copy is changed by itself.
+  await menu(page, 'B').click();
   await tabs(page).getByRole('button', { name: 'Copy B' }).click();
   await expect(tab(page, 'C')).toContainText('Plain starter (copy)');
   await field(page, 'starting.method').selectOption('soft starter');

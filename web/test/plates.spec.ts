@@ -56,7 +56,7 @@ test('an early failure is inquired into, and what is found reaches the pick and 
   await expect(field(page, 'situation.onDrive')).toBeFocused();
   await field(page, 'situation.onDrive').check();
   const cause = page.locator('[data-cause="drive-currents"]');
-  await expect(cause).toContainText('it ran on a drive (speaks for it)');
+  await expect(cause).toContainText('△ it ran on a drive');
   await accessible(page);
   await cause.getByLabel('Found').check();
   await expect(finding(page, 'situation.early-failure')).toBeHidden();

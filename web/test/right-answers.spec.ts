@@ -64,6 +64,7 @@ test('dial and ceiling stand apart, control of the flow is asked, and two curren
   await field(page, 'profile.control').selectOption('throttle');
   await expect(figure(page, 'profile.savingShare')).toBeVisible();
   await openStage(page, 'situation');
+  await page.getByText('Tag, title, site and rules').click();
   await field(page, 'currency').fill('EUR');
   await expect(finding(page, 'money.currency')).toContainText('Stop');
   await openStage(page, 'money');

@@ -44,7 +44,7 @@ export function readoutsOf(
   const whole = known(1, 'fraction');
   const dip = given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
   const stages: Readonly<Record<StageName, readonly Said[]>> = {
-    situation: ['life'],
+    situation: [],
     nameplate: [
       'ratedCurrent',
       'ratedTorque',

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fileupload from 'flowbite-svelte/Fileupload.svelte';
   import Alert from 'flowbite-svelte/Alert.svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount, tick } from 'svelte';
@@ -323,12 +324,11 @@
       <summary class="min-h-11 cursor-pointer py-2.5">Import a job from a file</summary>
       <form method="post" action="?/import" enctype="multipart/form-data" class="space-y-3 pb-4">
         <label for="file" class="mb-1 block text-sm text-quiet">Job file (JSON)</label>
-        <input
+        <Fileupload
           id="file"
           name="file"
-          type="file"
           accept=".json,application/json"
-          class="block min-h-11 w-full text-sm"
+          class="min-h-11 text-sm"
           aria-describedby={form?.imported ? 'file-error' : undefined}
         />
         {#if form?.imported}<p id="file-error" class="text-sm text-stop">{form.imported}</p>{/if}

@@ -16,24 +16,9 @@ export const isAsked = (job: Pick<Job, 'situation'>, stage: StageName): boolean 
 
 /** What each way in asks for first, and what it gives. */
 export const waysIn: Readonly<Record<Job['situation']['kind'], { readonly asks: string; readonly gives: string }>> = {
-  replace: {
-    asks: 'Plate of the old motor, how it failed, what it drives',
-    gives: 'A motor that fits and lasts, with what it is started by',
-  },
-  new: {
-    asks: 'Torque and speed of the machine, supply, place',
-    gives: 'Size, enclosure and start, from nothing but the load',
-  },
-  drive: {
-    asks: 'Plate, winding and cable of the motor, hours at each flow',
-    gives: 'Whether the motor bears a drive, which one, and what it saves',
-  },
-  starter: {
-    asks: 'Plate, load, inertia and strength of the supply',
-    gives: 'A start the grid and the machine both stand',
-  },
-  energy: {
-    asks: 'Hours at each flow, how flow is controlled, price of energy',
-    gives: 'What each way of control costs a year, and over its life',
-  },
+  replace: { asks: 'Plate, how it failed, what it drives', gives: 'A motor that fits and lasts, and its start' },
+  new: { asks: 'Torque and speed, supply, place', gives: 'Size, enclosure and start from the load alone' },
+  drive: { asks: 'Plate, winding, cable, hours at each flow', gives: 'Whether it bears a drive, which, what it saves' },
+  starter: { asks: 'Plate, load, inertia, supply', gives: 'A start that grid and machine both stand' },
+  energy: { asks: 'Hours at each flow, control, price', gives: 'What each way of control costs over its life' },
 };

@@ -41,7 +41,13 @@
   <!-- On a narrow screen the picture comes first; where the fields are the picture, they do. -->
   <div class={layout === 'beside' ? 'order-2 lg:order-1' : undefined}>
     {@render before?.()}
-    <FieldGrid fields={sheet.fields} {store} {hydrated} look={looks[layout]} />
+    <FieldGrid
+      fields={sheet.fields}
+      {store}
+      {hydrated}
+      look={looks[layout]}
+      {...layout === 'above' ? { part: 'first' } : {}}
+    />
     {@render after?.()}
   </div>
   <div
@@ -49,6 +55,13 @@
     data-testid="picture"
   >
     {@render picture?.()}
+    {#if layout === 'above'}<FieldGrid
+        fields={sheet.fields}
+        {store}
+        {hydrated}
+        look={looks[layout]}
+        part="folds"
+      />{/if}
     <Figures
       values={store.solution.values}
       {stage}

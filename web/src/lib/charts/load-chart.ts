@@ -23,7 +23,11 @@ export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: S
   const torque = (value: number): number => value / torqueUnit.factor;
   const points = curve.speeds.map((speed, at) => ({ speed, torque: curve.torques[at] ?? 0 }));
   const [breakaway] = points;
-  const peak = points.reduce((most, point) => (point.torque > most.torque ? point : most), points[0] ?? NOWHERE);
+  /** Beyond the running speed it is only carried on. */
+  const top = running?.speed ?? 0;
+  const peak = points
+    .filter(({ speed }) => speed <= top)
+    .reduce((most, point) => (point.torque > most.torque ? point : most), NOWHERE);
   const marked = (
     name: string,
     point: { torque: number; speed: number },
@@ -96,7 +100,7 @@ export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: S
       ...(running && peak.speed > 0 && peak.torque > 1.02 * Math.max(running.torque, breakaway?.torque ?? 0)
         ? [marked('Peak', peak, sea, 'top')]
         : []),
-      ...(running ? [marked('Running', running, copper, motor ? 'bottom' : 'left')] : []),
+      ...(running ? [marked('Running', running, copper, motor ? 'right' : 'left')] : []),
     ],
   };
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fileupload from 'flowbite-svelte/Fileupload.svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import RowsEditor from './RowsEditor.svelte';
@@ -50,11 +51,10 @@
   </div>
   <div>
     <label for="curve-file" class="mb-1 block text-sm text-quiet">or from a CSV file</label>
-    <input
+    <Fileupload
       id="curve-file"
-      type="file"
       accept=".csv,.txt,text/csv,text/plain"
-      class="block min-h-11 text-sm"
+      class="min-h-11 text-sm"
       disabled={!hydrated}
       onchange={(event) => open(event.currentTarget)}
     />

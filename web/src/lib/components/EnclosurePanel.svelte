@@ -16,24 +16,27 @@
   } as const;
 </script>
 
-<TableCard label="Motor enclosures" caption="Enclosures against what stands against them here: ✕ stands against it">
+<TableCard label="Motor enclosures" caption="Enclosures at this place: ✕ stands against it">
   <thead>
     <tr class="text-left align-bottom text-quiet">
-      <th scope="col" class="px-3 py-1.5 font-normal">Enclosure</th>
+      <th scope="col" class="px-3 py-1.5 font-normal">Enclosure, verdict and why</th>
       {#each shown as each (each)}<th scope="col" class="px-1.5 py-1.5 text-center font-normal first-letter:uppercase"
           >{each}</th
         >{/each}
-      <th scope="col" class="px-3 font-normal">Verdict, and why</th>
     </tr>
   </thead>
   <tbody>
     {#each enclosures as each (each.code)}
       <tr class={`border-t align-top ${each.verdict === 'chosen' ? 'bg-wash' : ''}`} data-enclosure={each.code}>
-        <th scope="row" class="px-3 py-1.5 text-left"
-          >{each.code}<span class="font-normal whitespace-nowrap text-quiet">&ensp;{each.ip}, {each.ic}</span><span
-            class="block text-xs font-normal text-quiet">{each.name}</span
-          ></th
-        >
+        <th scope="row" class="px-3 py-1.5 text-left font-normal">
+          <span class="flex justify-between gap-2"
+            ><strong>{each.code}</strong><span class={`whitespace-nowrap ${looks[each.verdict][1]}`}
+              >{looks[each.verdict][0]}</span
+            ></span
+          >
+          <span class="block text-xs text-quiet">{each.name} · {each.ip}, {each.ic}</span>
+          {each.why}
+        </th>
         {#each shown as criterion (criterion)}
           {@const stands = each.against.includes(criterion)}
           <td class={`border-s px-1.5 py-1.5 text-center ${stands ? 'bg-stop-wash font-bold text-stop' : 'text-quiet'}`}
@@ -42,9 +45,6 @@
             ></td
           >
         {/each}
-        <td class="border-s px-3 py-1.5"
-          ><span class={looks[each.verdict][1]}>{looks[each.verdict][0]}</span>: {each.why}</td
-        >
       </tr>
     {/each}
   </tbody>

@@ -41,7 +41,7 @@
         {#each readings as field (field)}
           <th scope="col" class="w-8 p-0 font-normal">
             <a
-              class="mx-auto block h-40 rotate-180 py-1.5 leading-4 text-sea [writing-mode:vertical-rl] hover:underline"
+              class="mx-auto block h-32 rotate-180 py-1.5 text-xs leading-4 text-sea [writing-mode:vertical-rl] hover:underline"
               href={href(field)}>{nameOf(field).replace(/^.*?: /, '')}</a
             >
           </th>

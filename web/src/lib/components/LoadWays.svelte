@@ -11,10 +11,11 @@
   type Way = (typeof fields.way.options)[number][0];
 
   /** Where a person gets to know the load. */
-  const places: readonly { readonly name: string; readonly ways: readonly Way[] }[] = [
-    { name: 'At its shaft', ways: ['torque', 'force'] },
-    { name: 'On the running motor', ways: ['input power', 'current', 'slip'] },
+  const places: readonly { readonly key: string; readonly name: string; readonly ways: readonly Way[] }[] = [
+    { key: 'way-shaft', name: 'At its shaft', ways: ['torque', 'force'] },
+    { key: 'way-motor', name: 'On the running motor', ways: ['input power', 'current', 'slip'] },
     {
+      key: 'way-machine',
       name: 'From what the machine does',
       ways: [
         'fan',
@@ -30,12 +31,12 @@
         'press',
       ],
     },
-    { name: 'Over speed or time', ways: ['curve', 'duty'] },
+    { key: 'way-table', name: 'Over speed or time', ways: ['curve', 'duty'] },
   ];
   const names = new Map<string, string>(fields.way.options.map(([way, name]) => [way, name]));
   const chosen = $derived(store.document.load.way);
   /** Undo, or another way in, may change it. */
-  let shown = $derived(places.find(({ ways }) => ways.includes(chosen))?.name ?? '');
+  let shown = $derived(places.find(({ ways }) => ways.includes(chosen))?.key ?? '');
 
   /** What a machine is known by tells how its torque goes with speed, and what it is. */
   function choose(way: Way): void {
@@ -57,10 +58,12 @@
     classes={{ content: 'mt-0 bg-transparent p-0 py-1.5' }}
     aria-label={fields.way.label}
   >
-    {#each places as place (place.name)}
+    {#each places as place (place.key)}
       <TabItem
-        key={place.name}
+        key={place.key}
         title={place.name}
+        activeClass="border-b-2 border-sea font-semibold text-sea"
+        inactiveClass="border-b-2 border-transparent text-quiet hover:text-ink"
         classes={{ button: 'min-h-9 px-3 py-1.5 text-sm whitespace-nowrap pointer-coarse:min-h-11' }}
       >
         <fieldset class="flex flex-wrap gap-1" disabled={!hydrated}>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Fileupload from 'flowbite-svelte/Fileupload.svelte';
+  import Progress from './Progress.svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import { findUnit } from '@pilgrim/core/ground/quantity/units';
@@ -118,11 +120,10 @@
       <label for="log-file" class="mb-1 block text-sm text-quiet"
         >Log of torque or current (CSV), any length to 400 MB</label
       >
-      <input
+      <Fileupload
         id="log-file"
-        type="file"
         accept=".csv,.txt,text/csv,text/plain"
-        class="block min-h-11 text-sm"
+        class="min-h-11 text-sm"
         disabled={!hydrated}
         onchange={(event) => choose(event.currentTarget)}
       />
@@ -165,7 +166,7 @@
       </div>
     {/if}
     {#if share !== undefined}
-      <progress class="w-full" max={1} value={share} aria-label="Reading the log">{Math.round(share * 100)} %</progress>
+      <Progress {share} label="Reading the log" />
     {/if}
     <p class="text-sm text-quiet" role="status">{message}</p>
     {#if refused}<p class="text-sm text-stop" role="alert">{refused}</p>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Range from 'flowbite-svelte/Range.svelte';
   import type { Solution } from '@pilgrim/core';
   import { speedCurve } from '@pilgrim/core/motor/operating';
   import type { School } from '@pilgrim/core/ground/quantity/units';
@@ -27,21 +28,12 @@
   <div class="grid gap-x-6 sm:grid-cols-3">
     <label class="block text-sm text-quiet"
       >Voltage, of rated <span class="float-right text-ink">{volts} %</span>
-      <input
-        type="range"
-        class="block min-h-11 w-full accent-primary-700"
-        min={20}
-        max={120}
-        step={1}
-        disabled={!hydrated}
-        bind:value={volts}
-      />
+      <Range class="block w-full" min={20} max={120} step={1} disabled={!hydrated} bind:value={volts} />
     </label>
     <label class="block text-sm text-quiet"
       >Frequency <span class="float-right text-ink">{hz} Hz</span>
-      <input
-        type="range"
-        class="block min-h-11 w-full accent-primary-700"
+      <Range
+        class="block w-full"
         min={5}
         max={2 * rated}
         step={1}

@@ -31,7 +31,7 @@
 {#if steps.length > 0}
   <section class="rounded-lg border bg-card p-3" aria-label="Power against flow">
     <h2 class="mb-2 text-sm font-semibold text-quiet">
-      Electrical power against flow, hours as bars: drag a bar’s end, or type below
+      Power against flow, hours as bars: drag a bar’s end, or type below
     </h2>
     <Chart
       option={profileChart(steps)}
@@ -67,7 +67,7 @@
           {@const step = stepAt.get(index)}
           <tr class="border-t" data-row={`${PATH}.${index}`}>
             {#each [['flow', 'Flow', '70 %'], ['hours', 'Hours', '2000 h']] as const as [name, label, placeholder] (name)}
-              <td class="py-0.5 pe-2">
+              <td class="w-28 py-0.5 pe-2">
                 <Field
                   {store}
                   {hydrated}

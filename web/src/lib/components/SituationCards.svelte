@@ -15,10 +15,10 @@
   <div class="mb-3 grid gap-2 sm:grid-cols-3 lg:grid-cols-5">
     {#each fields.kind.options as [kind, name] (kind)}
       <label
-        class={`flex cursor-pointer flex-col rounded-lg border-2 bg-card p-2.5 text-sm leading-5 hover:bg-wash has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-sea ${kind === chosen ? 'border-copper' : ''}`}
+        class={`flex cursor-pointer flex-col rounded-lg border-2 bg-card p-2 text-xs leading-4 hover:bg-wash has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-sea ${kind === chosen ? 'border-copper' : ''}`}
         data-kind={kind}
       >
-        <span class="flex items-start justify-between gap-1 font-semibold"
+        <span class="flex items-start justify-between gap-1 text-sm leading-4.5 font-semibold"
           >{name}<input
             type="radio"
             id={kind === chosen ? fieldId('situation.kind') : undefined}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Range from 'flowbite-svelte/Range.svelte';
   import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import type { Method } from '@pilgrim/core/stages/starting/feeds';
   import type { StartSetting } from '@pilgrim/core/stages/starting/run-start';
@@ -125,23 +126,38 @@
     }
     return out;
   });
+
+  /** Where a knob was turned to; the solve that follows a turn must not turn it back under the hand. */
+  let held = $state<Readonly<Record<string, number>>>({});
+  function turn(knob: Knob, value: number): void {
+    held = { ...held, [knob.path]: value };
+    store.set(knob.path, knob.text(value));
+  }
+  const at = ({ path, value }: Knob): number => held[path] ?? value;
+  // Once the solve is there, the knob follows it again: an undo turns it back.
+  $effect(() => {
+    const there = knobs.filter(({ path, value, step }) => Math.abs((held[path] ?? Infinity) - value) <= step / 2);
+    if (there.length === 0) return;
+    const names = new Set(there.map(({ path }) => path));
+    held = Object.fromEntries(Object.entries(held).filter(([path]) => !names.has(path)));
+  });
 </script>
 
 <div class="mt-1 grid gap-x-6 gap-y-1 sm:grid-cols-2 xl:grid-cols-3">
   {#each knobs as knob (knob.path)}
     <label class="block text-sm text-quiet"
       >{knob.label} <span class="float-right text-ink">{knob.text(knob.value)}</span>
-      <input
-        type="range"
-        class="block min-h-11 w-full accent-primary-700 fine:min-h-6"
+      <Range
+        class="block w-full"
         disabled={!hydrated}
         min={knob.min}
         max={knob.max}
         step={knob.step}
-        value={knob.value}
+        value={at(knob)}
         aria-valuetext={knob.text(knob.value)}
         data-knob={knob.path}
-        oninput={(event) => store.set(knob.path, knob.text(Number(event.currentTarget.value)))}
+        oninput={(event) => turn(knob, Number(event.currentTarget.value))}
+        onblur={() => (held = {})}
       />
     </label>
   {/each}

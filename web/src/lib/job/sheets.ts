@@ -17,6 +17,8 @@ export interface FieldDefinition {
   readonly options?: readonly Option[];
   readonly wide?: boolean;
   readonly group?: string;
+  /** Its fold stays shut even where it is filled in: the page shows it elsewhere too. */
+  readonly shut?: boolean;
   readonly asked?: Asked;
   /** Fuller name for screen readers, where the label alone would be ambiguous. */
   readonly said?: string;
@@ -131,19 +133,18 @@ async function makeSheet(stage: StageName): Promise<Sheet> {
   const [[{ lead, fields }, { values }], rules] = await Promise.all([declared[stage](), rulesOf(stage)]);
   const own = definitionsOf(`${stage}.`, fields);
   if (stage !== 'situation') return { lead, fields: [...own, ...rules], values };
-  const [kind, ...rest] = own;
-  const [tag, title, ...office] = definitionsOf('', (await import('@pilgrim/core/stages/situation/fields')).head);
-  const first = [kind, tag, title && { ...title, wide: true }].filter((each) => each !== undefined);
-  return { lead, fields: [...first, ...rest, ...rules, ...office], values };
+  const head = definitionsOf('', (await import('@pilgrim/core/stages/situation/fields')).head);
+  const put = head.map((field) => ({ ...field, group: 'Tag, title, site and rules', shut: true }));
+  return { lead, fields: [...own, ...rules, ...put], values };
 }
 
 /** What every place in the document is called on screen, by its path. */
 export async function fieldNames(titles: Readonly<Record<StageName, string>>): Promise<ReadonlyMap<string, string>> {
   const stages = Object.keys(declared) as StageName[];
   const sheets = await Promise.all(stages.map(sheetOf));
-  return new Map(
-    sheets.flatMap(({ fields }, at) =>
-      fields.map(({ path, label }) => [path, `${titles[stages[at] ?? 'situation']}: ${label}`] as const),
-    ),
+  const named = sheets.flatMap(({ fields }, at) =>
+    fields.map(({ path, label }) => [path, `${titles[stages[at] ?? 'situation']}: ${label}`] as const),
   );
+  // A place that is asked in several ways is called by its first.
+  return new Map(named.toReversed());
 }

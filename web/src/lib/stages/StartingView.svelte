@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Progress from '$lib/components/Progress.svelte';
   import type { Spread } from '@pilgrim/core/stages/starting/spread';
   import type { TransientRun } from '@pilgrim/core/stages/starting/transient';
   import type { Method } from '@pilgrim/core/stages/starting/feeds';
@@ -192,7 +193,7 @@
           >
         {:else}
           <Button color="alternative" class="min-h-11 text-ink!" onclick={() => cancel()}>Cancel</Button>
-          <progress class="grow" max={1} value={share} aria-label="Starts run">{Math.round(share * 100)} %</progress>
+          <Progress {share} label="Starts run" />
         {/if}
       </div>
       {#if problem}<p class="mt-2 text-sm text-stop" role="alert">{problem}</p>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fileupload from 'flowbite-svelte/Fileupload.svelte';
   import Alert from 'flowbite-svelte/Alert.svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount } from 'svelte';
@@ -83,12 +84,11 @@
       </Alert>
     {/if}
     <label for="file" class="mb-1 block text-sm text-quiet">Catalogue file (JSON)</label>
-    <input
+    <Fileupload
       id="file"
       name="file"
-      type="file"
       accept=".json,application/json"
-      class="block min-h-11 w-full text-sm"
+      class="min-h-11 text-sm"
       aria-describedby={form?.problems ? 'file-error' : undefined}
     />
     <Button type="submit" class="min-h-11 w-full">Add</Button>

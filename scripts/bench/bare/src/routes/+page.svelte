@@ -6,10 +6,12 @@
   import Modal from 'flowbite-svelte/Modal.svelte';
   import Select from 'flowbite-svelte/Select.svelte';
   import Textarea from 'flowbite-svelte/Textarea.svelte';
+  import { onMount } from 'svelte';
   import '../app.css';
 
   let text = $state('');
   let open = $state(false);
+  onMount(() => void (document.documentElement.dataset['hydrated'] = 'true'));
 </script>
 
 <Label for="text">Text</Label>

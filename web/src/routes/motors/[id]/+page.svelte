@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Fileupload from 'flowbite-svelte/Fileupload.svelte';
   import { invalidateAll } from '$app/navigation';
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount, untrack } from 'svelte';
@@ -213,11 +214,10 @@
           {/each}
         </ul>
         <label for="photo" class="mt-2 mb-1 block text-sm text-quiet">Add a picture, JPEG, PNG or WebP to 8 MB</label>
-        <input
+        <Fileupload
           id="photo"
-          type="file"
           accept="image/jpeg,image/png,image/webp"
-          class="block min-h-11 w-full text-sm"
+          class="min-h-11 text-sm"
           disabled={!hydrated || unsent !== undefined}
           aria-describedby={photoProblem ? 'photo-error' : undefined}
           onchange={(changed) => choosePhoto(changed.currentTarget)}

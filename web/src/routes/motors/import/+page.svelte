@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Fileupload from 'flowbite-svelte/Fileupload.svelte';
+  import Progress from '$lib/components/Progress.svelte';
   import TableCard from '$lib/components/TableCard.svelte';
   import { columns, WHOLE_MOTOR } from '@pilgrim/core/register/columns';
   import Button from 'flowbite-svelte/Button.svelte';
@@ -117,11 +119,10 @@
   <div class="flex flex-wrap items-end gap-4 rounded-lg border bg-card p-4">
     <div class="grow">
       <label for="file" class="mb-1 block text-sm text-quiet">File, to 40 MB and 50 000 rows</label>
-      <input
+      <Fileupload
         id="file"
-        type="file"
         accept=".csv,.tsv,.txt,.xlsx,.json"
-        class="block min-h-11 w-full text-sm"
+        class="min-h-11 text-sm"
         disabled={!hydrated || busy !== ''}
         onchange={(event) => choose(event.currentTarget)}
       />
@@ -152,7 +153,7 @@
   {#if busy}
     <div class="flex items-center gap-4 rounded-lg border bg-card p-4" data-testid="busy">
       <span class="text-sm" role="status">{busy} … {Math.round(share * 100)} %</span>
-      <progress class="h-3 grow accent-primary-700" max="1" value={share} aria-label={busy}></progress>
+      <Progress {share} label={busy} />
       <Button color="alternative" class="min-h-11 text-ink!" onclick={cancel}>Cancel</Button>
     </div>
   {/if}

@@ -110,7 +110,7 @@
           ><span>&nbsp;›&nbsp;</span>{/if}<strong class="text-base text-ink">{name}</strong>
       </p>
       <OptionBar {store} {hydrated} />
-      <div class="flex items-center gap-2 pb-1.5">
+      <div class="flex flex-wrap items-center gap-2 pb-1.5">
         <SaveNotice {store} />
         <button
           type="button"

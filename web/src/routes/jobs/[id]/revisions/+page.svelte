@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Breadcrumb from 'flowbite-svelte/Breadcrumb.svelte';
+  import BreadcrumbItem from 'flowbite-svelte/BreadcrumbItem.svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount } from 'svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
@@ -17,7 +19,11 @@
 <svelte:head><title>Revisions · {name} · Pilgrim</title></svelte:head>
 <SiteHeader current="jobs" {hydrated} />
 <main id="main" class="mx-auto max-w-4xl p-4">
-  <p class="mb-1"><a class="text-sea underline" href={`/jobs/${store.id}/situation`}>Back to the job</a></p>
+  <Breadcrumb class="mb-2">
+    <BreadcrumbItem href="/" home>Jobs</BreadcrumbItem>
+    <BreadcrumbItem href={`/jobs/${store.id}/situation`}>{name}</BreadcrumbItem>
+    <BreadcrumbItem>Revisions</BreadcrumbItem>
+  </Breadcrumb>
   <h1 class="text-xl font-bold break-words">Revisions of {name}</h1>
   <p class="mb-4 text-sm text-quiet">
     Every save is kept with the result of its day. Bringing one back makes it the newest; nothing is lost by it.
