@@ -1,11 +1,9 @@
-// Hours and flows. Curves of public building-energy simulation (outlet damper 0.37073425 + 0.97250253 q − 0.34240761 q²,
-// inlet vanes 0.35071223 + 0.30850535 q − 0.54137364 q² + 0.87198823 q³, recalled from memory), the tip-sheet table of drive
-// efficiency (recalled from memory), affinity laws; part-load loss by common practice: a fixed 35 %, the rest with the load
+// Hours and flows. Machines by the affinity laws (flow-shares.ts), the tip-sheet table of drive efficiency (recalled from memory), affinity laws; part-load loss by common practice: a fixed 35 %, the rest with the load
 // squared, 8 % more on a drive. Everything else is a sum on paper.
 import { describe, expect, it } from 'vitest';
 import { emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
 import { driveEfficiencyAt } from '../src/stages/profile/input-power.ts';
-import { affinity, shaftPowerShare, throttledShare } from '../src/stages/profile/shaft-power.ts';
+import { bySpeed, throttled } from './flow-shares.ts';
 import { catalogue, fan } from './round-prices.ts';
 
 const HP = 745.6999;
@@ -14,6 +12,8 @@ const RATED = 25 * HP;
 const SHAFT = 70 * 1.3558179483314 * ((1760 * Math.PI) / 30);
 const LOSS = RATED / 0.924 - RATED;
 const HOUR = 3600;
+/** Shut-off pressure of a fan over that at full flow. */
+const FAN = 1.3;
 
 const onLine = (shaft: number) => shaft + LOSS * (0.35 + 0.65 * (shaft / RATED) ** 2);
 const onDrive = (shaft: number, speed: number) =>
@@ -30,77 +30,22 @@ const summary = (solution: Solution) => solution.stages.profile.summary;
 const wants = (solution: Solution) => solution.missing.filter(({ field }) => /^profile|^load\.t/.test(field));
 const at = (flow: string, hours = '1000 h'): Points => [{ flow, hours }];
 
-describe('shaft power with today’s control, of that at full flow', () => {
-  const damper = (q: number) => (0.37073425 + 0.97250253 * q - 0.34240761 * q * q) / 1.00082917;
-  const vane = (q: number) =>
-    (0.35071223 + 0.30850535 * q - 0.54137364 * q * q + 0.87198823 * q ** 3) /
-    (0.35071223 + 0.30850535 - 0.54137364 + 0.87198823);
-
-  it.each([
-    ['damper', 0.6, damper(0.6)],
-    ['damper', 1, 1],
-    ['inlet vane', 0.6, vane(0.6)],
-    ['bypass', 0.4, 1],
-    ['on/off', 0.4, 1],
-    ['none', 0.98, 1],
-    ['unknown', 0.99, 1],
-    ['throttle', 1, 1],
-    ['damper', 0, 0],
-    ['none', 0, 0],
-    ['damper', 1.1, 1.331],
-    ['bypass', 1.1, 1.331],
-    ['none', 1.1, 1.331],
-  ] as const)('%s at %s is %s', (control, flow, share) => {
-    expect(throttledShare(control, flow)).toBeCloseTo(share, 9);
-  });
-
-  it('is not assumed where the control is not known', () => {
-    for (const control of ['none', 'unknown'] as const) expect(throttledShare(control, 0.97)).toBeUndefined();
-  });
-
-  it('a throttled pump falls from full flow to its closed valve without a step', () => {
-    const shares = [1, 0.8, 0.6, 0.4, 0.2, 0.01].map((flow) => Number(throttledShare('throttle', flow)));
-    expect(shares).toEqual(shares.toSorted((a, b) => b - a));
-    expect(shares.at(-1)).toBeGreaterThanOrEqual(0.35);
-    expect(shares[2]).toBeLessThan(0.95);
-  });
-});
-
-describe('shaft power and speed by the affinity laws', () => {
-  it('friction only: cube and share', () => {
-    // Head q², and the pump’s own slope: s = √((q² + 0.25 q²)/1.25) = q.
-    expect(affinity(0.6, 0).speed).toBeCloseTo(0.6, 12);
-    expect(affinity(0.6, 0).power).toBeCloseTo(0.216, 12);
-  });
-  it('half the head static: q (h + (1−h) q²) at √((0.5 + 0.5·0.36 + 0.25·0.36)/1.25)', () => {
-    expect(affinity(0.6, 0.5).power).toBeCloseTo(0.6 * 0.68, 12);
-    expect(affinity(0.6, 0.5).speed).toBeCloseTo(Math.sqrt(0.77 / 1.25), 12);
-    expect(affinity(-1, 0.5)).toEqual(affinity(0, 0.5));
-  });
-
-  const load = (torqueKind: 'constant' | 'variable') => emptyJob({ load: { torqueKind } }).load;
-  it('constant torque: the work itself by speed; on the line for a share of the time, or round the bypass', () => {
-    const work = { throttled: 1, speedControlled: 0.4, speed: 0.4 };
-    expect(shaftPowerShare(load('constant'), 'none', 0.4, 0)).toEqual({ ...work, running: 0.4 });
-    expect(shaftPowerShare(load('constant'), 'bypass', 0.4, 0)).toEqual({ ...work, running: 1 });
-    expect(shaftPowerShare(load('constant'), 'none', 1.1, 0)).toEqual({
-      throttled: 1.1,
-      speedControlled: 1.1,
-      speed: 1.1,
-      running: 1,
-    });
-  });
-  it('a machine at rest takes nothing either way', () => {
-    for (const kind of ['constant', 'variable'] as const)
-      expect(shaftPowerShare(load(kind), 'bypass', 0, 0.5)).toMatchObject({
-        throttled: 0,
-        speedControlled: 0,
-        speed: 0,
-      });
-  });
-  it('switched on and off it runs for its share of the time', () => {
-    expect(shaftPowerShare(load('variable'), 'on/off', 0.3, 0)).toMatchObject({ throttled: 1, running: 0.3 });
-    expect(shaftPowerShare(load('variable'), 'damper', 0.3, 0).running).toBe(1);
+describe('work at constant torque', () => {
+  const model = (points: Points, profile: JobInput['profile'] = {}) => {
+    const solution = run({ control: 'on/off', ...profile, points }, { load: { ...fan.load, torqueKind: 'constant' } });
+    return solution.details.profile[0];
+  };
+  it('by speed the work itself; on the line for a share of the time, or round the bypass', () => {
+    const [switched, past] = [model(at('40 %')), model(at('40 %'), { control: 'bypass' })];
+    expect(switched?.shaftControlled).toBeCloseTo(0.4 * SHAFT, 3);
+    expect(switched?.speed).toBeCloseTo(0.4, 9);
+    expect(switched?.shaftThrottled).toBeCloseTo(SHAFT, 3);
+    expect(switched?.throttled).toBeCloseTo(0.4 * onLine(SHAFT), 3);
+    expect(past?.throttled).toBeCloseTo(onLine(SHAFT), 3);
+    expect(model(at('110 %'))?.shaftThrottled).toBeCloseTo(1.1 * SHAFT, 3);
+    expect(model(at('0 %'))).toMatchObject({ shaftThrottled: 0, shaftControlled: 0, speed: 0, throttled: 0 });
+    // Slower than a drive may turn it does more than is asked.
+    expect(model(at('20 %'), { leastSpeed: '50 %' })?.shaftControlled).toBeCloseTo(0.5 * SHAFT, 3);
   });
 });
 
@@ -124,7 +69,7 @@ describe('a year of hours', () => {
   it('each row: shaft, input on the line, input ahead of the drive; energies are their sums', () => {
     const solution = run(fan.profile);
     const [full, part] = solution.details.profile;
-    const damped = SHAFT * Number(throttledShare('damper', 0.6));
+    const damped = SHAFT * throttled(0.6, FAN);
     expect(full?.throttled).toBeCloseTo(onLine(SHAFT), 3);
     expect(part?.shaftThrottled).toBeCloseTo(damped, 3);
     expect(part?.throttled).toBeCloseTo(onLine(damped), 3);
@@ -141,7 +86,7 @@ describe('a year of hours', () => {
 
   it.each([
     ['variable', {}, 'P_s = P\\,q^3'],
-    ['variable', { staticHeadShare: '30 %' }, 'P_s = P\\,q\\,(h + (1-h)\\,q^2)'],
+    ['variable', { staticHeadShare: '30 %' }, 'P_s = P\\,q\\,(h + (1-h)\\,q^2)\\,\\eta(1)/\\eta(q/s)'],
     ['constant', {}, 'P_s = P\\,q'],
   ] as const)('names the law it used: %s torque %o', (torqueKind, profile, law) => {
     const solution = run({ ...fan.profile, ...profile }, { load: { ...fan.load, torqueKind } });
@@ -164,8 +109,8 @@ describe('a year of hours', () => {
           },
         },
       ).details.profile[0]?.speed;
-    expect(speed('20 m')).toBeCloseTo(affinity(0.6, 0.5).speed, 9);
-    expect(speed('40 m')).toBeCloseTo(affinity(0.6, 0.98).speed, 9);
+    expect(speed('20 m')).toBeCloseTo(bySpeed(0.6, 0.5).speed, 9);
+    expect(speed('40 m')).toBeCloseTo(bySpeed(0.6, 0.98).speed, 9);
     expect(speed('')).toBeCloseTo(0.6, 9);
   });
 
@@ -263,7 +208,7 @@ describe('the energy of an option', () => {
     method: 'direct' | 'drive',
     points = at('60 %', '4000 h'),
   ) => run({ control: 'damper', points }, { options: { A: { profile: { ownControl: own }, starting: { method } } } });
-  const damped = SHAFT * Number(throttledShare('damper', 0.6));
+  const damped = SHAFT * throttled(0.6, FAN);
 
   it('on the line as today, switched, or round the bypass', () => {
     expect(value(option('auto', 'direct'), 'energy') / (4000 * HOUR * onLine(damped))).toBeCloseTo(1, 9);
@@ -290,7 +235,7 @@ describe('the energy of an option', () => {
       { control: 'damper', points: [{ flow: '100 %', hours: '0 h' }, ...at('50 %')] },
       { options: { A: { starting: { method: 'direct' } } } },
     );
-    expect(value(damper, 'peakInput')).toBeCloseTo(onLine(SHAFT * Number(throttledShare('damper', 0.5))), 3);
+    expect(value(damper, 'peakInput')).toBeCloseTo(onLine(SHAFT * throttled(0.5, FAN)), 3);
     expect(option('on/off', 'direct', []).values['profile.energy']).toBeUndefined();
   });
 });

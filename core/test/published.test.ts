@@ -2,7 +2,6 @@
 import { describe, expect, it } from 'vitest';
 import { circuitSchema, curveExtremes, steadyPoint, type Circuit } from '../src/motor/circuit.ts';
 import { emptyCatalogue, emptyJob, solve, type JobInput } from '../src/index.ts';
-import { affinity } from '../src/stages/profile/shaft-power.ts';
 import chapman1 from './cases/chapman-7-1.json' with { type: 'json' };
 import chapman2 from './cases/chapman-7-2.json' with { type: 'json' };
 import chapman3 from './cases/chapman-7-3.json' with { type: 'json' };
@@ -207,19 +206,5 @@ describe('motor circuit by the code', () => {
     );
     expect(read('protection.tableCurrent')).toBe(answers.motors_2_and_3.full_load_current);
     expect(read('protection.conductorMinAmpacity')).toBe(answers.motors_2_and_3.conductor_ampacity);
-  });
-});
-
-describe('affinity laws (any pump or fan handbook): power follows the cube of speed where there is only friction', () => {
-  it.each([
-    [0.9, 0.729],
-    [0.8, 0.512],
-  ])('%d of flow takes %d of power', (flow, power) => {
-    expect(affinity(flow, 0).power).toBeCloseTo(power, 12);
-    expect(affinity(flow, 0).speed).toBeCloseTo(flow, 12);
-  });
-
-  it('static head breaks the cube: 80 % flow at half static head takes 65.6 % power', () => {
-    expect(affinity(0.8, 0.5).power).toBeCloseTo(0.8 * (0.5 + 0.5 * 0.64), 12);
   });
 });

@@ -5,7 +5,7 @@ import { emptyCatalogue, emptyJob, solve, type Catalogue, type JobInput, type So
 import { selectionSheet } from '../src/solve/sheet.ts';
 import { inputOnLine } from '../src/motor/part-load.ts';
 import { INRUSH, leastBreaker } from '../src/stages/protection/breaker.ts';
-import { affinity, throttledShare } from '../src/stages/profile/shaft-power.ts';
+import { throttled } from './flow-shares.ts';
 import { demo as catalogue } from './demo.ts';
 
 const run = (job: JobInput, from: Catalogue = emptyCatalogue): Solution => solve(emptyJob(job), from);
@@ -167,14 +167,6 @@ describe('flow', () => {
     const solution = run(fan('none', half, { load: { torqueKind: 'constant', torque: '148 lb·ft', speed: '1782' } }));
     expect(number(solution, 'profile.energySaved')).toBeLessThan(0);
     expect(finding(solution, 'profile.drive-wastes')?.message).toContain('speed alone saves nothing');
-  });
-  it('low flow keeps a floor, throttled and by speed: a pump at a closed valve still takes a third', () => {
-    expect(throttledShare('throttle', 0.02)).toBeGreaterThanOrEqual(0.35);
-    expect(throttledShare('damper', 0.02)).toBeGreaterThanOrEqual(0.35);
-    // Static head 30 %: it must turn at √(0.3/1.25) = 49 % before anything flows.
-    const { power, speed } = affinity(0.001, 0.3);
-    expect(speed).toBeCloseTo(0.49, 2);
-    expect(power).toBeCloseTo(0.35 * 0.49 ** 3, 2);
   });
   it('“as controlled today” stands on today’s motor: its 88 % cost more than the new one’s', () => {
     const today = (efficiency: string) =>
@@ -431,7 +423,7 @@ describe('money', () => {
     const fits = run(direct, catalogue).details.motors?.fits ?? [];
     const [first] = fits;
     if (!first) throw new Error('nothing fits');
-    const shaft = ((80 * 1.355818 * 1770 * Math.PI) / 30) * (throttledShare('throttle', 0.6) ?? NaN);
+    const shaft = ((80 * 1.355818 * 1770 * Math.PI) / 30) * throttled(0.6);
     const lost = inputOnLine(first.item, shaft, 0.35) - shaft;
     expect(first.lifeCost).toBeCloseTo(first.item.price + (lost / 1000) * 6000 * 10 * 0.1, 3);
     // Half the hours leave half the loss.

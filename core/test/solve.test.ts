@@ -12,7 +12,6 @@ import {
 } from '../src/index.ts';
 import { quantityFields } from '../src/job/fields.ts';
 import { driveEfficiencyAt } from '../src/stages/profile/input-power.ts';
-import { affinity, throttledShare } from '../src/stages/profile/shaft-power.ts';
 import { stageNames } from '../src/ground/stage-names.ts';
 
 const run = (job: JobInput): Solution => solve(emptyJob(job), emptyCatalogue);
@@ -197,22 +196,6 @@ describe('properties', () => {
           expect(number(solution, 'load.motorPower')).toBeGreaterThanOrEqual(100 * 2 * Math.PI * 0.999999);
         },
       ),
-    );
-  });
-
-  it('less flow never takes more power, by speed or by damper, vane and throttle', () => {
-    const flows = fc.double({ min: 0.3, max: 1, noNaN: true });
-    fc.assert(
-      fc.property(flows, flows, fc.double({ min: 0, max: 0.9, noNaN: true }), (a, b, head) => {
-        const [low, high] = a < b ? [a, b] : [b, a];
-        expect(affinity(low, head).power).toBeLessThanOrEqual(affinity(high, head).power + 1e-12);
-        expect(affinity(low, head).speed).toBeLessThanOrEqual(affinity(high, head).speed + 1e-12);
-        for (const control of ['damper', 'throttle'] as const) {
-          expect(throttledShare(control, low) ?? NaN).toBeLessThanOrEqual(
-            (throttledShare(control, high) ?? NaN) + 1e-9,
-          );
-        }
-      }),
     );
   });
 

@@ -241,7 +241,7 @@ describe('two plates', () => {
     expect(found(fresh, 'Design letter')?.weight).toBe('caution');
     expect(found(fresh, 'Service factor')?.entails).toContain('125 % to 115 %');
     expect(found(fresh, 'Frame')?.entails).toContain('never for belts');
-    expect(found(fresh, 'Mounting: shaft diameter')?.entails).toContain('1.625 in instead of 1.875 in');
+    expect(found(fresh, 'Mounting: shaft diameter')?.entails).toContain('1.625\u00a0in instead of 1.875\u00a0in');
     expect(found(fresh, 'Enclosure')?.weight).toBe('stop');
     expect(found(old.replace('HP 30', 'HP 25'), 'Rated power')?.weight).toBe('stop');
   });

@@ -9,7 +9,7 @@ import type { Clue } from '../stages/nameplate/measured-motor.ts';
 import type { PickResult } from '../stages/pick/pick.ts';
 import type { MotorNeed } from '../stages/pick/motor-rules.ts';
 import type { PlaceResult } from '../stages/place/place.ts';
-import type { ProfilePoint } from '../stages/profile/profile-result.ts';
+import type { FlowCurve, FlowPicture, ProfilePoint } from '../stages/profile/profile-result.ts';
 import type { Inquiry } from '../stages/situation/inquiry.ts';
 import type { SupplyResult } from '../stages/supply/supply.ts';
 import type { Comparison } from '../stages/starting/comparison.ts';
@@ -39,6 +39,9 @@ export interface Details {
   readonly enclosures: PlaceResult['verdicts'];
   readonly rules: readonly UsedRule[];
   readonly profile: readonly ProfilePoint[];
+  /** Input over flow for every way of control. */
+  readonly flowCurves: readonly FlowCurve[];
+  readonly flowPicture: FlowPicture | undefined;
   readonly starting: readonly Comparison[];
   /** The motor as a circuit with what the fit reached, and what a start of it depends on. */
   readonly machine: StartingResult['machine'];
@@ -70,6 +73,8 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
   enclosures: ['place'],
   rules: ['handover'],
   profile: ['profile'],
+  flowCurves: ['profile'],
+  flowPicture: ['profile'],
   starting: ['starting', 'protection'],
   machine: [],
   startSetting: [],
@@ -97,6 +102,8 @@ export const noDetails: Omit<Details, 'warming' | 'pricing' | 'readouts'> = {
   enclosures: [],
   rules: [],
   profile: [],
+  flowCurves: [],
+  flowPicture: undefined,
   starting: [],
   machine: undefined,
   startSetting: undefined,

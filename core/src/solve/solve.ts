@@ -137,6 +137,8 @@ function detailsOf(
     enclosures: place.verdicts,
     rules: rules.used(),
     profile: profile.points,
+    flowCurves: profile.curves,
+    flowPicture: profile.picture,
     starting: starting.comparisons,
     machine: starting.machine,
     startSetting: starting.setting,

@@ -1,5 +1,5 @@
 import { HOUR } from '../../ground/constants.ts';
-import { quantity, choice, rows, perOption } from '../../ground/field.ts';
+import { quantity, choice, rows, perOption, tick } from '../../ground/field.ts';
 
 export const lead = 'Hours a year at each flow, and how flow is controlled today.';
 
@@ -14,6 +14,9 @@ export const fields = {
       ['inlet vane', 'Inlet vanes'],
       ['throttle', 'Throttle valve'],
       ['bypass', 'Bypass'],
+      ['two speeds', 'Two speeds'],
+      ['slip coupling', 'Slip or fluid coupling'],
+      ['trim', 'Trimmed impeller, new sheave'],
     ],
     {
       label: 'Flow control today',
@@ -31,6 +34,9 @@ export const fields = {
         ['inlet vane', 'Inlet vanes'],
         ['throttle', 'Throttle valve'],
         ['bypass', 'Bypass'],
+        ['two speeds', 'Two speeds'],
+        ['slip coupling', 'Slip or fluid coupling'],
+        ['trim', 'Trimmed impeller, new sheave'],
       ],
       {
         label: 'Flow control of this option',
@@ -39,7 +45,98 @@ export const fields = {
       },
     ),
   }),
+  measuredFlow: quantity('fraction', {
+    label: 'Flow when the load was measured',
+    min: 0.05,
+    max: 1.2,
+    example: '100 %',
+    note: 'Share of full flow at which the load was measured; at full flow it may take more',
+  }),
   staticHeadShare: quantity('fraction', { label: 'Static share of the head', min: 0, max: 0.98, example: '30 %' }),
+  shutOffHead: quantity('fraction', {
+    label: 'Head at no flow',
+    min: 1,
+    max: 4,
+    example: '125 % of that at full flow',
+    hint: '125 %',
+    group: 'Machine and its curve',
+    note: 'Head or pressure at no flow, of that at full flow',
+  }),
+  bestFlow: quantity('fraction', {
+    label: 'Best point at',
+    min: 0.3,
+    max: 2,
+    example: '100 % of full flow',
+    hint: '100 %',
+    group: 'Machine and its curve',
+    note: 'Flow of the best efficiency, of full flow',
+  }),
+  fullFlow: quantity('flow', {
+    label: 'Full flow',
+    min: 1e-6,
+    max: 1000,
+    example: '850 gpm, 190 m³/h or 12000 cfm',
+    hint: '850 gpm',
+    group: 'Machine and its curve',
+    note: 'Flow that counts as 100 %; that of the load where it is known by it',
+  }),
+  fullHead: quantity('altitude', {
+    label: 'Head there',
+    min: 0.1,
+    max: 3000,
+    example: '95 ft or 29 m',
+    group: 'Machine and its curve',
+    note: 'Head of the system at full flow, for a curve in feet or metres',
+  }),
+  fullPressure: quantity('pressure', {
+    label: 'Pressure there',
+    min: 1,
+    max: 1e9,
+    example: '6 inH2O or 1500 Pa',
+    group: 'Machine and its curve',
+    note: 'Pressure of the system at full flow, for a curve in pressures',
+  }),
+  machines: quantity('count', {
+    label: 'Machines side by side',
+    min: 1,
+    max: 8,
+    example: '1',
+    group: 'Machine and its curve',
+    note: 'Equal machines in parallel that together bring full flow',
+  }),
+  oneOnSpeed: tick({
+    label: 'Only one of them changes its speed',
+    group: 'Machine and its curve',
+    note: 'Of machines in parallel one is on a drive, the others run at full speed',
+  }),
+  lowerSpeed: quantity('fraction', {
+    label: 'Lower of two speeds',
+    min: 0.2,
+    max: 0.95,
+    example: '67 % of full speed',
+    hint: '67 %',
+    group: 'Machine and its curve',
+    note: 'The slower of two speeds, of full speed',
+  }),
+  leastSpeed: quantity('fraction', {
+    label: 'Least speed of a drive',
+    min: 0,
+    max: 1,
+    example: '30 % of full speed',
+    hint: '30 %',
+    group: 'Machine and its curve',
+    note: 'A drive does not turn it slower; the rest is throttled',
+  }),
+  curve: rows(
+    40,
+    {
+      flow: quantity('flow', { label: 'Flow', min: 0, max: 1000, example: '600 gpm or 140 m³/h' }),
+      head: quantity('altitude', { label: 'Head', min: 0, max: 3000, example: '110 ft or 34 m' }),
+      pressure: quantity('pressure', { label: 'Pressure', min: 0, max: 1e9, example: '7 inH2O or 1700 Pa' }),
+      efficiency: quantity('fraction', { label: 'Efficiency', min: 0.01, max: 1, example: '76 %' }),
+    },
+    { label: 'Curve of the machine', note: 'Flow, head or pressure, and efficiency at full speed' },
+  ),
   points: rows(
     200,
     {

@@ -32,6 +32,36 @@ export const findings = declared({
     basis: `Cube of the speed for fans and pumps; constant power above base speed, breakdown torque with 1/f²; reserve: ${PRACTICE}`,
     clear: 'Lower that row, or size the motor by it with a margin over the load.',
   },
+  'profile.measured-below-full': {
+    severity: 'caution',
+    basis: 'Affinity laws and the curve of the machine',
+    clear: 'Size the motor by the power at full flow, or type at which flow the load was measured.',
+    field: 'profile.measuredFlow',
+  },
+  'profile.trim': {
+    severity: 'note',
+    basis: `Affinity laws; ${PRACTICE}`,
+    clear: 'Have the impeller trimmed or the sheave changed, and compare a drive with that.',
+    field: 'profile.points',
+  },
+  'profile.off-best': {
+    severity: 'note',
+    basis: 'Preferred range of 70 to 120 % of best flow, hydraulic standards (from memory)',
+    clear: 'Look for a machine whose best point lies nearer, or accept its efficiency and wear.',
+    field: 'profile.bestFlow',
+  },
+  'profile.curve-unused': {
+    severity: 'caution',
+    basis: 'A curve is read against full flow and its head',
+    clear: 'Type full flow with its head or pressure, and points up to it.',
+    field: 'profile.fullFlow',
+  },
+  'profile.drooping': {
+    severity: 'caution',
+    basis: 'Two flows at one head: unstable side by side and on flat systems',
+    clear: 'Check the points near no flow, and that the machine never runs there.',
+    field: 'profile.curve.0.head',
+  },
 });
 
 export type Flag = FlagOf<typeof findings>;

@@ -1,6 +1,7 @@
 import { inputOnDrive, inputOnLine } from '../../motor/part-load.ts';
 import { horsepowerOf } from '../../motor/standard-power.ts';
 import type { Motor } from '../../motor/typical.ts';
+import type { FlowPoint } from './flow-control.ts';
 import type { Practice } from '../../job/practice.ts';
 import { driveEfficiency } from '../../ground/tables/index.ts';
 
@@ -28,9 +29,23 @@ export function driveEfficiencyAt(hp: number, load: number): number {
   return at(low[1]) + part * (at(high[1]) - at(low[1]));
 }
 
-/** Electrical input on the line, W; a machine at rest takes nothing. */
-export const throttledInput = (motor: Motor, shaft: number, flow: number, practice: Practice): number =>
-  flow <= 0 ? 0 : inputOnLine(motor, shaft, practice.fixedLossShare.value);
+/** Electrical input of everything that runs, W; `full` is the shaft power of one machine at full flow. */
+export function inputOf({ machines }: FlowPoint, motor: Motor, full: number, practice: Practice): number {
+  let input = 0;
+  for (const { count, power, speed, onDrive } of machines)
+    input +=
+      count *
+      (onDrive
+        ? driveInput(motor, full * power, speed, practice)
+        : inputOnLine(motor, full * power, practice.fixedLossShare.value));
+  return input;
+}
+
+/** The same where a drive feeds whatever the control of the flow is, at full speed. */
+export const onDrives = (point: FlowPoint): FlowPoint => ({
+  ...point,
+  machines: point.machines.map((each) => (each.onDrive ? each : { ...each, speed: 1, onDrive: true })),
+});
 
 /** Electrical input ahead of the drive, W. */
 export function driveInput(motor: Motor, shaft: number, speed: number, practice: Practice): number {

@@ -2,9 +2,9 @@ import { quantity, type Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { OptionBrief } from '../stage.ts';
-import { driveInput, throttledInput } from './input-power.ts';
+import { inputOf, onDrives } from './input-power.ts';
 import type { ProfilePoint, ProfileResult } from './profile-result.ts';
-import { shaftPowerShare } from './shaft-power.ts';
+import { runBy } from './flow-model.ts';
 
 /** What an option runs by. */
 export interface RunsBy {
@@ -22,21 +22,18 @@ interface OptionInput {
 
 /** Input of one row as this option controls its flow; undefined where its control is not known. */
 function inputAt(
-  { flow, shaftControlled, speed }: ProfilePoint,
-  { brief, motor, load, onDrive }: RunsBy,
-  staticShare: number,
+  { flow }: ProfilePoint,
+  { brief, motor, onDrive }: RunsBy,
+  { model, fullPower }: ProfileResult,
 ): OptionInput | undefined {
   const { job, practice } = brief;
   const { ownControl, control } = job.profile;
-  const { motorPower } = load.values;
   if (flow <= 0) return { input: 0, running: 0 };
-  if (onDrive && ownControl === 'auto')
-    return { input: driveInput(motor, shaftControlled, speed, practice), running: 1 };
-  const share = shaftPowerShare(job.load, ownControl === 'auto' ? control : ownControl, flow, staticShare);
-  if (share.throttled === undefined || !motorPower) return undefined;
-  const shaft = motorPower.value * share.throttled;
-  const input = onDrive ? driveInput(motor, shaft, 1, practice) : throttledInput(motor, shaft, flow, practice);
-  return { input, running: share.running };
+  const by = onDrive && ownControl === 'auto' ? 'speed' : ownControl === 'auto' ? control : ownControl;
+  const point = model && runBy(model, by, flow);
+  if (!point || !fullPower) return undefined;
+  const run = onDrive && by !== 'speed' ? onDrives(point) : point;
+  return { input: inputOf(run, motor, fullPower.value, practice), running: point.share };
 }
 
 /** Energy of a year, J, and highest input, W, of the option itself, once it is known how it runs. */
@@ -46,7 +43,7 @@ export function withOptionEnergy(profile: ProfileResult, by: RunsBy): ProfileRes
   let peak = 0;
   for (const point of profile.points) {
     if (point.hours <= 0) continue;
-    const at = inputAt(point, by, profile.staticShare);
+    const at = inputAt(point, by, profile);
     if (!at) return profile;
     energy += at.input * at.running * point.hours;
     peak = Math.max(peak, at.input);

@@ -3,6 +3,8 @@ import type { Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { OptionBrief } from '../stage.ts';
 import type { Flag } from './findings.ts';
+import { speedFor } from './flow-machine.ts';
+import type { FlowModel } from './flow-model.ts';
 import type { ProfilePoint } from './profile-result.ts';
 
 /** Breakdown torque over the torque needed above base speed. Common practice, no published source. */
@@ -33,17 +35,17 @@ export function checkControl({ job }: OptionBrief, flowVaries: boolean, need: Ne
     );
 }
 
-/** Load above rated power or above what is left of breakdown torque in rows beyond full flow. */
+/** Load above rated power or above what is left of breakdown torque in rows beyond a flow. */
 export function checkAboveFull(
   motor: Motor,
   steps: readonly ProfilePoint[],
   typed: readonly { readonly at: number }[],
-  { brief, flag }: { readonly brief: OptionBrief; readonly flag: Flag },
+  { brief, flag, from }: { readonly brief: OptionBrief; readonly flag: Flag; readonly from: number },
 ): void {
   const { school } = brief.job;
   const torqueText = (torque: number): string => formatQuantity(torque, 'torque', school);
   for (const [index, step] of steps.entries()) {
-    if (step.flow <= 1.001 || step.hours <= 0) continue;
+    if (step.flow <= from || step.hours <= 0) continue;
     const worst = Math.max(step.shaftThrottled ?? 0, step.shaftControlled);
     const torque = step.shaftControlled / motor.speed / Math.max(1, step.speed);
     const rated = motor.power / motor.speed;
@@ -71,4 +73,44 @@ export function checkWaste(saved: Value | undefined, flowVaries: boolean, { job 
       ? `This machine needs its torque at every speed, so the same work costs the same energy slow or switched on and off: speed alone saves nothing, and a drive would use ${more} more in a year.`
       : `A drive would use ${more} more in a year than it saves: the speed hardly varies, and its own loss runs all the time.`,
   );
+}
+
+/** Largest flow below which a machine is simply too large. Common practice, no published source. */
+const TRIMMED_BELOW = 0.95;
+/** Power at full flow over that measured which is worth a word. */
+const NOTICED = 1.02;
+/** Flows of the best that a machine should run in (hydraulic standards’ preferred range, from memory). */
+const PREFERRED = [0.7, 1.2] as const;
+
+/** What the curve and the hours say of the machine itself. */
+export function checkMachine(
+  { kind, setting, measured, unused, known }: FlowModel,
+  motorPower: Value,
+  fullPower: Value,
+  { brief, flag }: { readonly brief: OptionBrief; readonly flag: Flag },
+): void {
+  const { job, given } = brief;
+  const percent = (share: number): string => formatQuantity(share, 'fraction', job.school);
+  if (fullPower.value > NOTICED * motorPower.value)
+    flag(
+      'profile.measured-below-full',
+      `The load was measured at ${percent(measured)} flow; at full flow it takes ${fullPower.text} instead of ${motorPower.text}.`,
+    );
+  if (kind !== 'variable') return;
+  if (unused)
+    flag(
+      'profile.curve-unused',
+      `The points make no curve that reaches full flow; ${known === 'duty alone' ? 'a usual machine' : 'the head at no flow'} is taken instead. It needs two points with different flows, and full flow with its head or pressure.`,
+    );
+  const { machine, largest } = setting;
+  if (largest < TRIMMED_BELOW)
+    flag(
+      'profile.trim',
+      `No more than ${percent(largest)} of full flow is ever used: a trimmed impeller or another sheave brings that at ${percent(Math.min(1, speedFor(machine, largest)))} of the speed, the cheapest remedy there is.`,
+    );
+  const best = given.profile.bestFlow?.value;
+  if (best !== undefined && (1 / best < PREFERRED[0] || 1 / best > PREFERRED[1]))
+    flag('profile.off-best', `Full flow is ${percent(1 / best)} of the best flow of the machine.`);
+  const drooping = [0.1, 0.2, 0.3, 0.4].some((flow) => machine.head(flow) > machine.head(0) * 1.005);
+  if (drooping) flag('profile.drooping', 'The curve rises from no flow: at some heads the machine has two flows.');
 }

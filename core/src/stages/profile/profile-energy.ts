@@ -27,7 +27,7 @@ export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
         origin: 'estimated',
         formula: 'E = \\sum_i t_i\\,P_{in}(q_i)',
         from: { P: motorPower, t: hours },
-        source: `Flow-control curves of public building-energy simulation (recalled from memory); part-load loss: ${PRACTICE}`,
+        source: `Curve of the machine and affinity laws; inlet vanes by a curve of public building-energy simulation (recalled from memory); part-load loss: ${PRACTICE}`,
         note: `Holds for ${motorToday(motor, on).label}.`,
       });
   const energySpeedControlled = quantity(controlled, 'energy', school, {
@@ -61,5 +61,5 @@ export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
 
 function affinityLaw(kind: string, staticShare: number): string {
   if (kind === 'constant') return 'P_s = P\\,q';
-  return staticShare > 0 ? 'P_s = P\\,q\\,(h + (1-h)\\,q^2)' : 'P_s = P\\,q^3';
+  return staticShare > 0 ? 'P_s = P\\,q\\,(h + (1-h)\\,q^2)\\,\\eta(1)/\\eta(q/s)' : 'P_s = P\\,q^3';
 }

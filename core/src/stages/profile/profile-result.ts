@@ -2,6 +2,8 @@ import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { OptionBrief, StageResult } from '../stage.ts';
+import type { Value } from '../../ground/value.ts';
+import type { Control, FlowModel } from './flow-model.ts';
 import type { ProfileValues } from './values.ts';
 
 /** One step of the profile as drawn and tabled. Powers are electrical input, W. */
@@ -21,11 +23,31 @@ export interface ProfilePoint {
   readonly speed: number;
 }
 
+/** Mean electrical input over the flow with one way of control, W. */
+export interface FlowCurve {
+  readonly control: Control;
+  readonly flows: readonly number[];
+  readonly inputs: readonly number[];
+}
+
+/** Heads of machine and system over the flow, all as shares of those at full flow. */
+export interface FlowPicture {
+  readonly flows: readonly number[];
+  readonly machine: readonly { readonly speed: number; readonly heads: readonly number[] }[];
+  readonly system: readonly number[];
+  /** Where the rows stand, with their hours, s. */
+  readonly duty: readonly { readonly flow: number; readonly head: number; readonly hours: number }[];
+}
+
 export interface ProfileResult extends StageResult<ProfileValues> {
   readonly points: readonly ProfilePoint[];
+  readonly curves: readonly FlowCurve[];
+  readonly picture?: FlowPicture | undefined;
   readonly flowVaries: boolean;
-  /** Static head as a share of the head at full flow. */
-  readonly staticShare: number;
+  /** What the rows were worked out with; undefined until there are rows, load and motor. */
+  readonly model?: FlowModel;
+  /** Shaft power at full flow. */
+  readonly fullPower?: Value;
 }
 
 /** What the profile is asked with. */

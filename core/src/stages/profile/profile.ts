@@ -1,8 +1,8 @@
 import { motorToday } from './motor-today.ts';
-import type { ProfileOn, ProfilePoint, ProfileResult } from './profile-result.ts';
+import type { FlowCurve, FlowPicture, ProfileOn, ProfilePoint, ProfileResult } from './profile-result.ts';
 import { HOUR } from '../../ground/constants.ts';
 import { energyOf } from './profile-energy.ts';
-import { checkAboveFull, checkControl, checkWaste } from './profile-checks.ts';
+import { checkAboveFull, checkControl, checkMachine, checkWaste } from './profile-checks.ts';
 import { findings as declared } from './findings.ts';
 import { staticShareOf } from '../load/to-motor.ts';
 import { loadField } from '../load/ways.ts';
@@ -10,8 +10,10 @@ import type { Motor } from '../../motor/typical.ts';
 import { notebook } from '../stage.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
-import { driveInput, throttledInput } from './input-power.ts';
-import { FULL, shaftPowerShare } from './shaft-power.ts';
+import type { FlowPoint, Running } from './flow-control.ts';
+import { systemHead } from './flow-machine.ts';
+import { inputOf } from './input-power.ts';
+import { flowModelOf, FULL, fullOverMeasured, runBy, type Control, type FlowModel } from './flow-model.ts';
 
 const YEAR_HOURS = 8784;
 
@@ -34,12 +36,17 @@ export function profileOn(on: ProfileOn): ProfileResult {
   const hours = quantity(total, 'time', job.school, { formula: '\\sum t_i', source: 'typed in this job' });
   if (!motor || !motorPower || total <= 0) {
     const summary = points.length > 0 ? `${shownTotal} a year` : '';
-    return { values: total > 0 ? { hours } : {}, findings, missing, summary, points: [], flowVaries, staticShare };
+    return { values: total > 0 ? { hours } : {}, findings, missing, summary, points: [], curves: [], flowVaries };
   }
-  const steps = points.map((point) => stepOf(point, motor, motorPower, staticShare, on));
+  const model = flowModelOf(brief, staticShare);
+  const fullPower = atFullFlow(motorPower, model, on);
+  checkMachine(model, motorPower, fullPower, { brief, flag });
+  const steps = points.map((point) => stepOf(point, motor, fullPower, model, on));
   checkControl(brief, flowVaries, need, flag);
-  checkAboveFull(motor, steps, points, { brief, flag });
-  const energy = energyOf(steps, { ...on, motor, motorPower, hours, staticShare });
+  // The load measured is held against the motor elsewhere; what is more than that, here.
+  const from = fullPower.value > motorPower.value ? 0 : 1.001;
+  checkAboveFull(motor, steps, points, { brief, flag, from });
+  const energy = energyOf(steps, { ...on, motor, motorPower: fullPower, hours, staticShare });
   checkWaste(energy.energySaved, flowVaries, brief, flag);
   const values = { hours, ...energy };
   return {
@@ -48,8 +55,11 @@ export function profileOn(on: ProfileOn): ProfileResult {
     missing,
     summary: `${shownTotal} · ${hours.value > 0 ? verdict(energy.savingShare) : 'no hours'}`,
     points: steps,
+    curves: curvesOf(motor, fullPower, model, on),
+    picture: model.kind === 'variable' ? pictureOf(model, points) : undefined,
+    fullPower,
+    model,
     flowVaries,
-    staticShare,
   };
 }
 
@@ -64,31 +74,100 @@ interface Typed {
   readonly hours: Value;
 }
 
+/** Shaft power at full flow, where the load was measured at another. */
+function atFullFlow(motorPower: Value, model: FlowModel, { brief }: ProfileOn): Value {
+  const more = fullOverMeasured(model, brief.job.profile.control);
+  if (more === 1) return motorPower;
+  return quantity(motorPower.value * more, 'power', brief.job.school, {
+    origin: 'estimated',
+    formula: 'P_{full} = P / p(q_m)',
+    from: { P: motorPower, q_m: brief.given.profile.measuredFlow },
+    source: 'affinity laws and the curve of the machine',
+    note: 'The load was measured at part flow.',
+  });
+}
+
 /** One row either way. */
 function stepOf(
   { at, flow, hours }: Typed,
   motor: Motor,
-  motorPower: Value,
-  staticShare: number,
+  fullPower: Value,
+  model: FlowModel,
   on: ProfileOn,
 ): ProfilePoint {
   const { job, practice } = on.brief;
-  const shaft = shaftPowerShare(job.load, job.profile.control, flow.value, staticShare);
-  const shaftThrottled = shaft.throttled === undefined ? undefined : motorPower.value * shaft.throttled;
-  const peak =
-    shaftThrottled === undefined
-      ? undefined
-      : throttledInput(motorToday(motor, on), shaftThrottled, flow.value, practice);
-  const shaftControlled = motorPower.value * shaft.speedControlled;
+  const today = runBy(model, job.profile.control, flow.value);
+  const bySpeed = runBy(model, 'speed', flow.value) ?? NOTHING;
+  const inputToday = today && inputOf(today, motorToday(motor, on), fullPower.value, practice);
+  const hardest = (point: FlowPoint): Running =>
+    point.machines.reduce((most, each) => (each.power > most.power ? each : most), STILL);
+  const controlled = bySpeed.machines.at(-1) ?? STILL;
   return {
     at,
     flow: flow.value,
     hours: hours.value,
-    throttled: peak === undefined ? undefined : peak * shaft.running,
-    throttledPeak: peak,
-    speedControlled: driveInput(motor, shaftControlled, shaft.speed, practice),
-    shaftThrottled,
-    shaftControlled,
-    speed: shaft.speed,
+    throttled: inputToday === undefined ? undefined : inputToday * (today?.share ?? 1),
+    throttledPeak: inputToday,
+    speedControlled: inputOf(bySpeed, motor, fullPower.value, practice),
+    shaftThrottled: today && fullPower.value * hardest(today).power,
+    shaftControlled: fullPower.value * controlled.power,
+    speed: controlled.speed,
   };
+}
+
+const STILL: Running = { count: 0, power: 0, speed: 0, onDrive: false };
+const NOTHING: FlowPoint = { machines: [], share: 1 };
+
+const SPEEDS = [1, 0.85, 0.7, 0.55] as const;
+const HEADS = Array.from({ length: 25 }, (_, at) => at / 20);
+
+/** Heads over flow at several speeds, the system’s, and where the rows stand on it. */
+function pictureOf({ setting: { machine } }: FlowModel, points: readonly Typed[]): FlowPicture {
+  return {
+    machine: SPEEDS.map((speed) => ({
+      speed,
+      heads: HEADS.map((flow) => speed * speed * machine.head(flow / speed)),
+    })),
+    flows: HEADS,
+    system: HEADS.map((flow) => systemHead(machine, flow)),
+    duty: points.map(({ flow, hours }) => ({
+      flow: flow.value,
+      head: systemHead(machine, flow.value),
+      hours: hours.value,
+    })),
+  };
+}
+
+const DRAWN = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1] as const;
+const fanControls: readonly Control[] = [
+  'speed',
+  'inlet vane',
+  'damper',
+  'two speeds',
+  'slip coupling',
+  'on/off',
+  'bypass',
+];
+const pumpControls: readonly Control[] = [
+  'speed',
+  'throttle',
+  'trim',
+  'two speeds',
+  'slip coupling',
+  'on/off',
+  'bypass',
+];
+const workControls: readonly Control[] = ['speed', 'on/off', 'slip coupling', 'bypass'];
+
+/** Mean input, W, over the flow for every way there is to control such a machine. */
+function curvesOf(motor: Motor, fullPower: Value, model: FlowModel, { brief }: ProfileOn): FlowCurve[] {
+  const controls = model.kind === 'constant' ? workControls : model.fan ? fanControls : pumpControls;
+  return controls.map((control) => ({
+    control,
+    flows: DRAWN,
+    inputs: DRAWN.map((flow) => {
+      const point = runBy(model, control, flow) ?? NOTHING;
+      return inputOf(point, motor, fullPower.value, brief.practice) * point.share;
+    }),
+  }));
 }

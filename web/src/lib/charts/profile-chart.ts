@@ -2,32 +2,55 @@ import type { Solution } from '@pilgrim/core';
 import type { EChartsCoreOption } from 'echarts/core';
 import { axisLook, chartColours } from './colours';
 
-/** Power by flow for both ways of control as lines, hours as bars behind them. */
-export function profileChart(steps: Solution['details']['profile']): EChartsCoreOption {
-  const { ink, line, copper, sea, font } = chartColours();
+type Details = Solution['details'];
+
+export const controlNames = {
+  speed: 'Speed, by a drive',
+  throttle: 'Throttle valve',
+  damper: 'Outlet damper',
+  'inlet vane': 'Inlet vanes',
+  trim: 'Trimmed, new sheave',
+  'two speeds': 'Two speeds',
+  'slip coupling': 'Slip coupling',
+  'on/off': 'On and off',
+  bypass: 'Bypass',
+  none: 'None',
+} as const;
+
+/** Hours an axis ends at: a round figure that leaves room to drag a bar upwards. */
+const roomAbove = (hours: number): number => {
+  const step = hours > 4000 ? 2000 : hours > 1500 ? 1000 : 500;
+  return Math.min(9000, step * (Math.floor(hours / step) + 2));
+};
+
+/** Power by flow for every way to control it as lines, hours as bars behind them. */
+export function profileChart(
+  steps: Details['profile'],
+  curves: Details['flowCurves'],
+  today: string,
+): EChartsCoreOption {
+  const { ink, line, copper, sea, quiet, font } = chartColours();
   const sorted = [...steps].sort((a, b) => a.flow - b.flow);
   const axis = axisLook();
-  const lineOf = (
-    name: string,
-    color: string,
-    symbol: string,
-    of: (step: (typeof sorted)[number]) => number | undefined,
-  ) => ({
-    name,
-    type: 'line',
-    data: sorted.flatMap((step) => {
-      const watts = of(step);
-      return watts === undefined ? [] : [[step.flow * 100, watts / 1000]];
-    }),
-    lineStyle: { color, width: 2.5 },
-    itemStyle: { color },
-    symbol,
-    symbolSize: 8,
-  });
+  const dashes = ['dashed', 'dotted', [8, 3, 2, 3], [2, 4], [12, 4], 'solid'] as const;
+  const others = curves.filter(({ control }) => control !== 'speed' && control !== today);
+  const styleOf = (control: string): { color: string; width: number; type: unknown } => {
+    if (control === 'speed') return { color: sea, width: 3, type: 'solid' };
+    if (control === today) return { color: copper, width: 3, type: 'solid' };
+    const at = others.findIndex((each) => each.control === control);
+    return { color: quiet, width: 1.25, type: dashes[at % dashes.length] };
+  };
   return {
     animation: false,
     textStyle: { fontFamily: font, color: ink },
-    legend: { textStyle: { color: ink, fontFamily: font }, itemGap: 24, top: 0 },
+    legend: {
+      textStyle: { color: ink, fontFamily: font },
+      itemGap: 14,
+      itemWidth: 22,
+      top: 0,
+      type: 'scroll',
+      data: curves.map(({ control }) => controlNames[control]),
+    },
     tooltip: {
       trigger: 'axis',
       valueFormatter: (value: unknown) => (typeof value === 'number' ? value.toFixed(1) : String(value)),
@@ -45,8 +68,15 @@ export function profileChart(steps: Solution['details']['profile']): EChartsCore
       splitLine: { show: false },
     },
     yAxis: [
-      { ...axis, type: 'value', name: 'kW', splitLine: { lineStyle: { color: line } } },
-      { ...axis, type: 'value', name: 'h a year', splitLine: { show: false } },
+      { ...axis, type: 'value', name: 'kW', min: 0, splitLine: { lineStyle: { color: line } } },
+      {
+        ...axis,
+        type: 'value',
+        name: 'h a year',
+        min: 0,
+        max: roomAbove(Math.max(0, ...sorted.map(({ hours }) => hours / 3600))),
+        splitLine: { show: false },
+      },
     ],
     series: [
       {
@@ -57,8 +87,74 @@ export function profileChart(steps: Solution['details']['profile']): EChartsCore
         data: sorted.map((step) => [step.flow * 100, step.hours / 3600]),
         itemStyle: { color: line },
       },
-      lineOf('As controlled today', copper, 'rect', (step) => step.throttled),
-      lineOf('Speed controlled', sea, 'circle', (step) => step.speedControlled),
+      ...curves.map(({ control, flows, inputs }) => {
+        const { color, width, type } = styleOf(control);
+        return {
+          name: controlNames[control],
+          type: 'line',
+          showSymbol: false,
+          data: flows.map((flow, at) => [flow * 100, (inputs[at] ?? 0) / 1000]),
+          lineStyle: { color, width, type },
+          itemStyle: { color },
+        };
+      }),
+    ],
+  };
+}
+
+/** Head of machine and system over the flow, at several speeds; the rows as points as large as their hours. */
+export function headChart(picture: NonNullable<Details['flowPicture']>): EChartsCoreOption {
+  const { ink, line, copper, sea, quiet, font } = chartColours();
+  const axis = axisLook();
+  const most = Math.max(1, ...picture.duty.map(({ hours }) => hours));
+  const percent = (values: readonly number[]): number[][] =>
+    picture.flows.flatMap((flow, at) => ((values[at] ?? 0) > 0 ? [[flow * 100, (values[at] ?? 0) * 100]] : []));
+  return {
+    animation: false,
+    textStyle: { fontFamily: font, color: ink },
+    tooltip: {
+      trigger: 'axis',
+      valueFormatter: (value: unknown) => (typeof value === 'number' ? `${value.toFixed(0)} %` : String(value)),
+    },
+    grid: { left: 46, right: 20, top: 28, bottom: 40 },
+    xAxis: {
+      ...axis,
+      type: 'value',
+      name: 'Flow, %',
+      nameLocation: 'middle',
+      nameGap: 26,
+      min: 0,
+      max: 120,
+      interval: 20,
+      splitLine: { show: false },
+    },
+    yAxis: { ...axis, type: 'value', name: 'Head, %', min: 0, splitLine: { lineStyle: { color: line } } },
+    series: [
+      ...picture.machine.map(({ speed, heads }) => ({
+        name: `Machine at ${Math.round(speed * 100)} % speed`,
+        type: 'line',
+        showSymbol: false,
+        data: percent(heads),
+        lineStyle: { color: sea, width: speed === 1 ? 2.5 : 1.25, type: speed === 1 ? 'solid' : 'dashed' },
+        itemStyle: { color: sea },
+        endLabel: { show: true, formatter: `${Math.round(speed * 100)} %`, color: quiet, fontFamily: font },
+      })),
+      {
+        name: 'System',
+        type: 'line',
+        showSymbol: false,
+        data: percent(picture.system),
+        lineStyle: { color: copper, width: 2.5 },
+        itemStyle: { color: copper },
+      },
+      ...picture.duty.map(({ flow, head, hours }) => ({
+        name: `${Math.round(hours / 3600)} h`,
+        type: 'line',
+        symbol: 'circle',
+        symbolSize: 6 + 18 * Math.sqrt(hours / most),
+        data: [[flow * 100, head * 100]],
+        itemStyle: { color: copper, opacity: 0.75 },
+      })),
     ],
   };
 }

@@ -2,7 +2,7 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import type { ViewProps } from '$lib/stages/views';
   import type { Handle } from '$lib/charts/handles';
-  import { profileChart } from '$lib/charts/profile-chart';
+  import { controlNames, headChart, profileChart } from '$lib/charts/profile-chart';
   import { fieldId, reach } from '$lib/job/reach';
   import Chart from './Chart.svelte';
   import EmptyPicture from './EmptyPicture.svelte';
@@ -34,10 +34,35 @@
       Power against flow, hours as bars: drag a bar’s end, or type below
     </h2>
     <Chart
-      option={profileChart(steps)}
+      option={profileChart(steps, store.solution.details.flowCurves, String(store.get('profile.control') ?? ''))}
       {handles}
-      label="Electrical power against flow as controlled today and with speed control, with the hours a year as bars; the table below holds the figures."
+      height={300}
+      label="Electrical power against flow for every way to control it, with the hours a year as bars; the tables below hold the figures."
     />
+    <details>
+      <summary class="min-h-9 cursor-pointer py-1.5 text-sm text-sea">The figures of the curves, kW</summary>
+      <div class="overflow-x-auto">
+        <table class="w-full text-sm">
+          <caption class="sr-only">Power against flow for every way to control it, kW</caption>
+          <thead>
+            <tr class="text-left text-quiet">
+              <th scope="col" class="font-normal">Control</th>
+              {#each store.solution.details.flowCurves[0]?.flows ?? [] as flow (flow)}
+                <th scope="col" class="px-1 text-right font-normal">{Math.round(flow * 100)} %</th>
+              {/each}
+            </tr>
+          </thead>
+          <tbody>
+            {#each store.solution.details.flowCurves as curve (curve.control)}
+              <tr class="border-t" data-control={curve.control}>
+                <th scope="row" class="text-left font-normal whitespace-nowrap">{controlNames[curve.control]}</th>
+                {#each curve.inputs as input, at (at)}<td class="px-1 text-right">{kilowatts(input)}</td>{/each}
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
+    </details>
   </section>
 {:else}
   <EmptyPicture
@@ -108,3 +133,12 @@
     onclick={() => store.addRow(PATH, { flow: '', hours: '' })}>Add a step</Button
   >
 </section>
+{#if store.solution.details.flowPicture}
+  <section class="rounded-lg border bg-card p-3" aria-label="Head against flow">
+    <h2 class="mb-1 text-sm font-semibold text-quiet">Head of machine and system; the rows as large as their hours</h2>
+    <Chart
+      option={headChart(store.solution.details.flowPicture)}
+      label="Head of the machine at several speeds and of the system against flow; points stand where the hours are."
+    />
+  </section>
+{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Bench from '$lib/bench/Bench.svelte';
+  import MachineCurve from '$lib/components/MachineCurve.svelte';
   import ProfileChart from '$lib/components/ProfileChart.svelte';
   import type { ViewProps } from './views';
 
@@ -8,4 +9,5 @@
 
 <Bench {...props} stage="profile">
   {#snippet picture()}<ProfileChart {...props} />{/snippet}
+  {#snippet after()}<div class="mt-2"><MachineCurve {...props} /></div>{/snippet}
 </Bench>
