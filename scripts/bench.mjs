@@ -118,7 +118,6 @@ async function typingWait(browser, origin, beside) {
   return gap;
 }
 
-/** What a person waits for in the browser. */
 async function seen(browser, job, bare) {
   const reference = await navigation(browser, bare);
   for (const stage of ['nameplate', 'starting']) {
@@ -138,6 +137,9 @@ async function seen(browser, job, bare) {
   process.stdout.write(`     first live result after ${cold.toFixed(0)} ms, a later one after ${warm.toFixed(0)} ms\n`);
   report('first live result after a cold key over a warm one', cold / warm, 3, '×', 'lower');
   report('key to changed picture, median', await pictureWait(browser, job), 50, 'ms', 'lower');
+  process.stdout.write(
+    `     a bare page keeps such a processor for ${(await blocking(browser, bare)).toFixed(0)} ms\n`,
+  );
   let worst = { stage: '', blocked: -1 };
   for (const stage of STAGES) {
     const blocked = await blocking(browser, `${job}/${stage}`);
@@ -169,9 +171,36 @@ async function throughput(url) {
   return done;
 }
 
+/** What a person waits for in the browser, by `npm run bench pages`. */
+async function pages() {
+  const database = await startDatabase('bench', { fresh: true });
+  try {
+    await prepareDatabase(database.url, { demo: true });
+    const app = await serve({ port: await freePort(), databaseUrl: database.url, quiet: true });
+    let bare;
+    try {
+      bare = await serveBare(database.url);
+      const home = await (await fetch(app.origin)).text();
+      const browser = await openBrowser();
+      await seen(browser, `${app.origin}${/\/jobs\/[0-9a-f-]+/.exec(home)?.[0]}`, bare.origin);
+      await browser.close();
+    } finally {
+      bare?.stop();
+      await app.stop();
+    }
+  } finally {
+    await database.stop();
+  }
+}
+
 await main(async () => {
   await ensurePackages();
   await ensureBuild();
+  if (process.argv[2] === 'pages') {
+    await pages();
+    if (results.includes(false)) throw new Failure('A bench missed its limit.');
+    return;
+  }
   const solve = measured('solve');
   process.stdout.write(
     `     each solve with another load: one option takes ${(solve.demo / solve.reference).toFixed(1)} ×, three ${(solve.three / solve.reference).toFixed(1)} × the time to write and read a solution as JSON\n`,
@@ -237,7 +266,6 @@ await main(async () => {
       report('longest wait while typing beside 2 000 starts', beside, 100, 'ms', 'lower');
       const own = await scriptBytes(browser, job);
       const reference = await scriptBytes(browser, bare.origin);
-      await seen(browser, job.replace(/\/nameplate$/, ''), bare.origin);
       await browser.close();
       process.stdout.write(`     job page ${own} B, bare page ${reference} B of script, gzipped\n`);
       report('script of the job page over a bare SvelteKit + Flowbite page', own / reference, 1.6, '×', 'lower');

@@ -21,6 +21,8 @@ const run = (input: JobInput): Solution => solve(emptyJob(input), catalogue);
 const figure = (solution: Solution, letter: (typeof letters)[number], id: string): number =>
   Number(solution.options[letter]?.values[id]?.value);
 
+const over = (years: number) => ({ years, discount: 0.08, growth: 0 });
+
 describe('documents of before', () => {
   it.each(before.map((document) => [document.tag, document] as const))('%s is read without loss', (_, document) => {
     const job = jobSchema.parse(document);
@@ -268,7 +270,7 @@ describe('comparison', () => {
   });
 
   it('3000 and 500 a year against 1000 and 900 over ten years: even after 2000/400 = 5 years, at half the price or hours', () => {
-    const { best, turns, rows } = compareOptions([option('A', 3000, 500), option('B', 1000, 900)], 'NEMA', 10);
+    const { best, turns, rows } = compareOptions([option('A', 3000, 500), option('B', 1000, 900)], 'NEMA', over(10));
     expect(best).toEqual({ option: 'A', by: 'money.lifeCost' });
     expect(turns).toEqual([
       {
@@ -284,7 +286,7 @@ describe('comparison', () => {
   });
 
   it('costs are drawn as straight lines over the years counted, and meet where they are even: 3000 + 5 · 500 = 1000 + 5 · 900', () => {
-    const { costs, evens } = compareOptions([option('A', 3000, 500), option('B', 1000, 900)], 'NEMA', 2.5);
+    const { costs, evens } = compareOptions([option('A', 3000, 500), option('B', 1000, 900)], 'NEMA', over(2.5));
     expect(costs).toEqual([
       {
         option: 'A',
@@ -295,33 +297,37 @@ describe('comparison', () => {
     ]);
     // Within two and a half years they never are.
     expect(evens).toEqual([]);
-    const ten = compareOptions([option('A', 3000, 500), option('B', 1000, 900)], 'NEMA', 10);
+    const ten = compareOptions([option('A', 3000, 500), option('B', 1000, 900)], 'NEMA', over(10));
     expect(ten.evens).toEqual([{ options: ['A', 'B'], year: 5, cost: 5500 }]);
-    const longer = compareOptions([option('A', 3000, 500), option('B', 1000, 900)], 'NEMA', 100);
+    const longer = compareOptions([option('A', 3000, 500), option('B', 1000, 900)], 'NEMA', over(100));
     expect(longer.costs[0]?.points.map(({ year }) => year)).toEqual([
       ...Array.from({ length: 50 }, (_, at) => 2 * at),
       100,
     ]);
-    const stopped = compareOptions([option('A', 3000, 500, { stopped: true }), option('B', 1000, 900)], 'NEMA', 10);
+    const stopped = compareOptions(
+      [option('A', 3000, 500, { stopped: true }), option('B', 1000, 900)],
+      'NEMA',
+      over(10),
+    );
     expect(stopped.costs.map((each) => each.option)).toEqual(['B']);
     expect(stopped.evens).toEqual([]);
   });
 
   it('the cheap one wins: 1000 and 900 against 3000 and 800 is even after 20 years', () => {
-    const { best, turns } = compareOptions([option('A', 3000, 800), option('B', 1000, 900)], 'NEMA', 10);
+    const { best, turns } = compareOptions([option('A', 3000, 800), option('B', 1000, 900)], 'NEMA', over(10));
     expect(best?.option).toBe('B');
     expect(turns[0]?.text).toBe('A (Option A) would cost less if more than 20\u00a0years were counted.');
   });
 
   it('dearer both ways is turned by nothing; a stop keeps the best from winning; a demand charge does not follow the hours', () => {
-    const worse = compareOptions([option('A', 1000, 500), option('B', 1200, 600)], 'NEMA', 10);
+    const worse = compareOptions([option('A', 1000, 500), option('B', 1200, 600)], 'NEMA', over(10));
     expect(worse.turns[0]?.text).toContain('nothing of money would turn it');
-    const stopped = compareOptions([option('A', 100, 1, { stopped: true }), option('B', 1200, 600)], 'NEMA', 10);
+    const stopped = compareOptions([option('A', 100, 1, { stopped: true }), option('B', 1200, 600)], 'NEMA', over(10));
     expect(stopped.best?.option).toBe('B');
     expect(stopped.turns).toEqual([]);
     const charged = option('A', 3000, 500);
     const demand = { ...charged, values: { ...charged.values, 'money.demandSpeedControlled': money(5) } };
-    expect(compareOptions([demand, option('B', 1000, 900)], 'NEMA', 10).turns[0]?.text).not.toContain('hours');
+    expect(compareOptions([demand, option('B', 1000, 900)], 'NEMA', over(10)).turns[0]?.text).not.toContain('hours');
   });
 
   it('without yearly costs what it costs to buy decides; figures within a thousandth share the first place', () => {
@@ -329,11 +335,11 @@ describe('comparison', () => {
       ...option(letter, first, 0),
       values: { 'money.firstCost': money(first) },
     });
-    expect(compareOptions([bought('A', 900), bought('B', 800)], 'NEMA', 10).best).toEqual({
+    expect(compareOptions([bought('A', 900), bought('B', 800)], 'NEMA', over(10)).best).toEqual({
       option: 'B',
       by: 'money.firstCost',
     });
-    const near = compareOptions([bought('A', 1000), bought('B', 1000.5), bought('C', 1100)], 'NEMA', 10);
+    const near = compareOptions([bought('A', 1000), bought('B', 1000.5), bought('C', 1100)], 'NEMA', over(10));
     expect(near.rows[0]?.best).toEqual(['A', 'B']);
   });
 });

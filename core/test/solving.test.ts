@@ -24,6 +24,8 @@ const belted: JobInput = {
   },
 };
 
+const ten = { years: 10, discount: 0.08, growth: 0 };
+
 describe('details for the screens', () => {
   it('poles are compared at the frequency of the supply, else of the plate, else the one of the school', () => {
     const synchronous = (input: JobInput) => {
@@ -87,13 +89,13 @@ describe('rows of the comparison', () => {
     values: Object.fromEntries(Object.entries(values).map(([id, figure]) => [id, value(figure)])),
   });
   const row = (id: string, ...options: Compared[]) =>
-    compareOptions(options, 'IEC', 10).rows.find((each) => each.id === id);
+    compareOptions(options, 'IEC', ten).rows.find((each) => each.id === id);
 
   it('stand in their order, each with its published label, where any option has a figure', () => {
     const both = compareOptions(
       [option('A', { 'profile.peakInput': 9000, 'pick.drive': 1 }), option('B', {})],
       'IEC',
-      10,
+      ten,
     ).rows;
     expect(both.map(({ id }) => id)).toEqual(['pick.drive', 'profile.peakInput']);
     for (const { id, label } of both) {
@@ -144,7 +146,7 @@ describe('rows of the comparison', () => {
       ...(year === undefined ? {} : { 'money.yearlyCost': year }),
     });
     const turns = (a: Record<string, number>, b: Record<string, number>) =>
-      compareOptions([option('A', a), option('B', b)], 'IEC', 10).turns.length;
+      compareOptions([option('A', a), option('B', b)], 'IEC', ten).turns.length;
     expect(turns(money(3000, 500), { ...money(1000, 900), 'money.lifeCost': 9000 })).toBe(1);
     for (const lacking of [money(undefined, 900), money(1000, undefined)])
       expect(turns(money(3000, 500), { ...lacking, 'money.lifeCost': 9000 })).toBe(0);

@@ -43,13 +43,16 @@ async function watch(page, selector, shown) {
   }, selector);
 }
 
-async function typed(page, text) {
+async function pressed(page, key) {
   const before = await page.evaluate(() => globalThis.waits.length);
-  await page.keyboard.type(text);
+  await page.keyboard.press(key);
   await page.waitForFunction((count) => globalThis.waits.length > count, before, { timeout: 10_000 });
 }
 
-/** ms until the first figure follows a key of a page nobody has touched, and a later one, medians of some visits. */
+/** ms from a hand on a field to its first key. */
+const REACH = 400;
+
+/** ms until the first figure follows the first key of a page, and a later one, medians of some visits. */
 export async function liveResult(browser, job) {
   const [cold, warm] = [[], []];
   for (let round = 0; round < ROUNDS; round++) {
@@ -57,13 +60,14 @@ export async function liveResult(browser, job) {
     await page.goto(`${job}/load`);
     await hydrated(page);
     await watch(page, '[data-testid="readouts"]', '[data-value="load.motorTorque"]');
-    await page.locator('#field-load-torque').focus();
+    await page.locator('#field-load-torque').click();
+    await page.waitForTimeout(REACH);
     await page.keyboard.press('Home');
-    await typed(page, '1');
+    await pressed(page, '1');
     await page.waitForTimeout(300);
     await page.keyboard.press('Delete');
     await page.waitForTimeout(300);
-    await typed(page, '2');
+    await pressed(page, '2');
     const waits = await page.evaluate(() => globalThis.waits);
     cold.push(waits[0]);
     warm.push(waits.at(-1));
@@ -78,16 +82,17 @@ export async function pictureWait(browser, job) {
   await page.goto(`${job}/load`);
   await hydrated(page);
   await watch(page, '[data-drawn]', '[data-drawn="true"] svg');
-  const torque = page.locator('#field-load-torque');
+  await page.locator('#field-load-torque').focus();
+  // A digit before the figure, and away again: the load changes every time.
   for (let key = 0; key < KEYS; key++) {
-    await torque.fill('');
-    await torque.focus();
-    await page.waitForTimeout(200);
-    await page.evaluate(() => (globalThis.waits = []));
-    await typed(page, String(1 + (key % 9)));
-    await page.evaluate(() => (globalThis.kept = [...(globalThis.kept ?? []), ...globalThis.waits]));
+    await page.keyboard.press('Home');
+    await pressed(page, '1');
+    await page.waitForTimeout(150);
+    await page.keyboard.press('Home');
+    await pressed(page, 'Delete');
+    await page.waitForTimeout(150);
   }
-  const waits = await page.evaluate(() => globalThis.kept);
+  const waits = await page.evaluate(() => globalThis.waits);
   await page.close();
   return median(waits);
 }

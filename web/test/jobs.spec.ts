@@ -53,7 +53,7 @@ test('a failed motor is replaced from its plate to the PDF', async ({ page }) =>
     await page.getByRole('button', { name: 'Add a step' }).click();
     await fill(page, { [`profile.points.${index}.flow`]: flow ?? '', [`profile.points.${index}.hours`]: hours ?? '' });
   }
-  await expect(page.locator('[data-drawn="true"] svg')).toBeVisible();
+  await expect(page.locator('[data-drawn="true"] svg').first()).toBeVisible();
   await openStage(page, 'money');
   await fill(page, { 'money.energyPrice': '0.10 per kWh' });
 

@@ -31,11 +31,18 @@ export const optionSchema = z.strictObject({
   starting: part(shapeOf(ownFields(stageFields.starting))),
   pick: part(shapeOf(ownFields(stageFields.pick))),
   protection: part(shapeOf(ownFields(stageFields.protection))),
+  money: part(shapeOf(ownFields(stageFields.money))),
 });
 export type Option = z.infer<typeof optionSchema>;
 
 /** Stages of which every option has a part. */
-export const optionStages = ['profile', 'starting', 'pick', 'protection'] as const satisfies readonly (keyof Option)[];
+export const optionStages = [
+  'profile',
+  'starting',
+  'pick',
+  'protection',
+  'money',
+] as const satisfies readonly (keyof Option)[];
 
 /** Names of the fields of which every option has its own. */
 export const ownNames: OwnNames = Object.fromEntries(

@@ -307,6 +307,18 @@ export const practiceRules = {
     why: 'Labour, cable and commissioning of a drive as a share of its price.',
     others: [{ value: 1, whose: 'contractors’ prices' }],
   },
+  discountRate: {
+    title: 'Discount rate a year',
+    stage: 'money',
+    value: 0.08,
+    dimension: 'fraction',
+    range: [0, 1],
+    why: 'What money is worth to the plant: what comes later counts for less. With inflation or without, as the prices are.',
+    others: [
+      { value: 0.04, whose: 'public owners' },
+      { value: 0.15, whose: 'plants with better uses for it' },
+    ],
+  },
 } as const satisfies Record<string, Rule>;
 
 export type PracticeName = keyof typeof practiceRules;

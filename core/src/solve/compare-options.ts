@@ -5,6 +5,13 @@ import type { AnyValue } from '../stages/stage.ts';
 import { letters, type Letter } from '../job/places.ts';
 import type { School } from '../ground/quantity/units.ts';
 import { publishedValues } from './published.ts';
+import {
+  discountedPayback,
+  internalRate,
+  netPresentValue,
+  simplePayback,
+  type Horizon,
+} from '../stages/money/cash-flow.ts';
 
 const letterSchema = z.enum(letters);
 const rowSchema = z.object({
@@ -36,6 +43,20 @@ export const comparisonSchema = z.object({
       }),
     )
     .describe('What each option without a stop has cost after so many years, bought and fitted at year 0'),
+  worth: z
+    .array(
+      z.object({
+        option: letterSchema,
+        against: letterSchema.describe('The option that costs least to buy and fit'),
+        extra: z.number().describe('What it costs more to buy and fit'),
+        saving: z.number().describe('What it costs less in the first year'),
+        netPresentValue: z.number(),
+        internalRate: z.number().optional().describe('None where it is never, or always, worth it'),
+        payback: z.number().optional().describe('Years, without interest; none where it never pays back'),
+        discountedPayback: z.number().optional().describe('Years, with interest'),
+      }),
+    )
+    .describe('What each option is worth against the one that costs least to buy'),
   evens: z
     .array(z.object({ options: z.tuple([letterSchema, letterSchema]), year: z.number(), cost: z.number() }))
     .describe('When the best and another have cost the same'),
@@ -61,6 +82,9 @@ const measured: readonly (readonly [id: string, measure?: 'least' | 'most'])[] =
   ['money.firstCost', 'least'],
   ['money.yearlyCost', 'least'],
   ['money.lifeCost', 'least'],
+  ['money.discountedCost', 'least'],
+  ['money.annualCost', 'least'],
+  ['money.carbon', 'least'],
   ['profile.energy', 'least'],
   ['profile.peakInput', 'least'],
   ['starting.startingCurrent', 'least'],
@@ -78,7 +102,8 @@ const measured: readonly (readonly [id: string, measure?: 'least' | 'most'])[] =
 const SAME = 1e-3;
 
 /** What differs between the options, which is best by which measure, and what would turn it. */
-export function compareOptions(options: readonly Compared[], school: School, years: number): OptionComparison {
+export function compareOptions(options: readonly Compared[], school: School, horizon: Horizon): OptionComparison {
+  const { years } = horizon;
   const rows = measured.flatMap(([id, measure]) => rowOf(id, measure, options));
   const running = options.filter(({ stopped }) => !stopped);
   const by = ['money.lifeCost', 'money.firstCost'].find((id) => running.some(({ values }) => values[id]));
@@ -88,8 +113,39 @@ export function compareOptions(options: readonly Compared[], school: School, yea
     ...(winner && by ? { best: { option: winner.letter, by } } : {}),
     turns: winner ? running.flatMap((other) => turnOf(winner, other, school, years)) : [],
     costs: running.flatMap((option) => costsOf(option, years)),
+    worth: worthOf(running, horizon),
     evens: winner ? running.flatMap((other) => evenOf(winner, other, years)) : [],
   };
+}
+
+/** Every option against the one that costs least to buy and fit. */
+function worthOf(options: readonly Compared[], horizon: Horizon): OptionComparison['worth'] {
+  const costed = options.flatMap((option) => {
+    const first = figureOf(option, 'money.firstCost');
+    const yearly = figureOf(option, 'money.yearlyCost');
+    return first === undefined || yearly === undefined ? [] : [{ letter: option.letter, first, yearly }];
+  });
+  const [base] = costed.toSorted((a, b) => a.first - b.first);
+  if (!base) return [];
+  return costed.flatMap(({ letter, first, yearly }) => {
+    if (letter === base.letter) return [];
+    const investment = { capital: first - base.first, saving: base.yearly - yearly };
+    const rate = internalRate(investment, horizon);
+    const payback = simplePayback(investment);
+    const discounted = discountedPayback(investment, horizon);
+    return [
+      {
+        option: letter,
+        against: base.letter,
+        extra: investment.capital,
+        saving: investment.saving,
+        netPresentValue: netPresentValue(investment, horizon),
+        ...(rate === undefined ? {} : { internalRate: rate }),
+        ...(payback === undefined ? {} : { payback }),
+        ...(discounted === undefined ? {} : { discountedPayback: discounted }),
+      },
+    ];
+  });
 }
 
 /** Points of a line that is drawn; a longer time is drawn by fewer of them. */

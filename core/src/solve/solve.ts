@@ -8,7 +8,7 @@ import type { LoadResult } from '../stages/load/load-result.ts';
 import { decodeFrame } from '../stages/nameplate/frame.ts';
 import { misfitsOf, outlineOf, type Outlines } from '../stages/nameplate/outline.ts';
 import type { NameplateResult } from '../stages/nameplate/nameplate.ts';
-import { yearsCounted } from '../stages/pick/asked-of-pick.ts';
+import { horizonOf } from '../stages/money/money.ts';
 import { exchangeRate } from '../stages/pick/exchange.ts';
 import type { PickResult } from '../stages/pick/pick.ts';
 import { isAsked } from '../stages/situation/asked.ts';
@@ -56,7 +56,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
     comparison: compareOptions(
       published.map(({ option: { letter }, solution }) => ({ letter, ...solution })),
       job.school,
-      yearsCounted(shared.brief),
+      horizonOf(shared.brief),
     ),
     details: { ...detailsOf(chosen, shared, catalogue), readouts: readoutsOf(chosen.brief, values) },
   };

@@ -70,15 +70,19 @@ export function firstCost(on: MoneyOn, rate: number): Value | undefined {
   const parts = starter && priced(starter.price, rate, on);
   const further = quantity(accessories, 'money', brief.job.school, { origin: 'given', source: 'typed in this job' });
   const fitted = drive ? drive.value * (1 + driveInstallation.value) : 0;
-  return quantity(motor.value + fitted + (parts?.value ?? 0) + accessories, 'money', brief.job.school, {
+  const { incentive } = brief.given.money;
+  const sum = motor.value + fitted + (parts?.value ?? 0) + accessories - (incentive?.value ?? 0);
+  const less = incentive ? ' - C_{paid}' : '';
+  return quantity(sum, 'money', brief.job.school, {
     origin: 'estimated',
-    formula: drive ? 'C_{motor} + C_{drive}(1 + k) + C_{more}' : 'C_{motor} + C_{starter} + C_{more}',
+    formula: (drive ? 'C_{motor} + C_{drive}(1 + k) + C_{more}' : 'C_{motor} + C_{starter} + C_{more}') + less,
     from: {
       'C_{motor}': motor,
       'C_{drive}': drive,
       k: drive && driveInstallation,
       'C_{starter}': parts,
       'C_{more}': accessories > 0 ? further : undefined,
+      'C_{paid}': incentive,
     },
     source: PRACTICE,
     note: pick.keepsFeed ? 'The starter or drive is kept.' : undefined,

@@ -3,7 +3,8 @@ import { formatNumber } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import { yearsCounted } from '../pick/asked-of-pick.ts';
 import { exchangeRate } from '../pick/exchange.ts';
-import { notebook, type StageResult } from '../stage.ts';
+import { annuity, growingAnnuity, type Horizon } from './cash-flow.ts';
+import { notebook, type Brief, type StageResult } from '../stage.ts';
 import type { MoneyOn } from './asked-of-money.ts';
 import { extraCapital, firstCost } from './capital.ts';
 import { findings as declared, type Flag } from './findings.ts';
@@ -33,6 +34,8 @@ export function money(on: MoneyOn): MoneyResult {
     ...(extra ? { extraCapital: extra } : {}),
     ...(bought ? { firstCost: bought } : {}),
     ...(bought && running.yearlyCost ? { lifeCost: lifeCost(bought, running.yearlyCost, on) } : {}),
+    ...(bought && running.yearlyCost ? discounted(bought, running.yearlyCost, on) : {}),
+    ...carbonOf(on),
     ...(payback ? { payback } : {}),
   };
   return { values, findings, missing, summary: summaryOf(values, on) };
@@ -65,6 +68,58 @@ function lifeCost(first: Value, yearly: Value, { brief }: MoneyOn): Value {
     note: 'Without interest and without rising prices.',
   });
 }
+
+/** Interest and rising prices over the years counted. */
+export const horizonOf = ({ given, practice }: Pick<Brief, 'given' | 'practice'>): Horizon => ({
+  years: yearsCounted({ given }),
+  discount: practice.discountRate.value,
+  growth: given.money.priceGrowth?.value ?? 0,
+});
+
+/** What it all is worth now, and what the same would be each year. */
+function discounted(
+  first: Value,
+  yearly: Value,
+  { brief }: MoneyOn,
+): Pick<MoneyValues, 'discountedCost' | 'annualCost'> {
+  const { school } = brief.job;
+  const horizon = horizonOf(brief);
+  const from = { C: first, K: yearly, r: brief.practice.discountRate, e: brief.given.money.priceGrowth };
+  const discountedCost = quantity(first.value + yearly.value * growingAnnuity(horizon), 'money', school, {
+    origin: 'estimated',
+    formula: 'C + K\\,\\dfrac{1 - \\left(\\frac{1+e}{1+r}\\right)^n}{r - e}',
+    from,
+    source: 'present value of a growing series',
+    note: 'Tax is left out.',
+  });
+  return {
+    discountedCost,
+    annualCost: quantity(discountedCost.value / annuity(horizon.discount, horizon.years), 'money', school, {
+      origin: 'estimated',
+      formula: 'C_0 \\,/\\, \\dfrac{1 - (1+r)^{-n}}{r}',
+      from: { C_0: discountedCost, r: brief.practice.discountRate },
+      source: 'equivalent annual cost',
+    }),
+  };
+}
+
+/** Nothing is said of carbon until its factor is typed. */
+function carbonOf({ brief, profile }: MoneyOn): Pick<MoneyValues, 'carbon'> {
+  const { carbonFactor } = brief.given.money;
+  const { energy } = profile.values;
+  if (!carbonFactor || !energy) return {};
+  const source = brief.job.money.carbonSource?.trim();
+  return {
+    carbon: quantity((energy.value / KWH) * carbonFactor.value, 'count', brief.job.school, {
+      origin: 'estimated',
+      formula: 'E\\,c_{CO_2}',
+      from: { E: energy, 'c_{CO_2}': carbonFactor },
+      source: source ? `factor: ${source}` : 'factor typed in this job, without its source',
+    }),
+  };
+}
+
+const KWH = 3.6e6;
 
 function checkPays(saving: Value | undefined, { brief: { job }, starting }: MoneyOn, flag: Flag): void {
   if (starting.method !== 'drive' || !saving || saving.value > 0 || job.starting.speedControl === 'yes') return;

@@ -1,3 +1,4 @@
+import type { School } from '../../ground/quantity/units.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import { DRIVE_INPUT } from '../starting/feeds.ts';
 import type { ProfilePoint } from '../profile/profile-result.ts';
@@ -47,7 +48,9 @@ export function runningCosts(
   const own = starting.method === 'drive' ? DRIVE_INPUT.powerFactor : lagging;
   const yearlyCostThrottled = energyThrottled && cost(energyThrottled, demandThrottled);
   const yearlyCostSpeedControlled = energySpeedControlled && cost(energySpeedControlled, demandSpeedControlled);
-  const yearlyCost = energy && cost(energy, peakInput && demandOf(peakInput.value, own, on));
+  const { upkeep } = brief.given.money;
+  const energyCost = energy && cost(energy, peakInput && demandOf(peakInput.value, own, on));
+  const yearlyCost = energyCost && upkeep ? withUpkeep(energyCost, upkeep, school) : energyCost;
   const yearlySaving =
     yearlyCostThrottled &&
     yearlyCostSpeedControlled &&
@@ -66,6 +69,14 @@ export function runningCosts(
     ...(yearlyCost ? { yearlyCost } : {}),
   };
 }
+
+const withUpkeep = (energy: Value, upkeep: Value, school: School): Value =>
+  quantity(energy.value + upkeep.value, 'money', school, {
+    origin: 'estimated',
+    formula: 'K_E + K_u',
+    from: { K_E: energy, K_u: upkeep },
+    source: 'definition',
+  });
 
 const peakOf = ({ profile }: MoneyOn, input: (point: ProfilePoint) => number): number =>
   profile.points.reduce((peak, point) => (point.hours > 0 ? Math.max(peak, input(point)) : peak), 0);

@@ -12,8 +12,13 @@ export const values = {
   /** s */
   /** Of this option. */
   firstCost: figure('money', 'To buy and fit', { sheet: 'Energy and money' }),
-  yearlyCost: figure('money', 'Yearly cost of energy and demand', { sheet: 'Energy and money' }),
+  yearlyCost: figure('money', 'Yearly cost of energy, demand, upkeep', { sheet: 'Energy and money' }),
   lifeCost: figure('money', 'Cost over the years counted', { sheet: 'Energy and money' }),
+  /** What comes later counts for less. */
+  discountedCost: figure('money', 'Cost over the years, with interest', { sheet: 'Energy and money' }),
+  annualCost: figure('money', 'The same spread over the years', { sheet: 'Energy and money' }),
+  /** kg a year */
+  carbon: figure('count', 'CO₂ of this option a year, kg', { sheet: 'Energy and money' }),
   payback: figure('span', 'Simple payback', { sheet: 'Energy and money' }),
 };
 

@@ -44,18 +44,18 @@ export function profileChart(
     animation: false,
     textStyle: { fontFamily: font, color: ink },
     legend: {
-      textStyle: { color: ink, fontFamily: font },
-      itemGap: 14,
+      textStyle: { color: ink, fontFamily: font, fontSize: 12 },
+      itemGap: 10,
       itemWidth: 22,
+      icon: 'path://M0 4H22V6H0Z',
       top: 0,
-      type: 'scroll',
       data: curves.map(({ control }) => controlNames[control]),
     },
     tooltip: {
       trigger: 'axis',
       valueFormatter: (value: unknown) => (typeof value === 'number' ? value.toFixed(1) : String(value)),
     },
-    grid: { left: 46, right: 52, top: 48, bottom: 40 },
+    grid: { left: 46, right: 52, top: 76, bottom: 40 },
     xAxis: {
       ...axis,
       type: 'value',

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { YEAR } from '@pilgrim/core/ground/constants';
+  import { formatNumber, formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import { letters } from '@pilgrim/core/job/places';
   import type { ViewProps } from '$lib/stages/views';
   import TableCard from './TableCard.svelte';
@@ -13,6 +15,32 @@
   const money = /^money\./;
   const currency = $derived(store.document.currency);
   const measure = $derived(solution.comparison.rows.find(({ id }) => id === best?.by)?.label.toLowerCase() ?? '');
+  const worth = $derived(solution.comparison.worth);
+  /** The option the others are held against. */
+  const against = $derived(worth[0]?.against);
+  type Worth = (typeof worth)[number];
+  const amount = (value: number): string => formatNumber(value, 4);
+  const span = (value: number | undefined): string =>
+    value === undefined ? 'never' : formatQuantity(value * YEAR, 'span', store.shows);
+  const worthRows = $derived([
+    {
+      id: 'net-present-value',
+      label: `Net present value against ${against ?? ''}, ${currency}`,
+      text: (one: Worth): string => amount(one.netPresentValue),
+    },
+    {
+      id: 'internal-rate',
+      label: 'Internal rate of return',
+      text: (one: Worth): string =>
+        one.internalRate === undefined ? 'none' : formatQuantity(one.internalRate, 'fraction', store.shows),
+    },
+    { id: 'payback', label: `Pays back against ${against ?? ''} in`, text: (one: Worth): string => span(one.payback) },
+    {
+      id: 'discounted-payback',
+      label: 'The same, with interest',
+      text: (one: Worth): string => span(one.discountedPayback),
+    },
+  ]);
 </script>
 
 {#if shown.length > 1}
@@ -49,6 +77,17 @@
           {/each}
         </tr>
       {/each}
+      {#if worth.length > 0}
+        {#each worthRows as { id, label, text } (id)}
+          <tr class="border-t align-top" data-worth={id}>
+            <th scope="row" class="min-w-36 px-3 py-1.5 text-left font-normal text-quiet">{label}</th>
+            {#each shown as letter (letter)}
+              {@const one = worth.find(({ option }) => option === letter)}
+              <td class="px-3 py-1.5">{one ? text(one) : letter === against ? 'is the measure' : '–'}</td>
+            {/each}
+          </tr>
+        {/each}
+      {/if}
     </tbody>
     {#snippet foot()}
       <div class="space-y-1 border-t px-3 py-2 text-sm">

@@ -36,7 +36,7 @@
     <Chart
       option={profileChart(steps, store.solution.details.flowCurves, String(store.get('profile.control') ?? ''))}
       {handles}
-      height={300}
+      height={330}
       label="Electrical power against flow for every way to control it, with the hours a year as bars; the tables below hold the figures."
     />
     <details>
