@@ -43,7 +43,7 @@ async function shoot(browser, origin, view) {
   const { name, tag, path, open, dark, width = 1280, height = 800 } = view;
   const page = await browser.newPage({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light' });
   await page.goto(origin);
-  const base = tag ? await page.getByRole('link', { name: tag }).first().getAttribute('href') : '';
+  const base = tag ? await page.locator(`[data-job="${tag}"] a`).first().getAttribute('href') : '';
   await page.goto(origin + base + path);
   await page.waitForSelector('html[data-hydrated]');
   if (path === '/pick') await page.waitForSelector('[data-spares]:not([data-spares="?"])');

@@ -34,6 +34,10 @@ test('a fan’s drive beside a direct start: taken, named, copied, changed, comp
   await expect(tab(page, 'B')).toContainText('proposed');
   await expect(compared(page, 'money.lifeCost').locator('td').first()).toContainText('★');
   await expect(page.getByTestId('best-option')).toHaveText('A is best by “cost over the years counted”.');
+  // Against the one that costs least to buy, with its rate of return.
+  await expect(page.locator('[data-worth="net-present-value"]')).toContainText('against B');
+  await expect(page.locator('[data-worth="net-present-value"]')).toContainText('is the measure');
+  await expect(page.locator('[data-worth="internal-rate"]')).toContainText('%');
   await expect(page.getByText(/B \(Direct start\) would cost less if less than/)).toBeVisible();
 
   await tabs(page).getByRole('button', { name: 'Take option B' }).click();

@@ -1,6 +1,6 @@
 /** Ways of working: the keyboard alone, the other units, what was saved before, catalogues of one’s own, dragging. */
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, demoJob, field, figure, fill, openStage, saved, startJob, visit } from './app.ts';
+import { accessible, demoJob, field, figure, fill, knownBy, openStage, saved, startJob, visit } from './app.ts';
 
 test.use({ viewport: { width: 1280, height: 800 } });
 
@@ -216,4 +216,33 @@ test('hours are dragged in the picture and typed in the table under it', async (
   expect(hours).toBeGreaterThan(500);
   expect(hours).toBeLessThan(3900);
   await expect(figure(page, 'profile.hours')).toContainText(hours >= 1000 ? String(hours).slice(0, 1) : 'h');
+});
+
+test('a machine’s curve is pasted, and every way to control the flow is drawn by it', async ({ page }) => {
+  await startJob(page, 'energy', 'W-4', 'Curve of a pump');
+  await openStage(page, 'load');
+  await knownBy(page, 'pump');
+  await fill(page, { 'load.flow': '100 m³/h', 'load.head': '40 m', 'load.staticHead': '15 m' });
+  await fill(page, { 'load.machineEfficiency': '78 %', 'load.speed': '1760' });
+  await openStage(page, 'supply');
+  await fill(page, { 'supply.voltage': '480', 'supply.frequency': '60' });
+  await openStage(page, 'profile');
+  await field(page, 'profile.control').selectOption('throttle');
+  await page.getByRole('button', { name: 'Add a step' }).click();
+  await fill(page, { 'profile.points.0.flow': '70 %', 'profile.points.0.hours': '4000' });
+  const throttle = page.locator('[data-control="throttle"]');
+  await page.getByText('The figures of the curves, kW').click();
+  const before = await throttle.innerText();
+  await page.locator('summary', { hasText: 'Curve of the machine' }).click();
+  await page.getByLabel('Paste points').fill('Q (m³/h); H (m); eff (%)\n0; 60; 2\n50; 55; 60\n100; 40; 78\nrest');
+  await page.getByRole('button', { name: 'Take the points' }).click();
+  await expect(page.getByText('3 points read. 1 lines')).toBeVisible();
+  await expect.poll(() => throttle.innerText()).not.toBe(before);
+  await expect(page.getByRole('region', { name: 'Head against flow' })).toBeVisible();
+  // A curve that rises from no flow is told.
+  await fill(page, { 'profile.curve.0.head': '30 m' });
+  await expect(page.locator('[data-finding="profile.drooping"]')).toContainText('two flows');
+  // No more than 70 % is ever used.
+  await expect(page.locator('[data-finding="profile.trim"]')).toContainText('trimmed impeller');
+  await accessible(page);
 });

@@ -12,7 +12,7 @@ export const values = {
   /** s */
   /** Of this option. */
   firstCost: figure('money', 'To buy and fit', { sheet: 'Energy and money' }),
-  yearlyCost: figure('money', 'Yearly cost of energy, demand, upkeep', { sheet: 'Energy and money' }),
+  yearlyCost: figure('money', 'Yearly running cost', { sheet: 'Energy and money' }),
   lifeCost: figure('money', 'Cost over the years counted', { sheet: 'Energy and money' }),
   /** What comes later counts for less. */
   discountedCost: figure('money', 'Cost over the years, with interest', { sheet: 'Energy and money' }),

@@ -7,6 +7,7 @@
   import Chart from './Chart.svelte';
   import EmptyPicture from './EmptyPicture.svelte';
   import Field from './Field.svelte';
+  import TableCard from './TableCard.svelte';
 
   let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
 
@@ -41,27 +42,24 @@
     />
     <details>
       <summary class="min-h-9 cursor-pointer py-1.5 text-sm text-sea">The figures of the curves, kW</summary>
-      <div class="overflow-x-auto">
-        <table class="w-full text-sm">
-          <caption class="sr-only">Power against flow for every way to control it, kW</caption>
-          <thead>
-            <tr class="text-left text-quiet">
-              <th scope="col" class="font-normal">Control</th>
-              {#each store.solution.details.flowCurves[0]?.flows ?? [] as flow (flow)}
-                <th scope="col" class="px-1 text-right font-normal">{Math.round(flow * 100)} %</th>
-              {/each}
-            </tr>
-          </thead>
-          <tbody>
-            {#each store.solution.details.flowCurves as curve (curve.control)}
-              <tr class="border-t" data-control={curve.control}>
-                <th scope="row" class="text-left font-normal whitespace-nowrap">{controlNames[curve.control]}</th>
-                {#each curve.inputs as input, at (at)}<td class="px-1 text-right">{kilowatts(input)}</td>{/each}
-              </tr>
+      <TableCard label="Power against flow for every way to control it, kW">
+        <thead>
+          <tr class="text-left text-quiet">
+            <th scope="col" class="font-normal">Control</th>
+            {#each store.solution.details.flowCurves[0]?.flows ?? [] as flow (flow)}
+              <th scope="col" class="px-1 text-right font-normal">{Math.round(flow * 100)} %</th>
             {/each}
-          </tbody>
-        </table>
-      </div>
+          </tr>
+        </thead>
+        <tbody>
+          {#each store.solution.details.flowCurves as curve (curve.control)}
+            <tr class="border-t" data-control={curve.control}>
+              <th scope="row" class="text-left font-normal whitespace-nowrap">{controlNames[curve.control]}</th>
+              {#each curve.inputs as input, at (at)}<td class="px-1 text-right">{kilowatts(input)}</td>{/each}
+            </tr>
+          {/each}
+        </tbody>
+      </TableCard>
     </details>
   </section>
 {:else}

@@ -13,7 +13,7 @@ const lacking: Pick<Solution, Since> = {
   catalogue: '',
   chosen: 'A',
   options: {},
-  comparison: { rows: [], turns: [], costs: [], evens: [] },
+  comparison: { rows: [], turns: [], costs: [], worth: [], evens: [] },
 };
 
 /** A document and the result that was kept with it. */
