@@ -36,7 +36,7 @@ const views = [
   { name: 'options', tag: 'HF-031', path: '/money' },
   { name: 'stopped', tag: 'VF-12', path: '/place' },
   { name: 'sheet', tag: 'P-214', path: '/sheet' },
-  { name: 'tablet', tag: 'P-214', path: '/protection', width: 768, height: 1024 },
+  { name: 'tablet', tag: 'P-214', path: '/protection', width: 768, height: 1024, drawn: true },
 ];
 
 async function shoot(browser, origin, view) {

@@ -271,7 +271,7 @@ describe('comparison', () => {
 
   it('3000 and 500 a year against 1000 and 900 over ten years: even after 2000/400 = 5 years, at half the price or hours', () => {
     const { best, turns, rows } = compareOptions([option('A', 3000, 500), option('B', 1000, 900)], 'NEMA', over(10));
-    expect(best).toEqual({ option: 'A', by: 'money.lifeCost' });
+    expect(best).toMatchObject({ option: 'A', by: 'money.lifeCost' });
     expect(turns).toEqual([
       {
         option: 'B',
@@ -283,6 +283,15 @@ describe('comparison', () => {
       ['money.yearlyCost', ['A'], true],
       ['money.lifeCost', ['A'], true],
     ]);
+  });
+
+  it('within 5 % of the best there is no clear winner', () => {
+    // 3000 + 10 · 500 = 8000; 8390 is 4.9 % more, 8410 5.1 %.
+    const beside = (first: number) =>
+      compareOptions([option('A', 3000, 500), option('B', first, 500)], 'NEMA', over(10)).best;
+    expect(beside(3390)).toMatchObject({ option: 'A', near: ['B'] });
+    expect(beside(3410)).toMatchObject({ option: 'A', near: [] });
+    expect(beside(2900)).toMatchObject({ option: 'B', near: ['A'] });
   });
 
   it('costs are drawn as straight lines over the years counted, and meet where they are even: 3000 + 5 · 500 = 1000 + 5 · 900', () => {
@@ -335,7 +344,7 @@ describe('comparison', () => {
       ...option(letter, first, 0),
       values: { 'money.firstCost': money(first) },
     });
-    expect(compareOptions([bought('A', 900), bought('B', 800)], 'NEMA', over(10)).best).toEqual({
+    expect(compareOptions([bought('A', 900), bought('B', 800)], 'NEMA', over(10)).best).toMatchObject({
       option: 'B',
       by: 'money.firstCost',
     });

@@ -126,12 +126,120 @@ describe('a year of hours', () => {
     expect(half.details.profile).toEqual([]);
   });
 
+  it('mean flow over the hours it runs, and the lowest speed of a drive', () => {
+    const some = run({
+      control: 'damper',
+      points: [
+        { flow: '0 %', hours: '900 h' },
+        { flow: '40 %', hours: '0 h' },
+        ...at('100 %', '1000 h'),
+        ...at('60 %', '3000 h'),
+      ],
+    });
+    expect(value(some, 'meanFlow')).toBeCloseTo((1000 + 0.6 * 3000) / 4000, 12);
+    expect(value(some, 'leastSpeed')).toBeCloseTo(0.6, 9);
+    expect(run({ control: 'damper', points: at('0 %') }).values['profile.meanFlow']).toBeUndefined();
+  });
+
   it('no hours at all: no energy, no share, and it says so', () => {
     const none = run({ control: 'damper', points: at('50 %', '0 h') });
     expect(none.values['profile.energyThrottled']).toBeUndefined();
     expect(none.values['profile.hours']).toBeUndefined();
     expect(none.details.profile).toEqual([]);
     expect(summary(none)).toMatch(/^0\s?h a year$/);
+  });
+});
+
+describe('what is drawn of it', () => {
+  const pump = (profile: JobInput['profile'] = {}, load: JobInput['load'] = {}) =>
+    run(
+      { control: 'throttle', staticHeadShare: '40 %', points: at('60 %', '3000 h'), ...profile },
+      { load: { ...fan.load, machine: 'pump', ...load } },
+    ).details;
+  const input = (details: ReturnType<typeof pump>, control: string, flow: number) => {
+    const curve = details.flowCurves.find((each) => each.control === control);
+    return curve?.inputs[curve.flows.indexOf(flow)];
+  };
+
+  it('the ways a pump, a fan and a machine of constant torque can be controlled', () => {
+    const ways = (details: ReturnType<typeof pump>) => details.flowCurves.map(({ control }) => control);
+    expect(ways(pump())).toEqual(['speed', 'throttle', 'trim', 'two speeds', 'slip coupling', 'on/off', 'bypass']);
+    expect(ways(run(fan.profile).details)).toEqual([
+      'speed',
+      'inlet vane',
+      'damper',
+      'two speeds',
+      'slip coupling',
+      'on/off',
+      'bypass',
+    ]);
+    expect(ways(pump({}, { torqueKind: 'constant' }))).toEqual(['speed', 'on/off', 'slip coupling', 'bypass']);
+  });
+  it('inputs of each: the loss of the motor at the shaft power of that way', () => {
+    const details = pump();
+    expect(input(details, 'throttle', 0.5)).toBeCloseTo(onLine(SHAFT * throttled(0.5)), 3);
+    expect(input(details, 'bypass', 0.5)).toBeCloseTo(onLine(SHAFT), 3);
+    expect(input(details, 'on/off', 0.5)).toBeCloseTo(0.5 * onLine(SHAFT), 3);
+    const { speed, power } = bySpeed(0.5, 0.4);
+    const before = onDrive(SHAFT * power, speed);
+    expect(input(details, 'speed', 0.5)).toBeCloseTo(before / driveEfficiencyAt(25, before / (RATED / 0.936)), 3);
+    expect(input(details, 'slip coupling', 0.5)).toBeCloseTo(onLine((SHAFT * power) / speed), 3);
+  });
+  it('heads at several speeds by their square, the system’s, and where the rows stand', () => {
+    const picture = pump().flowPicture;
+    const at60 = picture?.flows.indexOf(0.6) ?? -1;
+    expect(picture?.machine.map(({ speed }) => speed)).toEqual([1, 0.85, 0.7, 0.55]);
+    for (const { speed, heads } of picture?.machine ?? []) {
+      expect(heads[0]).toBeCloseTo(1.25 * speed ** 2, 12);
+      expect(heads[at60]).toBeCloseTo(1.25 * speed ** 2 - 0.25 * 0.36, 12);
+    }
+    expect(picture?.system[at60]).toBeCloseTo(0.4 + 0.6 * 0.36, 12);
+    expect(picture?.duty).toEqual([{ flow: 0.6, head: 0.4 + 0.6 * 0.6 * 0.6, hours: 3000 * HOUR }]);
+    expect(pump({}, { torqueKind: 'constant' }).flowPicture).toBeUndefined();
+  });
+  it('a curve in pressures or heads is read against full flow; another shut-off head and best point count', () => {
+    const heads = (profile: JobInput['profile']) => pump(profile).flowPicture?.machine[0]?.heads ?? [];
+    const fromHeads = heads({
+      fullFlow: '100 m3/h',
+      fullHead: '40 m',
+      curve: [
+        { flow: '100 m3/h', head: '40 m' },
+        { flow: '0 m3/h', head: '60 m' },
+        { flow: '50 m3/h', head: '55 m' },
+      ],
+    });
+    // Straight between the points, beyond them as between the last two.
+    expect(fromHeads[0]).toBeCloseTo(1.5, 9);
+    expect(fromHeads[5]).toBeCloseTo((60 - 2.5) / 40, 9);
+    expect(fromHeads[24]).toBeCloseTo((40 - 0.2 * 100 * 0.3) / 40, 9);
+    const fromPressures = heads({
+      fullFlow: '100 m3/h',
+      fullPressure: '400 kPa',
+      curve: [
+        { flow: '0 m3/h', pressure: '600 kPa' },
+        { flow: '100 m3/h', pressure: '400 kPa' },
+      ],
+    });
+    expect(fromPressures[10]).toBeCloseTo(1.25, 9);
+    expect(heads({ shutOffHead: '150 %' })[0]).toBeCloseTo(1.5, 9);
+    // Best at 80 %: η(q)/η(1) = (2·0.5/0.8 − (0.5/0.8)²)/(2/0.8 − 1/0.64).
+    const best = 0.859_375 / 0.9375;
+    expect(input(pump({ bestFlow: '80 %' }), 'throttle', 0.5)).toBeCloseTo(
+      onLine((SHAFT * 0.5 * (1.25 - 0.0625)) / best),
+      3,
+    );
+  });
+  it('several machines: as many motors as run, each with its own loss', () => {
+    const two = pump({ machines: '2' });
+    // Half the flow is what one of two brings; against 0.4 + 0.6·0.25 of the head it could bring more, and is throttled.
+    expect(input(two, 'throttle', 0.5)).toBeCloseTo(onLine(SHAFT), 3);
+    expect(input(two, 'bypass', 0.5)).toBeCloseTo(2 * onLine(SHAFT), 3);
+    const one = pump({ machines: '2', oneOnSpeed: true });
+    expect(Number(input(one, 'speed', 0.9))).toBeGreaterThan(onLine(SHAFT * 0.7));
+  });
+  it('a load measured at part flow takes more at full flow', () => {
+    const row = pump({ measuredFlow: '50 %', points: at('100 %') }).profile[0];
+    expect(row?.shaftThrottled).toBeCloseTo(SHAFT / throttled(0.5), 3);
   });
 });
 

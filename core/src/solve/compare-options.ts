@@ -25,7 +25,11 @@ const rowSchema = z.object({
 export const comparisonSchema = z.object({
   rows: z.array(rowSchema),
   best: z
-    .object({ option: letterSchema, by: z.string().describe('Published value it is best by') })
+    .object({
+      option: letterSchema,
+      by: z.string().describe('Published value it is best by'),
+      near: z.array(letterSchema).describe('Others too near to it for a clear winner'),
+    })
     .optional()
     .describe('Best by the cost over the years counted, else by what it costs to buy and fit'),
   turns: z.array(
@@ -110,12 +114,24 @@ export function compareOptions(options: readonly Compared[], school: School, hor
   const winner = by === undefined ? undefined : leastOf(running, by);
   return {
     rows,
-    ...(winner && by ? { best: { option: winner.letter, by } } : {}),
+    ...(winner && by ? { best: { option: winner.letter, by, near: nearOf(winner, by, running) } } : {}),
     turns: winner ? running.flatMap((other) => turnOf(winner, other, school, years)) : [],
     costs: running.flatMap((option) => costsOf(option, years)),
     worth: worthOf(running, horizon),
     evens: winner ? running.flatMap((other) => evenOf(winner, other, years)) : [],
   };
+}
+
+/** Figures nearer than this to the best leave no clear winner. Common practice, no published source. */
+const NEAR = 0.05;
+
+function nearOf(winner: Compared, by: string, options: readonly Compared[]): Letter[] {
+  const least = figureOf(winner, by) ?? 0;
+  return options.flatMap((option) => {
+    const figure = figureOf(option, by);
+    const near = option.letter !== winner.letter && figure !== undefined && figure - least <= NEAR * Math.abs(least);
+    return near ? [option.letter] : [];
+  });
 }
 
 /** Every option against the one that costs least to buy and fit. */

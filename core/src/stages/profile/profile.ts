@@ -7,7 +7,10 @@ import { findings as declared } from './findings.ts';
 import { staticShareOf } from '../load/to-motor.ts';
 import { loadField } from '../load/ways.ts';
 import type { Motor } from '../../motor/typical.ts';
+import { leastOf } from '../../ground/numeric.ts';
+import type { School } from '../../ground/quantity/units.ts';
 import { notebook } from '../stage.ts';
+import type { ProfileValues } from './values.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import type { FlowPoint, Running } from './flow-control.ts';
@@ -48,7 +51,7 @@ export function profileOn(on: ProfileOn): ProfileResult {
   checkAboveFull(motor, steps, points, { brief, flag, from });
   const energy = energyOf(steps, { ...on, motor, motorPower: fullPower, hours, staticShare });
   checkWaste(energy.energySaved, flowVaries, brief, flag);
-  const values = { hours, ...energy };
+  const values = { hours, ...rangeOf(steps, job.school), ...energy };
   return {
     values,
     findings,
@@ -72,6 +75,25 @@ interface Typed {
   readonly at: number;
   readonly flow: Value;
   readonly hours: Value;
+}
+
+/** Mean flow and lowest speed of the rows in which it runs. */
+function rangeOf(steps: readonly ProfilePoint[], school: School): Pick<ProfileValues, 'meanFlow' | 'leastSpeed'> {
+  const running = steps.filter(({ flow, hours }) => flow > 0 && hours > 0);
+  const time = running.reduce((sum, { hours }) => sum + hours, 0);
+  if (time === 0) return {};
+  const mean = running.reduce((sum, { flow, hours }) => sum + flow * hours, 0) / time;
+  return {
+    meanFlow: quantity(mean, 'fraction', school, {
+      formula: '\\dfrac{\\sum q_i t_i}{\\sum t_i}',
+      source: 'rows of this job',
+    }),
+    leastSpeed: quantity(leastOf(running.map(({ speed }) => speed)), 'fraction', school, {
+      origin: 'estimated',
+      formula: '\\min_i s_i',
+      source: 'affinity laws and the curve of the machine',
+    }),
+  };
 }
 
 /** Shaft power at full flow, where the load was measured at another. */

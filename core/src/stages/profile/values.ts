@@ -3,6 +3,10 @@ import { figure, type ValuesOf } from '../declared-value.ts';
 /** What this stage works out, in the order it is shown. */
 export const values = {
   hours: figure('time', 'Hours a year', { sheet: 'Energy and money' }),
+  /** Over the hours it runs. */
+  meanFlow: figure('fraction', 'Mean flow'),
+  /** Of full speed, in the rows that have hours. */
+  leastSpeed: figure('fraction', 'Lowest speed on a drive'),
   /** Electrical energy of a year, J. */
   energyThrottled: figure('energy', 'Energy as controlled today', { sheet: 'Energy and money' }),
   energySpeedControlled: figure('energy', 'Energy with speed control', { sheet: 'Energy and money' }),

@@ -28,6 +28,8 @@ export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: S
   const peak = points
     .filter(({ speed }) => speed <= top)
     .reduce((most, point) => (point.torque > most.torque ? point : most), NOWHERE);
+  /** The load’s line would run through a word beside its points. */
+  const flat = breakaway !== undefined && breakaway.torque > 0.7 * (running?.torque ?? Infinity);
   const marked = (
     name: string,
     point: { torque: number; speed: number },
@@ -43,6 +45,8 @@ export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: S
     label: {
       show: true,
       position,
+      // At the axis a word above its point begins there.
+      ...(position === 'top' && point.speed === 0 ? { align: 'left' } : {}),
       color: ink,
       formatter: `${name} ${formatQuantity(point.torque, 'torque', school)}`,
     },
@@ -95,12 +99,12 @@ export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: S
             },
           ]
         : []),
-      ...(breakaway && breakaway.torque > 0 ? [marked('Breakaway', breakaway, sea, 'right')] : []),
+      ...(breakaway && breakaway.torque > 0 ? [marked('Breakaway', breakaway, sea, flat ? 'top' : 'right')] : []),
       // A peak that is neither of the others.
       ...(running && peak.speed > 0 && peak.torque > 1.02 * Math.max(running.torque, breakaway?.torque ?? 0)
         ? [marked('Peak', peak, sea, 'top')]
         : []),
-      ...(running ? [marked('Running', running, copper, motor ? 'right' : 'left')] : []),
+      ...(running ? [marked('Running', running, copper, flat ? 'bottom' : motor ? 'right' : 'left')] : []),
     ],
   };
 }

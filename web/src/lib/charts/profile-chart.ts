@@ -47,7 +47,6 @@ export function profileChart(
       textStyle: { color: ink, fontFamily: font, fontSize: 12 },
       itemGap: 10,
       itemWidth: 22,
-      icon: 'path://M0 4H22V6H0Z',
       top: 0,
       data: curves.map(({ control }) => controlNames[control]),
     },
@@ -92,7 +91,7 @@ export function profileChart(
         return {
           name: controlNames[control],
           type: 'line',
-          showSymbol: false,
+          symbol: 'none',
           data: flows.map((flow, at) => [flow * 100, (inputs[at] ?? 0) / 1000]),
           lineStyle: { color, width, type },
           itemStyle: { color },

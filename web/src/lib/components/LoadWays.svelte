@@ -34,6 +34,8 @@
     { key: 'way-table', name: 'Over speed or time', ways: ['curve', 'duty'] },
   ];
   const names = new Map<string, string>(fields.way.options.map(([way, name]) => [way, name]));
+  /** What it is asked by follows in the fields. */
+  const short = (way: Way): string => names.get(way)?.split(':')[0] ?? way;
   const chosen = $derived(store.document.load.way);
   /** Undo, or another way in, may change it. */
   let shown = $derived(places.find(({ ways }) => ways.includes(chosen))?.key ?? '');
@@ -79,7 +81,7 @@
                 value={way}
                 checked={way === chosen}
                 onchange={() => choose(way)}
-              />{names.get(way)}</label
+              />{short(way)}</label
             >
           {/each}
         </fieldset>

@@ -92,7 +92,11 @@
     {#snippet foot()}
       <div class="space-y-1 border-t px-3 py-2 text-sm">
         {#if best}<p data-testid="best-option">
-            <strong>{best.option} is best by “{measure}”.</strong>
+            {#if best.near.length > 0}<strong
+                >No clear winner: {best.near.join(' and ')}
+                {best.near.length === 1 ? 'comes' : 'come'} within 5 % of {best.option}
+                by “{measure}”.</strong
+              > Decide by what else differs.{:else}<strong>{best.option} is best by “{measure}”.</strong>{/if}
           </p>{:else}<p>No option has its costs known yet, so none is called the best.</p>{/if}
         {#each solution.comparison.turns as turn (turn.option)}<p>{turn.text}</p>{/each}
         {#if alike > 0}<p class="text-quiet">{alike} further figures are the same in all.</p>{/if}
