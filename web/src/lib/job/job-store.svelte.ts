@@ -4,9 +4,8 @@ import type { PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plat
 import type { FieldHost, FieldValue } from './field-host';
 import { read, write } from './dotted';
 import { letters, placeIn, type OwnNames } from '@pilgrim/core/job/places';
-import { clashes, differences, merge } from './conflict';
+import type * as Conflict from './conflict';
 import { SolverClient } from './solver-client';
-import { inUnits } from '@pilgrim/core/ground/quantity/other-units';
 import type { School } from '@pilgrim/core/ground/quantity/units';
 import { units } from '$lib/units.svelte';
 
@@ -54,7 +53,7 @@ export class JobStore implements FieldHost {
   #solved = $state.raw() as Solution;
   /** In the units that are wanted. */
   readonly solution: Solution = $derived(
-    this.shows === this.document.school ? this.#solved : inUnits(this.shows, this.#solved),
+    this.shows === this.document.school ? this.#solved : units.turned(this.shows, this.#solved),
   );
   revision = $state(0);
   saveState = $state<SaveState>('saved');
@@ -77,6 +76,8 @@ export class JobStore implements FieldHost {
   #solver = new SolverClient();
   #future: string[] = [];
   #past: Step[] = [];
+  /** Fetched when two versions are to be told apart. */
+  #conflict: typeof Conflict | undefined;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #attempts = 0;
   #dirty = false;
@@ -96,7 +97,7 @@ export class JobStore implements FieldHost {
   /** Takes up what an earlier visit could not send, and its steps of undo. Call once in the browser. */
   resume(): void {
     this.#takeUp(this.#readKept());
-    this.#takeHistory();
+    void this.#takeHistory();
   }
 
   /** Keeps the steps of undo and redo until this tab shows the job again. Call when the page is left. */
@@ -115,12 +116,15 @@ export class JobStore implements FieldHost {
   }
 
   /** The steps count only where the job is as they left it. */
-  #takeHistory(): void {
+  async #takeHistory(): Promise<void> {
     try {
       const text = sessionStorage.getItem(this.#key);
       sessionStorage.removeItem(this.#key);
       const history = text === null ? undefined : (JSON.parse(text) as History);
-      if (!history || differences(history.at, this.#plain()).length > 0) return;
+      if (!history) return;
+      const { differences } = (this.#conflict ??= await import('./conflict'));
+      // Somebody who types meanwhile begins anew.
+      if (this.#past.length > 0 || differences(history.at, this.#plain()).length > 0) return;
       this.#past = [...history.past];
       this.#future = [...history.future];
       this.undoable = this.#past.length;
@@ -140,7 +144,7 @@ export class JobStore implements FieldHost {
       this.document = kept.document;
       this.revision = kept.base;
       this.common = kept.common;
-      this.#meet(rival);
+      void this.#meet(rival);
       this.#solve();
     }
   }
@@ -403,7 +407,7 @@ export class JobStore implements FieldHost {
       this.#waitAndRetry();
       return;
     }
-    if (response.status === 409) this.#meet((await response.json()) as Rival);
+    if (response.status === 409) await this.#meet((await response.json()) as Rival);
     else if (response.status >= 500 || LATER.has(response.status)) this.#waitAndRetry();
     else if (response.ok) await this.#accepted(response, document);
     else await this.#refused(response);
@@ -429,8 +433,9 @@ export class JobStore implements FieldHost {
   }
 
   /** Somebody saved first: what does not clash is joined and saved; only what both changed is asked. */
-  #meet(rival: Rival): void {
+  async #meet(rival: Rival): Promise<void> {
     this.#dirty = true;
+    const { clashes, merge } = (this.#conflict ??= await import('./conflict'));
     const mine = this.#plain();
     if (clashes(this.common, mine, rival.document).length > 0) {
       this.rival = rival;
@@ -447,9 +452,11 @@ export class JobStore implements FieldHost {
 
   /** What undo and redo lead back to holds the other’s changes too, or an undo would take them back unseen. */
   #rebase(theirs: Job): void {
-    const { common } = this;
+    const common = this.common;
+    const conflict = this.#conflict;
+    if (!conflict) throw new Error('two versions were never told apart');
     const joined = (text: string): string =>
-      JSON.stringify(merge(common, JSON.parse(text) as Job, theirs, () => 'mine'));
+      JSON.stringify(conflict.merge(common, JSON.parse(text) as Job, theirs, () => 'mine'));
     this.#past = this.#past.map(({ path, before }) => ({ path, before: joined(before) }));
     this.#future = this.#future.map(joined);
     this.common = theirs;

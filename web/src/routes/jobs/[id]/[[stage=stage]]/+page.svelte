@@ -10,7 +10,7 @@
   import ThemeButton from '$lib/components/ThemeButton.svelte';
   import TrainStrip from '$lib/components/TrainStrip.svelte';
   import UnitsButton from '$lib/components/UnitsButton.svelte';
-  import WorkingCard from '$lib/components/WorkingCard.svelte';
+  import { working } from '$lib/components/working.svelte';
   import { useJobStore } from '$lib/job/context';
   import { addressIn, reach } from '$lib/job/reach';
   import { sheetOf } from '$lib/job/sheets';
@@ -175,7 +175,9 @@
   </aside>
 </div>
 
-<WorkingCard />
+{#if working.shown}
+  {#await import('$lib/components/WorkingCard.svelte') then { default: WorkingCard }}<WorkingCard />{/await}
+{/if}
 {#if store.done}
   {#await import('$lib/components/DoneToast.svelte') then { default: DoneToast }}<DoneToast {store} />{/await}
 {/if}
