@@ -1,6 +1,6 @@
 /** Ways of working: the keyboard alone, the other units, what was saved before, catalogues of one’s own, dragging. */
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, demoJob, field, figure, fill, knownBy, openStage, saved, startJob, visit } from './app.ts';
+import { accessible, field, figure, fill, knownBy, openStage, saved, startJob, visit } from './app.ts';
 
 test.use({ viewport: { width: 1280, height: 800 } });
 
@@ -82,20 +82,25 @@ test('the new machine, by the keyboard alone', async ({ page }) => {
 });
 
 test('one switch shows the other units everywhere; a field keeps what was typed', async ({ page }) => {
-  const job = await demoJob(page, 'P-214');
-  await visit(page, `${job}/load`);
-  // 72.0 lb·ft is 97.6 N·m, 24.2 hp 18.1 kW.
+  const job = await startJob(page, 'new', 'W-5', 'In other units');
+  await openStage(page, 'load');
+  await fill(page, { 'load.torque': '72 lb·ft', 'load.speed': '1768' });
+  await openStage(page, 'place');
+  await fill(page, { 'place.altitude': '640 ft' });
+  await openStage(page, 'load');
+  // 72.0 lb·ft is 97.6 N·m, 24.2 hp 18.1 kW, 640 ft 195 m.
   await expect(figure(page, 'load.motorTorque')).toHaveText('72.0\u00a0lb·ft');
   await page.getByRole('button', { name: /^Units:/ }).click();
   await expect(figure(page, 'load.motorTorque')).toHaveText('97.6\u00a0N·m');
+  await expect(figure(page, 'load.motorPower')).toHaveText('18.1\u00a0kW');
   await expect(field(page, 'load.torque')).toHaveValue('72 lb·ft');
-  await expect(page.locator('[data-train="motor"]')).toContainText('22.4\u00a0kW');
   await expect(page.locator('[data-poles="4"]')).toContainText('N·m');
   await openStage(page, 'place');
   await expect(figure(page, 'place.altitude')).toHaveText('195\u00a0m');
+  await saved(page);
   await page.goto(`${job}/sheet`);
   await expect(page.getByRole('main')).toContainText('97.6\u00a0N·m');
-  await visit(page, '/?q=P-214');
+  await visit(page, '/?q=W-5');
   await expect(page.locator('[data-units]')).toHaveAttribute('data-units', 'IEC');
   await page.getByRole('button', { name: /^Units:/ }).click();
   await visit(page, `${job}/load`);

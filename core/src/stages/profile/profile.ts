@@ -51,7 +51,7 @@ export function profileOn(on: ProfileOn): ProfileResult {
   checkAboveFull(motor, steps, points, { brief, flag, from });
   const energy = energyOf(steps, { ...on, motor, motorPower: fullPower, hours, staticShare });
   checkWaste(energy.energySaved, flowVaries, brief, flag);
-  const values = { hours, ...rangeOf(steps, job.school), ...energy };
+  const values = { hours, ...rangeOf(steps, hours, job.school), ...energy };
   return {
     values,
     findings,
@@ -78,7 +78,11 @@ interface Typed {
 }
 
 /** Mean flow and lowest speed of the rows in which it runs. */
-function rangeOf(steps: readonly ProfilePoint[], school: School): Pick<ProfileValues, 'meanFlow' | 'leastSpeed'> {
+function rangeOf(
+  steps: readonly ProfilePoint[],
+  typed: Value,
+  school: School,
+): Pick<ProfileValues, 'meanFlow' | 'leastSpeed'> {
   const running = steps.filter(({ flow, hours }) => flow > 0 && hours > 0);
   const time = running.reduce((sum, { hours }) => sum + hours, 0);
   if (time === 0) return {};
@@ -86,11 +90,13 @@ function rangeOf(steps: readonly ProfilePoint[], school: School): Pick<ProfileVa
   return {
     meanFlow: quantity(mean, 'fraction', school, {
       formula: '\\dfrac{\\sum q_i t_i}{\\sum t_i}',
+      from: { t: typed },
       source: 'rows of this job',
     }),
     leastSpeed: quantity(leastOf(running.map(({ speed }) => speed)), 'fraction', school, {
       origin: 'estimated',
       formula: '\\min_i s_i',
+      from: { t: typed },
       source: 'affinity laws and the curve of the machine',
     }),
   };
