@@ -29,7 +29,8 @@ async function checkBeside(sql: Sql, { name, currency }: Catalogue, ids: readonl
 export async function storeCatalogue(sql: Sql, catalogue: Catalogue): Promise<void> {
   const items: Item[] = [...catalogue.motors, ...catalogue.drives, ...catalogue.parts];
   const ids = items.map(({ id }) => id);
-  const twice = ids.find((id, at) => ids.indexOf(id) !== at);
+  const seen = new Set<string>();
+  const twice = ids.find((id) => seen.size === seen.add(id).size);
   if (twice !== undefined)
     throw new CannotStore(`The item “${twice}” stands in it twice. Every item needs an id of its own.`);
   await sql.begin(async (transaction) => {

@@ -14,19 +14,6 @@ import { root } from './lib/root.mjs';
 const SECONDS = 1;
 const TURNS = 6;
 const TYPING_ROUNDS = 4;
-const STAGES = [
-  'situation',
-  'nameplate',
-  'load',
-  'supply',
-  'place',
-  'profile',
-  'starting',
-  'pick',
-  'protection',
-  'money',
-  'handover',
-];
 const results = [];
 const report = (name, value, limit, unit, better) => {
   const ok = better === 'lower' ? value <= limit : value >= limit;
@@ -141,7 +128,8 @@ async function seen(browser, job, bare) {
     `     a bare page keeps such a processor for ${(await blocking(browser, bare)).toFixed(0)} ms\n`,
   );
   let worst = { stage: '', blocked: -1 };
-  for (const stage of STAGES) {
+  const html = await (await fetch(`${job}/nameplate`)).text();
+  for (const [, stage] of html.matchAll(/data-stage="(\w+)"/g)) {
     const blocked = await blocking(browser, `${job}/${stage}`);
     if (blocked > worst.blocked) worst = { stage, blocked };
   }

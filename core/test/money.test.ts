@@ -90,6 +90,22 @@ describe('what it costs to buy', () => {
     expect(solution.values['money.extraCapital']?.working.note).toContain('direct starter');
   });
 
+  it('several machines are bought for, all on drives or one beside starters; where they are there, one motor only', () => {
+    const several = (profile: JobInput['profile'], more: JobInput = {}) =>
+      run({ ...fan, ...more, profile: { ...fan.profile, machines: '2', ...profile } });
+    const drives = several({});
+    expect(money(drives, 'firstCost')).toBeCloseTo(2 * 1000 + 2 * 2000 * FITTED, 9);
+    expect(money(drives, 'extraCapital')).toBeCloseTo(2 * (2000 * FITTED - 200), 9);
+    // The other is started direct: contactor 120, relay 80.
+    const one = several({ oneOnSpeed: true });
+    expect(money(one, 'firstCost')).toBeCloseTo(2 * 1000 + 2000 * FITTED + 200, 9);
+    expect(money(one, 'extraCapital')).toBeCloseTo(2000 * FITTED - 200, 9);
+    const started = several({}, { options: { A: { starting: { method: 'direct' } } } });
+    expect(money(started, 'firstCost')).toBeCloseTo(2 * (1000 + 200), 9);
+    const replaced = several({}, { situation: { kind: 'replace' }, nameplate: plate });
+    expect(money(replaced, 'firstCost')).toBeCloseTo(1000 + 2 * 2000 * FITTED, 9);
+  });
+
   it('where a starter is there it is paid for: no credit, 3200', () => {
     const solution = run({ ...fan, situation: { kind: 'drive' }, nameplate: plate });
     expect(money(solution, 'extraCapital')).toBeCloseTo(3200, 9);

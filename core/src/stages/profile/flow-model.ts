@@ -3,8 +3,6 @@ import type { OptionBrief } from '../stage.ts';
 import { controlled, FULL, type Control, type ControlSetting, type FlowPoint } from './flow-control.ts';
 import { efficiencyAbout, twoTermMachine, type FlowMachine } from './flow-machine.ts';
 
-export type { Control } from './flow-control.ts';
-
 /** The machine of a job as its profile runs it. */
 export interface FlowModel {
   readonly kind: 'constant' | 'variable';
@@ -131,5 +129,3 @@ export function fullOverMeasured(model: FlowModel, control: Control | 'unknown')
   const [running] = runBy(model, control, measured)?.machines ?? [];
   return running && running.power > 0 ? 1 / running.power : 1;
 }
-
-export { FULL } from './flow-control.ts';

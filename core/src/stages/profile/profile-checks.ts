@@ -103,7 +103,7 @@ export function checkMachine(
       `The points make no curve that reaches full flow; ${known === 'duty alone' ? 'a usual machine' : 'the head at no flow'} is taken instead. It needs two points with different flows, and full flow with its head or pressure.`,
     );
   const { machine, largest } = setting;
-  if (largest < TRIMMED_BELOW)
+  if (largest < TRIMMED_BELOW && job.profile.control !== 'trim')
     flag(
       'profile.trim',
       `No more than ${percent(largest)} of full flow is ever used: a trimmed impeller or another sheave brings that at ${percent(Math.min(1, speedFor(machine, largest)))} of the speed, the cheapest remedy there is.`,

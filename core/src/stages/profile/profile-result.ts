@@ -3,7 +3,8 @@ import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { OptionBrief, StageResult } from '../stage.ts';
 import type { Value } from '../../ground/value.ts';
-import type { Control, FlowModel } from './flow-model.ts';
+import type { Control } from './flow-control.ts';
+import type { FlowModel } from './flow-model.ts';
 import type { ProfileValues } from './values.ts';
 
 /** One step of the profile as drawn and tabled. Powers are electrical input, W. */

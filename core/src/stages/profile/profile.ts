@@ -13,10 +13,10 @@ import { notebook } from '../stage.ts';
 import type { ProfileValues } from './values.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
-import type { FlowPoint, Running } from './flow-control.ts';
+import { FULL, type Control, type FlowPoint, type Running } from './flow-control.ts';
 import { systemHead } from './flow-machine.ts';
 import { inputOf } from './input-power.ts';
-import { flowModelOf, FULL, fullOverMeasured, runBy, type Control, type FlowModel } from './flow-model.ts';
+import { flowModelOf, fullOverMeasured, runBy, type FlowModel } from './flow-model.ts';
 
 const YEAR_HOURS = 8784;
 

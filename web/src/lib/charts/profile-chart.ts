@@ -23,6 +23,18 @@ const roomAbove = (hours: number): number => {
   return Math.min(9000, step * (Math.floor(hours / step) + 2));
 };
 
+const flowAxis = (): Record<string, unknown> => ({
+  ...axisLook(),
+  type: 'value',
+  name: 'Flow, %',
+  nameLocation: 'middle',
+  nameGap: 26,
+  min: 0,
+  max: 120,
+  interval: 20,
+  splitLine: { show: false },
+});
+
 /** Power by flow for every way to control it as lines, hours as bars behind them. */
 export function profileChart(
   steps: Details['profile'],
@@ -55,17 +67,7 @@ export function profileChart(
       valueFormatter: (value: unknown) => (typeof value === 'number' ? value.toFixed(1) : String(value)),
     },
     grid: { left: 46, right: 52, top: 76, bottom: 40 },
-    xAxis: {
-      ...axis,
-      type: 'value',
-      name: 'Flow, %',
-      nameLocation: 'middle',
-      nameGap: 26,
-      min: 0,
-      max: 120,
-      interval: 20,
-      splitLine: { show: false },
-    },
+    xAxis: flowAxis(),
     yAxis: [
       { ...axis, type: 'value', name: 'kW', min: 0, splitLine: { lineStyle: { color: line } } },
       {
@@ -116,17 +118,7 @@ export function headChart(picture: NonNullable<Details['flowPicture']>): ECharts
       valueFormatter: (value: unknown) => (typeof value === 'number' ? `${value.toFixed(0)} %` : String(value)),
     },
     grid: { left: 46, right: 20, top: 28, bottom: 40 },
-    xAxis: {
-      ...axis,
-      type: 'value',
-      name: 'Flow, %',
-      nameLocation: 'middle',
-      nameGap: 26,
-      min: 0,
-      max: 120,
-      interval: 20,
-      splitLine: { show: false },
-    },
+    xAxis: flowAxis(),
     yAxis: { ...axis, type: 'value', name: 'Head, %', min: 0, splitLine: { lineStyle: { color: line } } },
     series: [
       ...picture.machine.map(({ speed, heads }) => ({

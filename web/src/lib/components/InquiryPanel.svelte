@@ -39,7 +39,7 @@
       <tr class="align-bottom text-quiet">
         <th scope="col" class="px-3 py-1.5 text-left font-normal">Cause, and what it changes once found</th>
         {#each readings as field (field)}
-          <th scope="col" class="w-8 p-0 font-normal">
+          <th scope="col" class="w-8 p-0 font-normal pointer-coarse:w-11">
             <a
               class="mx-auto block h-32 rotate-180 py-1.5 text-xs leading-4 text-sea [writing-mode:vertical-rl] hover:underline"
               href={href(field)}>{nameOf(field).replace(/^.*?: /, '')}</a
@@ -65,7 +65,7 @@
             {@const reading = each.readings.find((one) => one.field === field)}
             <td class="border-s p-0 text-center">
               {#if reading}<a
-                  class={`flex h-9 items-center justify-center font-semibold ${marks[reading.says][1]}`}
+                  class={`flex h-9 items-center justify-center font-semibold pointer-coarse:h-11 ${marks[reading.says][1]}`}
                   href={href(field)}
                   title={`${nameOf(field)}: ${said[reading.says]}`}
                   ><span aria-hidden="true">{marks[reading.says][0]}</span><span class="sr-only"

@@ -5,6 +5,7 @@ import type { FieldHost, FieldValue } from './field-host';
 import { read, write } from './dotted';
 import { letters, placeIn, type OwnNames } from '@pilgrim/core/job/places';
 import type * as Conflict from './conflict';
+import { History } from './history.svelte';
 import { SolverClient } from './solver-client';
 import type { School } from '@pilgrim/core/ground/quantity/units';
 import { units } from '$lib/units.svelte';
@@ -24,19 +25,6 @@ interface Kept {
   readonly common?: Job;
 }
 
-/** What undo and redo lead back to, and the document they start from. */
-interface History {
-  readonly at: Job;
-  readonly past: readonly Step[];
-  readonly future: readonly string[];
-}
-
-/** A document, and the field whose typing began from it. */
-interface Step {
-  readonly path: string;
-  readonly before: string;
-}
-
 type Row = Readonly<Record<string, string | number | boolean>>;
 
 const clock = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
@@ -44,8 +32,6 @@ const SAVE_AFTER = 700;
 /** Too slow, too many at once: the same again later. */
 const LATER = new Set([408, 429]);
 const RETRY_AFTER = [1000, 2000, 4000, 8000, 15_000];
-const UNDO_DEPTH = 200;
-const UNDO_KEPT = 50;
 
 /** The open job: document, live solution, and saving that survives a lost connection and a rival. Computes nothing itself. */
 export class JobStore implements FieldHost {
@@ -68,14 +54,11 @@ export class JobStore implements FieldHost {
   done = $state('');
   /** The version of `revision`: what both sides of a conflict began with; undefined where it is not known. */
   common: Job | undefined;
-  undoable = $state(0);
-  redoable = $state(0);
 
   readonly id: string;
+  readonly history = new History();
   readonly #own: OwnNames;
   #solver = new SolverClient();
-  #future: string[] = [];
-  #past: Step[] = [];
   /** Fetched when two versions are to be told apart. */
   #conflict: typeof Conflict | undefined;
   #timer: ReturnType<typeof setTimeout> | undefined;
@@ -97,41 +80,15 @@ export class JobStore implements FieldHost {
   /** Takes up what an earlier visit could not send, and its steps of undo. Call once in the browser. */
   resume(): void {
     this.#takeUp(this.#readKept());
-    void this.#takeHistory();
-  }
-
-  /** Keeps the steps of undo and redo until this tab shows the job again. Call when the page is left. */
-  leave(): void {
-    if (this.undoable + this.redoable === 0) return;
-    const history: History = {
-      at: this.#plain(),
-      past: this.#past.slice(-UNDO_KEPT),
-      future: this.#future.slice(-UNDO_KEPT),
-    };
-    try {
-      sessionStorage.setItem(this.#key, JSON.stringify(history));
-    } catch {
-      // A full or forbidden store forgets the steps with the page.
-    }
-  }
-
-  /** The steps count only where the job is as they left it. */
-  async #takeHistory(): Promise<void> {
-    try {
-      const text = sessionStorage.getItem(this.#key);
-      sessionStorage.removeItem(this.#key);
-      const history = text === null ? undefined : (JSON.parse(text) as History);
-      if (!history) return;
+    void this.history.take(this.#key, async (at) => {
       const { differences } = (this.#conflict ??= await import('./conflict'));
-      // Somebody who types meanwhile begins anew.
-      if (this.#past.length > 0 || differences(history.at, this.#plain()).length > 0) return;
-      this.#past = [...history.past];
-      this.#future = [...history.future];
-      this.undoable = this.#past.length;
-      this.redoable = this.#future.length;
-    } catch {
-      // As above.
-    }
+      return differences(at, this.#plain()).length === 0;
+    });
+  }
+
+  /** Keeps the steps of undo and redo. Call when the page is left. */
+  leave(): void {
+    this.history.keep(this.#key, this.#plain());
   }
 
   #takeUp(kept: Kept | undefined): void {
@@ -302,24 +259,17 @@ export class JobStore implements FieldHost {
 
   undo(): void {
     this.done = '';
-    const last = this.#past.pop();
-    if (!last) return;
-    this.#future.push(JSON.stringify(this.document));
-    this.#becomes(last.before);
+    this.#becomes(this.history.undo(this.document));
   }
 
   /** Takes an undo back. */
   redo(): void {
-    const next = this.#future.pop();
-    if (next === undefined) return;
-    this.#past.push({ path: '', before: JSON.stringify(this.document) });
-    this.#becomes(next);
+    this.#becomes(this.history.redo(this.document));
   }
 
-  #becomes(document: string): void {
-    this.document = JSON.parse(document) as Job;
-    this.undoable = this.#past.length;
-    this.redoable = this.#future.length;
+  #becomes(document: Job | undefined): void {
+    if (!document) return;
+    this.document = document;
     this.#changed();
   }
 
@@ -351,12 +301,7 @@ export class JobStore implements FieldHost {
   }
 
   #remember(path: string): void {
-    this.#future = [];
-    this.redoable = 0;
-    if (path !== '' && this.#past.at(-1)?.path === path) return;
-    this.#past.push({ path, before: JSON.stringify(this.document) });
-    if (this.#past.length > UNDO_DEPTH) this.#past.shift();
-    this.undoable = this.#past.length;
+    this.history.remember(path, this.document);
   }
 
   #changed(): void {
@@ -455,10 +400,7 @@ export class JobStore implements FieldHost {
     const common = this.common;
     const conflict = this.#conflict;
     if (!conflict) throw new Error('two versions were never told apart');
-    const joined = (text: string): string =>
-      JSON.stringify(conflict.merge(common, JSON.parse(text) as Job, theirs, () => 'mine'));
-    this.#past = this.#past.map(({ path, before }) => ({ path, before: joined(before) }));
-    this.#future = this.#future.map(joined);
+    this.history.rewrite((document) => conflict.merge(common, document, theirs, () => 'mine'));
     this.common = theirs;
   }
 

@@ -115,10 +115,10 @@
         <button
           type="button"
           class="min-h-9 rounded-full border px-3 text-sm hover:bg-wash disabled:text-quiet pointer-coarse:min-h-11"
-          disabled={!hydrated || store.undoable === 0}
+          disabled={!hydrated || store.history.undoable === 0}
           onclick={() => store.undo()}>Undo</button
         >
-        {#if store.redoable > 0}
+        {#if store.history.redoable > 0}
           <button
             type="button"
             class="min-h-9 rounded-full border px-3 text-sm hover:bg-wash pointer-coarse:min-h-11"
