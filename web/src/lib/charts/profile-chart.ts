@@ -58,7 +58,9 @@ export function profileChart(
     legend: {
       textStyle: { color: ink, fontFamily: font, fontSize: 12 },
       itemGap: 10,
-      itemWidth: 22,
+      // The line with its dashes, without a point on it.
+      itemWidth: 34,
+      itemStyle: { opacity: 0 },
       top: 0,
       data: curves.map(({ control }) => controlNames[control]),
     },
@@ -117,7 +119,7 @@ export function headChart(picture: NonNullable<Details['flowPicture']>): ECharts
       trigger: 'axis',
       valueFormatter: (value: unknown) => (typeof value === 'number' ? `${value.toFixed(0)} %` : String(value)),
     },
-    grid: { left: 46, right: 20, top: 28, bottom: 40 },
+    grid: { left: 46, right: 48, top: 28, bottom: 40 },
     xAxis: flowAxis(),
     yAxis: { ...axis, type: 'value', name: 'Head, %', min: 0, splitLine: { lineStyle: { color: line } } },
     series: [

@@ -56,7 +56,7 @@
   <Tabs
     bind:selected={shown}
     tabStyle="underline"
-    class="flex-nowrap overflow-x-auto"
+    class="flex-wrap"
     classes={{ content: 'mt-0 bg-transparent p-0 py-1.5' }}
     aria-label={fields.way.label}
   >

@@ -12,6 +12,8 @@
   const LEFT = 14;
   const MIDDLE = 60;
   const LONG = 300;
+  /** The longest current is a third as long as the drawing, which holds it at any angle. */
+  const CURRENTS = 3;
   type At = { readonly re: number; readonly im: number };
 
   /** An arrow between two phasors, the source’s voltage being as long as the drawing. */
@@ -42,7 +44,7 @@
             <path d={arrow(nothing, each.terminals, whole)} stroke="var(--copper)" stroke-width="3" />
             <path d={arrow(each.bus, each.source, whole)} stroke="var(--stop)" />
             <path d={arrow(each.terminals, each.bus, whole)} stroke="var(--caution)" />
-            <path d={arrow(nothing, each.current, most * 2.2)} stroke="var(--sea)" />
+            <path d={arrow(nothing, each.current, most * CURRENTS)} stroke="var(--sea)" />
           </svg>
           <table class="w-full">
             <caption class="sr-only">Phasors, {each.when}</caption>

@@ -22,6 +22,7 @@ function leaves(value: unknown, path = ''): Leaves {
 function show(value: unknown): string {
   if (value === undefined) return '';
   if (typeof value === 'string') return value;
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (Array.isArray(value)) return value.map(show).join('; ');
   return typeof value === 'object' && value !== null
     ? Object.values(value).map(show).join(' for ')

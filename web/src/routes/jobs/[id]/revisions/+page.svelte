@@ -60,7 +60,7 @@
               <Button
                 type="submit"
                 color="alternative"
-                class="min-h-9 px-3! text-ink! pointer-coarse:min-h-11"
+                class="min-h-9 px-3! py-1! text-ink! pointer-coarse:min-h-11"
                 aria-label={`Bring back revision ${revision}`}
                 disabled={!hydrated}>Bring back</Button
               >
