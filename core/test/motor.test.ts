@@ -478,7 +478,7 @@ describe('sizes and classes', () => {
     const losing = { power: 1000, efficiencyMinimum: 0.8 };
     expect(inputOnLine(losing, 500, 0.4)).toBeCloseTo(500 + 250 * (0.4 + 0.6 * 0.25), 9);
     expect(inputOnDrive(losing, 500, 0.64, 0.4)).toBeCloseTo(
-      500 + 1.08 * 250 * (0.4 * 0.512 + 0.6 * (0.5 / 0.64) ** 2),
+      500 + 1.15 * 250 * (0.4 * 0.512 + 0.6 * (0.5 / 0.64) ** 2),
       9,
     );
     expect(inputOnDrive(losing, 500, 0, 0.4)).toBe(0);

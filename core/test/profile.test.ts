@@ -1,23 +1,32 @@
-// Hours and flows. Machines by the affinity laws (flow-shares.ts), the tip-sheet table of drive efficiency (recalled from memory), affinity laws; part-load loss by common practice: a fixed 35 %, the rest with the load
-// squared, 8 % more on a drive. Everything else is a sum on paper.
+// Hours and flows. Machines by the affinity laws (flow-shares.ts); losses of the motor by its circuit, found in another way
+// (part-loads.ts), 15 % more on a drive and the drive’s own by IEC 61800-9-2 (both recalled from memory). The rest are sums.
 import { describe, expect, it } from 'vitest';
 import { emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
-import { driveEfficiencyAt } from '../src/stages/profile/input-power.ts';
+import { lossShape, referenceLoss } from '../src/stages/profile/drive-loss.ts';
 import { bySpeed, throttled } from './flow-shares.ts';
+import { circuitOf, LOSS_OF_25_HP, pointFed, pointOnLine, shareOfLoss } from './part-loads.ts';
 import { catalogue, fan } from './round-prices.ts';
 
 const HP = 745.6999;
 const RATED = 25 * HP;
 /** 70 lb·ft at 1760 rpm. */
 const SHAFT = 70 * 1.3558179483314 * ((1760 * Math.PI) / 30);
-const LOSS = RATED / 0.924 - RATED;
+const RATED_SPEED = (1770 * Math.PI) / 30;
 const HOUR = 3600;
 /** Shut-off pressure of a fan over that at full flow. */
 const FAN = 1.3;
 
-const onLine = (shaft: number) => shaft + LOSS * (0.35 + 0.65 * (shaft / RATED) ** 2);
-const onDrive = (shaft: number, speed: number) =>
-  shaft + 1.08 * LOSS * (0.35 * speed ** 1.5 + 0.65 * (shaft / RATED / speed) ** 2);
+const circuit = circuitOf(solve(emptyJob(fan), catalogue));
+const onLine = (shaft: number) => pointOnLine(circuit, shaft).inputPower;
+/** What the motor takes behind its drive, and what the drive loses. */
+const behindDrive = (shaft: number, speed: number) => {
+  const point = pointFed(circuit, shaft / (speed * RATED_SPEED), speed * RATED_SPEED);
+  return shaft + 1.15 * (point.inputPower - shaft);
+};
+const driveLoss = (shaft: number, speed: number) => LOSS_OF_25_HP * shareOfLoss(speed, shaft / RATED / speed);
+const onDrive = (shaft: number, speed: number) => behindDrive(shaft, speed) + driveLoss(shaft, speed);
+/** Two thousandths of its rating while nothing runs. */
+const standby = (hours: number) => 0.002 * RATED * (8760 - hours) * HOUR;
 
 type Points = NonNullable<NonNullable<JobInput['profile']>['points']>;
 const run = (profile: JobInput['profile'], more: JobInput = {}): Solution =>
@@ -49,19 +58,25 @@ describe('work at constant torque', () => {
   });
 });
 
-describe('the efficiency of a drive', () => {
+describe('the loss of a drive', () => {
   it.each([
-    ['the table’s own row and column', 20, 0.5, 0.95],
-    ['between two columns', 20, 0.625, 0.955],
-    ['the smaller row below a size between', 29, 0.25, 0.93],
-    ['the smallest row for less', 1, 0.25, 0.88],
-    ['the largest row for more', 900, 0.25, 0.95],
-    ['idling', 20, 0.001, 0.47],
-    ['at its smallest column', 20, 0.016, 0.47],
-    ['full', 30, 1, 0.97],
-    ['above full', 30, 1.4, 0.97],
-  ])('%s', (_, hp, load, efficiency) => {
-    expect(driveEfficiencyAt(hp, load)).toBeCloseTo(efficiency, 9);
+    // Between the points of the shape by hand: (.59 + .90 + .62 + 1) / 4.
+    ['half way between four points', 0.7, 0.75, 0.7775],
+    ['(90;25) by the rule of the standard', 0.9, 0.25, 0.5],
+    ['at standstill', 0, 1, 0.82],
+    ['beyond its points: the edge', 1, 1.2, 1],
+    ['below them', 0.5, 0.1, 0.47],
+  ])('%s', (_, frequency, current, share) => {
+    expect(lossShape(frequency, current)).toBeCloseTo(share, 12);
+  });
+  it('of the reference: the table’s rows, straight between, the smallest below and in proportion above', () => {
+    expect(referenceLoss(15_000)).toBeCloseTo(1010, 9);
+    expect(referenceLoss(16_750)).toBeCloseTo(1110, 9);
+    expect(referenceLoss(60)).toBeCloseTo(100, 9);
+    expect(referenceLoss(2e6)).toBeCloseTo(98_600, 9);
+  });
+  it('half speed, half torque: as much as the shape says of what drives today lose', () => {
+    expect(driveLoss(RATED / 4, 0.5)).toBeCloseTo(LOSS_OF_25_HP * 0.59, 9);
   });
 });
 
@@ -74,11 +89,15 @@ describe('a year of hours', () => {
     expect(part?.shaftThrottled).toBeCloseTo(damped, 3);
     expect(part?.throttled).toBeCloseTo(onLine(damped), 3);
     expect(part?.shaftControlled).toBeCloseTo(SHAFT * 0.216, 3);
-    const before = onDrive(SHAFT * 0.216, 0.6);
-    expect(part?.speedControlled).toBeCloseTo(before / driveEfficiencyAt(25, before / (RATED / 0.936)), 3);
+    expect(part?.speedControlled).toBeCloseTo(onDrive(SHAFT * 0.216, 0.6), 3);
+    expect(part?.motorInput).toBeCloseTo(behindDrive(SHAFT * 0.216, 0.6), 3);
+    expect(part?.driveLoss).toBeCloseTo(driveLoss(SHAFT * 0.216, 0.6), 3);
+    expect(part?.head).toBeCloseTo(0.36, 12);
+    expect(part?.throttledApparent).toBeCloseTo(onLine(damped) / pointOnLine(circuit, damped).powerFactor, 3);
+    expect(part?.speedControlledApparent).toBeCloseTo(onDrive(SHAFT * 0.216, 0.6) / 0.95, 3);
     const today = (2000 * onLine(SHAFT) + 4000 * onLine(damped)) * HOUR;
     expect(value(solution, 'energyThrottled') / today).toBeCloseTo(1, 9);
-    const driven = (2000 * Number(full?.speedControlled) + 4000 * Number(part?.speedControlled)) * HOUR;
+    const driven = (2000 * Number(full?.speedControlled) + 4000 * Number(part?.speedControlled)) * HOUR + standby(6000);
     expect(value(solution, 'energySpeedControlled') / driven).toBeCloseTo(1, 9);
     expect(value(solution, 'hours')).toBe(6000 * HOUR);
     expect(summary(solution)).toMatch(/^6,?000\s?h · drive saves /);
@@ -181,8 +200,7 @@ describe('what is drawn of it', () => {
     expect(input(details, 'bypass', 0.5)).toBeCloseTo(onLine(SHAFT), 3);
     expect(input(details, 'on/off', 0.5)).toBeCloseTo(0.5 * onLine(SHAFT), 3);
     const { speed, power } = bySpeed(0.5, 0.4);
-    const before = onDrive(SHAFT * power, speed);
-    expect(input(details, 'speed', 0.5)).toBeCloseTo(before / driveEfficiencyAt(25, before / (RATED / 0.936)), 3);
+    expect(input(details, 'speed', 0.5)).toBeCloseTo(onDrive(SHAFT * power, speed), 3);
     expect(input(details, 'slip coupling', 0.5)).toBeCloseTo(onLine((SHAFT * power) / speed), 3);
   });
   it('heads at several speeds by their square, the system’s, and where the rows stand', () => {
@@ -326,10 +344,11 @@ describe('the energy of an option', () => {
   });
   it('on a drive by speed, or at full speed with its own loss where it controls no flow', () => {
     const row = option('auto', 'drive').details.profile[0];
-    expect(value(option('auto', 'drive'), 'energy')).toBeCloseTo(Number(row?.speedControlled) * 4000 * HOUR, 0);
-    const before = onDrive(SHAFT, 1);
-    const through = before / driveEfficiencyAt(25, before / (RATED / 0.936));
-    expect(value(option('bypass', 'drive'), 'energy') / (4000 * HOUR * through)).toBeCloseTo(1, 9);
+    const slow = Number(row?.speedControlled) * 4000 * HOUR + standby(4000);
+    expect(value(option('auto', 'drive'), 'energy') / slow).toBeCloseTo(1, 9);
+    const through = onDrive(SHAFT, 1) * 4000 * HOUR + standby(4000);
+    expect(value(option('bypass', 'drive'), 'energy') / through).toBeCloseTo(1, 9);
+    expect(value(option('bypass', 'drive'), 'peakApparent')).toBeCloseTo(onDrive(SHAFT, 1) / 0.95, 3);
   });
   it('is not given where its control is not known; rows at rest and rows without hours count nothing', () => {
     expect(option('none', 'direct').values['profile.energy']).toBeUndefined();

@@ -227,7 +227,7 @@ describe('a motor by its rules', () => {
     const [one] = rankMotors(variants({}), need, running, 'life cost').fits;
     expect(one?.lifeCost).toBeCloseTo(1000 + ((25 * HP) / 1000) * (1 / 0.924 - 1) * 1000 * 0.1, 6);
     const half = { ...running, points: [{ shaftPower: 12.5 * HP, seconds: 1000 * 3600, speed: 0.8 }] };
-    const loss = 25 * HP * (1 / 0.924 - 1) * 1.08 * (0.35 * 0.8 ** 1.5 + 0.65 * (0.5 / 0.8) ** 2);
+    const loss = 25 * HP * (1 / 0.924 - 1) * 1.15 * (0.35 * 0.8 ** 1.5 + 0.65 * (0.5 / 0.8) ** 2);
     expect(rankMotors(variants({}), need, half, 'life cost').fits[0]?.lifeCost).toBeCloseTo(1000 + loss * 0.1, 6);
     // Never by a guaranteed efficiency above the nominal one.
     expect(rankMotors(variants({ efficiencyMinimum: 0.99 }), need, running, 'life cost').fits[0]?.lifeCost).toBeCloseTo(

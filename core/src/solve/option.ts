@@ -79,7 +79,7 @@ export function solveOption(asked: Asked, shared: Shared, catalogue: Catalogue):
   const starting = again && picked.driveLimits ? start(motor ?? reference, profile, picked.driveLimits) : firstStart;
   const onDrive = starting.method === 'drive';
   const runs = motor ?? reference;
-  const used = runs ? withOptionEnergy(profile, { brief, motor: runs, load, onDrive }) : profile;
+  const used = runs ? withOptionEnergy(profile, { brief, motor: runs, nameplate, load, onDrive }) : profile;
   const on = { brief, catalogue, nameplate, supply, profile: used, starting, pick: picked };
   const results = { profile: used, starting, pick: picked, protection: protection(on), money: money(on) };
   return { ...asked, brief, fields: inputs.fields, ...concluded(asked, shared, results, inputs.findings) };

@@ -10,6 +10,7 @@ import reducedSpeedTorqueFile from './data/mg1-tefc-reduced-speed-torque.json' w
 import ambientCorrectionFile from './data/nec-310-15-b-1-ambient.json' with { type: 'json' };
 import bundlingFile from './data/nec-310-15-c-1-adjustment.json' with { type: 'json' };
 import driveEfficiencyFile from './data/drive-efficiency.json' with { type: 'json' };
+import driveLossesFile from './data/iec-61800-9-2-cdm-losses.json' with { type: 'json' };
 import iecFramesFile from './data/iec-frame-assignment.json' with { type: 'json' };
 import nominalEfficiencyFile from './data/mg1-12-10.json' with { type: 'json' };
 import energyEfficientFile from './data/mg1-12-11.json' with { type: 'json' };
@@ -58,6 +59,7 @@ export const branchDevice = openTable(branchDeviceFile);
 export const breakdownTorque = openTable(breakdownTorqueFile);
 export const codeLetters = openTable(codeLettersFile);
 export const driveEfficiency = openTable(driveEfficiencyFile);
+export const driveLosses = openTable(driveLossesFile);
 export const efficiencyTolerance = openTable(efficiencyToleranceFile);
 export const energyEfficient = openTable(energyEfficientFile);
 export const flowControlFan = openTable(flowControlFanFile);

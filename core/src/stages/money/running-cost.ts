@@ -1,12 +1,9 @@
 import type { School } from '../../ground/quantity/units.ts';
 import { quantity, type Value } from '../../ground/value.ts';
-import { DRIVE_INPUT } from '../starting/feeds.ts';
 import type { ProfilePoint } from '../profile/profile-result.ts';
 import type { MoneyOn } from './asked-of-money.ts';
 import type { MoneyValues } from './values.ts';
 
-/** Power factor of a motor of which nothing is known. Common practice, no published source. */
-const USUAL_POWER_FACTOR = 0.85;
 const MONTHS = 12;
 
 /** Energy and demand of a year, as it runs today, with speed control and in this option. */
@@ -22,10 +19,9 @@ export function runningCosts(
   | 'yearlySaving'
   | 'yearlyCost'
 > {
-  const { brief, profile, pick, starting } = on;
+  const { brief, profile } = on;
   const { school } = brief.job;
-  const { energyThrottled, energySpeedControlled, energy, peakInput } = profile.values;
-  const lagging = pick.motor?.powerFactor ?? USUAL_POWER_FACTOR;
+  const { energyThrottled, energySpeedControlled, energy, peakInput, peakApparent } = profile.values;
   const cost = (used: Value, demand: Value | undefined): Value =>
     quantity(used.value * energyPrice.value + (demand?.value ?? 0), 'money', school, {
       origin: 'estimated',
@@ -37,19 +33,19 @@ export function runningCosts(
     energyThrottled &&
     demandOf(
       peakOf(on, (point) => point.throttledPeak ?? 0),
-      lagging,
+      peakOf(on, (point) => point.throttledApparent ?? 0),
       on,
     );
   const demandSpeedControlled = demandOf(
     peakOf(on, (point) => point.speedControlled),
-    DRIVE_INPUT.powerFactor,
+    peakOf(on, (point) => point.speedControlledApparent),
     on,
   );
-  const own = starting.method === 'drive' ? DRIVE_INPUT.powerFactor : lagging;
   const yearlyCostThrottled = energyThrottled && cost(energyThrottled, demandThrottled);
   const yearlyCostSpeedControlled = energySpeedControlled && cost(energySpeedControlled, demandSpeedControlled);
   const { upkeep } = brief.given.money;
-  const energyCost = energy && cost(energy, peakInput && demandOf(peakInput.value, own, on));
+  const energyCost =
+    energy && cost(energy, peakInput && peakApparent && demandOf(peakInput.value, peakApparent.value, on));
   const yearlyCost = energyCost && upkeep ? withUpkeep(energyCost, upkeep, school) : energyCost;
   const yearlySaving =
     yearlyCostThrottled &&
@@ -81,18 +77,21 @@ const withUpkeep = (energy: Value, upkeep: Value, school: School): Value =>
 const peakOf = ({ profile }: MoneyOn, input: (point: ProfilePoint) => number): number =>
   profile.points.reduce((peak, point) => (point.hours > 0 ? Math.max(peak, input(point)) : peak), 0);
 
-/** A year of demand charge on the highest input, W, counted by kW or kVA. */
-function demandOf(peak: number, powerFactor: number, { brief }: MoneyOn): Value | undefined {
+/** A year of demand charge on the highest input, W and VA, counted by kW or kVA. */
+function demandOf(peak: number, apparent: number, { brief }: MoneyOn): Value | undefined {
   const { job, given } = brief;
   const { demandPrice } = given.supply;
   if (!demandPrice) return undefined;
-  const counted = job.supply.demandBy === 'kVA' ? peak / powerFactor : peak;
+  const [symbol, counted, dimension] =
+    job.supply.demandBy === 'kVA'
+      ? (['S_{max}', apparent, 'apparentPower'] as const)
+      : (['P_{max}', peak, 'power'] as const);
   return quantity(counted * demandPrice.value * MONTHS, 'money', job.school, {
     origin: 'estimated',
-    formula: 'K_d = 12\\,d\\,P_{max}',
+    formula: `K_d = 12\\,d\\,${symbol}`,
     from: {
       d: demandPrice,
-      'P_{max}': quantity(peak, 'power', job.school, { origin: 'estimated', source: 'profile' }),
+      [symbol]: quantity(counted, dimension, job.school, { origin: 'estimated', source: 'profile' }),
     },
     source: 'tariff typed in this job',
   });

@@ -45,6 +45,25 @@ export const fields = {
       },
     ),
   }),
+  ...perOption({
+    fluxOptimised: tick({
+      label: 'Drive lowers the flux at part load',
+      note: 'A drive of this option finds the flux with the least input; slow to answer a shock',
+    }),
+  }),
+  efficiencyBasis: choice(
+    [
+      ['cautious', 'What gives the smaller saving'],
+      ['nominal', 'Nominal'],
+      ['guaranteed', 'Guaranteed minimum'],
+    ],
+    {
+      label: 'Efficiency counted',
+      usual: 'cautious',
+      group: 'Machine and its curve',
+      note: 'Cautious counts a new motor beside an old one by its guaranteed minimum, all others by their nominal efficiency: the worse the motor, the more a drive would seem to save',
+    },
+  ),
   measuredFlow: quantity('fraction', {
     label: 'Flow when the load was measured',
     min: 0.05,

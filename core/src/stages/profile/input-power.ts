@@ -1,44 +1,40 @@
-import { inputOnDrive, inputOnLine } from '../../motor/part-load.ts';
-import { horsepowerOf } from '../../motor/standard-power.ts';
-import type { Motor } from '../../motor/typical.ts';
-import type { FlowPoint } from './flow-control.ts';
 import type { Practice } from '../../job/practice.ts';
-import { driveEfficiency } from '../../ground/tables/index.ts';
+import { inputFed, leastInputFed, takenOnLine, type LosingMotor, type Taken } from '../../motor/at-part-load.ts';
+import { fitMotor, fitTargets } from '../../motor/fit-motor.ts';
+import type { Motor } from '../../motor/typical.ts';
+import type { OptionBrief } from '../stage.ts';
+import { DRIVE_INPUT } from '../../motor/drive-input.ts';
+import { lossShape, referenceLoss } from './drive-loss.ts';
+import type { FlowPoint, Running } from './flow-control.ts';
 
-const LOADS = [
-  [0.016, 'l1_6'],
-  [0.125, 'l12_5'],
-  [0.25, 'l25'],
-  [0.42, 'l42'],
-  [0.5, 'l50'],
-  [0.75, 'l75'],
-  [1, 'l100'],
-] as const;
-
-/** Efficiency of a PWM drive at a share of its rated output: public tip-sheet table, interpolated (recalled from memory). */
-export function driveEfficiencyAt(hp: number, load: number): number {
-  const rows = driveEfficiency.rows;
-  const row = rows.findLast((each) => Number(each['hp']) <= hp) ?? rows[0];
-  const at = (column: string) => (driveEfficiency.number(row, column) ?? 95) / 100;
-  const above = LOADS.findIndex(([share]) => share >= load);
-  if (above === 0) return at(LOADS[0][1]);
-  const high = LOADS[above] ?? LOADS[LOADS.length - 1];
-  const low = LOADS[above - 1];
-  if (!high || !low) return at('l100');
-  const part = (load - low[0]) / (high[0] - low[0]);
-  return at(low[1]) + part * (at(high[1]) - at(low[1]));
+/** A motor with what its losses, and those of a drive that feeds it, follow from. */
+export interface Fed extends LosingMotor {
+  readonly breakdownTorque: number;
+  readonly practice: Practice;
 }
 
-/** Electrical input of everything that runs, W; `full` is the shaft power of one machine at full flow. */
-export function inputOf({ machines }: FlowPoint, motor: Motor, full: number, practice: Practice): number {
-  let input = 0;
-  for (const { count, power, speed, onDrive } of machines)
-    input +=
-      count *
-      (onDrive
-        ? driveInput(motor, full * power, speed, practice)
-        : inputOnLine(motor, full * power, practice.fixedLossShare.value));
-  return input;
+/** A motor by its fitted circuit. */
+export const fedMotor = (motor: Motor, { given, practice }: OptionBrief, guaranteed: boolean): Fed => ({
+  ...motor,
+  circuit: fitMotor(fitTargets(motor, given.starting, practice.fixedLossShare.value))?.circuit,
+  fixedShare: practice.fixedLossShare.value,
+  guaranteed,
+  practice,
+});
+
+const NOTHING: Taken = { input: 0, apparent: 0 };
+
+/** Electrical input of everything that runs, W and VA; `full` is the shaft power of one machine at full flow. */
+export const inputOf = ({ machines }: FlowPoint, motor: Fed, full: number, flux?: 'least'): Taken =>
+  machines.reduce((sum, each) => {
+    const one = takenBy(each, motor, full, flux);
+    return { input: sum.input + each.count * one.input, apparent: sum.apparent + each.count * one.apparent };
+  }, NOTHING);
+
+function takenBy({ power, speed, onDrive }: Running, motor: Fed, full: number, flux?: 'least'): Taken {
+  if (!onDrive) return takenOnLine(motor, full * power);
+  const { input, driveLoss } = fedBy(motor, full * power, speed, flux);
+  return { input: input + driveLoss, apparent: (input + driveLoss) / DRIVE_INPUT.powerFactor };
 }
 
 /** The same where a drive feeds whatever the control of the flow is, at full speed. */
@@ -47,10 +43,18 @@ export const onDrives = (point: FlowPoint): FlowPoint => ({
   machines: point.machines.map((each) => (each.onDrive ? each : { ...each, speed: 1, onDrive: true })),
 });
 
-/** Electrical input ahead of the drive, W. */
-export function driveInput(motor: Motor, shaft: number, speed: number, practice: Practice): number {
-  if (speed <= 0) return 0;
-  const motorInput = inputOnDrive(motor, shaft, speed, practice.fixedLossShare.value);
-  const efficiency = driveEfficiencyAt(horsepowerOf(motor.power), motorInput / (motor.power / motor.efficiency));
-  return motorInput / efficiency;
+/** What a motor takes behind its drive, and what the drive loses, W. */
+export function fedBy(
+  motor: Fed,
+  shaft: number,
+  speed: number,
+  flux?: 'least',
+): { readonly input: number; readonly driveLoss: number } {
+  if (speed <= 0) return { input: 0, driveLoss: 0 };
+  const usual = inputFed(motor, shaft, speed) ?? shaft;
+  const input = flux ? (leastInputFed(motor, shaft, speed, motor.breakdownTorque) ?? usual) : usual;
+  // Above base speed the flux falls with it, and the same torque takes more current.
+  const current = (shaft / motor.power / speed) * Math.max(1, speed);
+  const share = motor.practice.driveLossShare.value * lossShape(speed, current);
+  return { input, driveLoss: share * referenceLoss(motor.power) };
 }

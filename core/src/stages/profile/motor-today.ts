@@ -1,6 +1,27 @@
 import type { Motor } from '../../motor/typical.ts';
+import type { OptionBrief } from '../stage.ts';
+import { fedMotor, type Fed } from './input-power.ts';
 import type { ProfileOn } from './profile-result.ts';
 
 /** What runs today stands on today’s motor, where there is one. */
 export const motorToday = (motor: Motor, { brief, nameplate }: Pick<ProfileOn, 'brief' | 'nameplate'>): Motor =>
   (brief.job.situation.kind === 'new' ? undefined : nameplate.motor) ?? motor;
+
+/**
+ * The motor of an option with its losses. A motor beside another, older one counts by its guaranteed minimum, any other by its
+ * nominal efficiency, so that the saving is the smaller one; or as the job says.
+ */
+export function optionMotor(
+  motor: Motor,
+  on: { readonly brief: OptionBrief; readonly nameplate: ProfileOn['nameplate'] },
+): Fed {
+  const { efficiencyBasis } = on.brief.job.profile;
+  const other = motorToday(motor, on) !== motor;
+  return fedMotor(motor, on.brief, efficiencyBasis === 'guaranteed' || (efficiencyBasis === 'cautious' && other));
+}
+
+/** Today’s with its losses. */
+export const fedToday = (
+  motor: Motor,
+  on: { readonly brief: OptionBrief; readonly nameplate: ProfileOn['nameplate'] },
+): Fed => fedMotor(motorToday(motor, on), on.brief, on.brief.job.profile.efficiencyBasis === 'guaranteed');

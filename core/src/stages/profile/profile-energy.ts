@@ -1,7 +1,10 @@
 import { motorToday } from './motor-today.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { YEAR } from '../../ground/constants.ts';
+import { quantity, type Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { ProfileOn, ProfilePoint } from './profile-result.ts';
+import type { Practice } from '../../job/practice.ts';
+import type { FlowModel } from './flow-model.ts';
 import type { ProfileValues } from './values.ts';
 
 interface EnergyOn extends ProfileOn {
@@ -9,33 +12,53 @@ interface EnergyOn extends ProfileOn {
   readonly motorPower: Value;
   readonly hours: Value;
   readonly staticShare: number;
+  readonly model: FlowModel;
 }
 
 type Energy = Pick<ProfileValues, 'energyThrottled' | 'energySpeedControlled' | 'energySaved' | 'savingShare'>;
+
+export const DRIVE_LOSS =
+  'drive losses from the reference of IEC 61800-9-2 (recalled from memory, the largest sizes unsure), their shape estimated';
+
+/** How many machines have a drive. */
+export const drivesOf = ({ setting }: FlowModel): number => (setting.oneOnSpeed ? 1 : setting.machines);
+
+/** Energy, J, that drives take in a year while they wait. */
+export function standbyEnergy(
+  steps: readonly ProfilePoint[],
+  power: number,
+  drives: number,
+  { driveStandby }: Practice,
+): number {
+  const running = steps.reduce((sum, { flow, hours }) => sum + (flow > 0 ? hours : 0), 0);
+  return driveStandby.value * power * drives * Math.max(0, YEAR - running);
+}
 
 /** Energy of a year as controlled today and with speed control, and what lies between. */
 export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
   const { brief, motor, motorPower, staticShare, hours } = on;
   const { job, given } = brief;
   const { school } = job;
+  const standby = standbyEnergy(steps, motor.power, drivesOf(on.model), brief.practice);
   const unknown = steps.some((step) => step.hours > 0 && step.throttled === undefined);
   const throttled = steps.reduce((sum, step) => sum + (step.throttled ?? 0) * step.hours, 0);
-  const controlled = steps.reduce((sum, step) => sum + step.speedControlled * step.hours, 0);
+  const controlled = steps.reduce((sum, step) => sum + step.speedControlled * step.hours, standby);
   const energyThrottled = unknown
     ? undefined
     : quantity(throttled, 'energy', school, {
         origin: 'estimated',
         formula: 'E = \\sum_i t_i\\,P_{in}(q_i)',
         from: { P: motorPower, t: hours },
-        source: `Curve of the machine and affinity laws; inlet vanes by a curve of public building-energy simulation (recalled from memory); part-load loss: ${PRACTICE}`,
+        source:
+          'Curve of the machine and affinity laws; inlet vanes by a curve of public building-energy simulation (recalled from memory); losses by the fitted circuit',
         note: `Holds for ${motorToday(motor, on).label}.`,
       });
   const energySpeedControlled = quantity(controlled, 'energy', school, {
     origin: 'estimated',
     formula: affinityLaw(job.load.torqueKind, staticShare),
     from: { P: motorPower, h: given.profile.staticHeadShare },
-    source: 'Affinity laws; drive efficiency from a public tip sheet (recalled from memory)',
-    note: `Holds for ${motor.label}.`,
+    source: `Affinity laws; losses of the motor by its circuit; ${DRIVE_LOSS}`,
+    note: `Holds for ${motor.label}. The drive waits switched on while nothing runs.`,
   });
   if (!energyThrottled) return { energySpeedControlled };
   const how = {

@@ -15,9 +15,16 @@ export interface ProfilePoint {
   readonly hours: number;
   /** As controlled today, the mean over the hours; undefined where the control is not known. */
   readonly throttled: number | undefined;
-  /** Highest input of those hours, for the demand charge. */
+  /** Highest input of those hours, W and VA, for the demand charge. */
   readonly throttledPeak: number | undefined;
+  readonly throttledApparent: number | undefined;
   readonly speedControlled: number;
+  readonly speedControlledApparent: number;
+  /** Head of the system, of that at full flow; none for a machine of constant torque. */
+  readonly head: number | undefined;
+  /** By speed: input of the motors, W, and loss of their drives, W. */
+  readonly motorInput: number;
+  readonly driveLoss: number;
   /** Shaft power, W, as controlled today while it runs and with speed control, and speed as a share of full speed. */
   readonly shaftThrottled: number | undefined;
   readonly shaftControlled: number;

@@ -1,4 +1,4 @@
-import { motorToday } from './motor-today.ts';
+import { fedToday, optionMotor } from './motor-today.ts';
 import type { FlowCurve, FlowPicture, ProfileOn, ProfilePoint, ProfileResult } from './profile-result.ts';
 import { HOUR } from '../../ground/constants.ts';
 import { energyOf } from './profile-energy.ts';
@@ -6,7 +6,7 @@ import { checkAboveFull, checkControl, checkMachine, checkWaste } from './profil
 import { findings as declared } from './findings.ts';
 import { staticShareOf } from '../load/to-motor.ts';
 import { loadField } from '../load/ways.ts';
-import type { Motor } from '../../motor/typical.ts';
+import type { Job } from '../../job/job.ts';
 import { leastOf } from '../../ground/numeric.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import { notebook } from '../stage.ts';
@@ -15,7 +15,7 @@ import { formatQuantity } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import { FULL, type Control, type FlowPoint, type Running } from './flow-control.ts';
 import { systemHead } from './flow-machine.ts';
-import { inputOf } from './input-power.ts';
+import { fedBy, inputOf, type Fed } from './input-power.ts';
 import { flowModelOf, fullOverMeasured, runBy, type FlowModel } from './flow-model.ts';
 
 const YEAR_HOURS = 8784;
@@ -44,12 +44,13 @@ export function profileOn(on: ProfileOn): ProfileResult {
   const model = flowModelOf(brief, staticShare);
   const fullPower = atFullFlow(motorPower, model, on);
   checkMachine(model, motorPower, fullPower, { brief, flag });
-  const steps = points.map((point) => stepOf(point, motor, fullPower, model, on));
+  const motors = { now: fedToday(motor, on), then: optionMotor(motor, on) };
+  const steps = points.map((point) => stepOf(point, { ...motors, full: fullPower.value, model }, job));
   checkControl(brief, flowVaries, need, flag);
   // The load measured is held against the motor elsewhere; what is more than that, here.
   const from = fullPower.value > motorPower.value ? 0 : 1.001;
   checkAboveFull(motor, steps, points, { brief, flag, from });
-  const energy = energyOf(steps, { ...on, motor, motorPower: fullPower, hours, staticShare });
+  const energy = energyOf(steps, { ...on, motor, motorPower: fullPower, hours, staticShare, model });
   checkWaste(energy.energySaved, flowVaries, brief, flag);
   const values = { hours, ...rangeOf(steps, hours, job.school), ...energy };
   return {
@@ -58,7 +59,7 @@ export function profileOn(on: ProfileOn): ProfileResult {
     missing,
     summary: `${shownTotal} · ${hours.value > 0 ? verdict(energy.savingShare) : 'no hours'}`,
     points: steps,
-    curves: curvesOf(motor, fullPower, model, on),
+    curves: curvesOf(motors.then, fullPower.value, model),
     picture: model.kind === 'variable' ? pictureOf(model, points) : undefined,
     fullPower,
     model,
@@ -115,18 +116,25 @@ function atFullFlow(motorPower: Value, model: FlowModel, { brief }: ProfileOn): 
   });
 }
 
+/** What a row is worked out with. */
+interface Driving {
+  readonly now: Fed;
+  readonly then: Fed;
+  /** Shaft power of one machine at full flow, W. */
+  readonly full: number;
+  readonly model: FlowModel;
+}
+
 /** One row either way. */
-function stepOf(
-  { at, flow, hours }: Typed,
-  motor: Motor,
-  fullPower: Value,
-  model: FlowModel,
-  on: ProfileOn,
-): ProfilePoint {
-  const { job, practice } = on.brief;
+function stepOf({ at, flow, hours }: Typed, { now, then, full, model }: Driving, job: Job): ProfilePoint {
   const today = runBy(model, job.profile.control, flow.value);
   const bySpeed = runBy(model, 'speed', flow.value) ?? NOTHING;
-  const inputToday = today && inputOf(today, motorToday(motor, on), fullPower.value, practice);
+  const takenToday = today && inputOf(today, now, full);
+  const taken = inputOf(bySpeed, then, full);
+  const driveLoss = bySpeed.machines.reduce(
+    (sum, { count, power, speed, onDrive }) => sum + (onDrive ? count * fedBy(then, full * power, speed).driveLoss : 0),
+    0,
+  );
   const hardest = (point: FlowPoint): Running =>
     point.machines.reduce((most, each) => (each.power > most.power ? each : most), STILL);
   const controlled = bySpeed.machines.at(-1) ?? STILL;
@@ -134,11 +142,16 @@ function stepOf(
     at,
     flow: flow.value,
     hours: hours.value,
-    throttled: inputToday === undefined ? undefined : inputToday * (today?.share ?? 1),
-    throttledPeak: inputToday,
-    speedControlled: inputOf(bySpeed, motor, fullPower.value, practice),
-    shaftThrottled: today && fullPower.value * hardest(today).power,
-    shaftControlled: fullPower.value * controlled.power,
+    head: model.kind === 'variable' ? systemHead(model.setting.machine, flow.value) : undefined,
+    throttled: today && takenToday && takenToday.input * today.share,
+    throttledPeak: takenToday?.input,
+    throttledApparent: takenToday?.apparent,
+    speedControlled: taken.input,
+    speedControlledApparent: taken.apparent,
+    motorInput: taken.input - driveLoss,
+    driveLoss,
+    shaftThrottled: today && full * hardest(today).power,
+    shaftControlled: full * controlled.power,
     speed: controlled.speed,
   };
 }
@@ -188,14 +201,14 @@ const pumpControls: readonly Control[] = [
 const workControls: readonly Control[] = ['speed', 'on/off', 'slip coupling', 'bypass'];
 
 /** Mean input, W, over the flow for every way there is to control such a machine. */
-function curvesOf(motor: Motor, fullPower: Value, model: FlowModel, { brief }: ProfileOn): FlowCurve[] {
+function curvesOf(motor: Fed, full: number, model: FlowModel): FlowCurve[] {
   const controls = model.kind === 'constant' ? workControls : model.fan ? fanControls : pumpControls;
   return controls.map((control) => ({
     control,
     flows: DRAWN,
     inputs: DRAWN.map((flow) => {
       const point = runBy(model, control, flow) ?? NOTHING;
-      return inputOf(point, motor, fullPower.value, brief.practice) * point.share;
+      return inputOf(point, motor, full).input * point.share;
     }),
   }));
 }

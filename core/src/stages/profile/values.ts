@@ -15,6 +15,10 @@ export const values = {
   /** Of this option: by its own flow control, motor and feed. */
   energy: figure('energy', 'Energy of this option', { sheet: 'Energy and money' }),
   peakInput: figure('power', 'Highest input of this option'),
+  /** VA, for a demand charge by kVA. */
+  peakApparent: figure('apparentPower', 'Highest apparent power of this option'),
+  /** Energy of a year that a drive saves by lowering the flux; of this option’s energy only where it is switched on. */
+  fluxSaving: figure('energy', 'Saved by less flux at part load'),
 };
 
 export type ProfileValues = ValuesOf<typeof values>;

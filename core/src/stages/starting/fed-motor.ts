@@ -3,7 +3,8 @@ import { interpolate } from '../../ground/numeric.ts';
 import { circuitState, leakageAt, settleLeakage, windageAt, type Circuit } from '../../motor/circuit.ts';
 import { synchronousSpeed } from '../../motor/typical.ts';
 import type { Source } from '../supply/source.ts';
-import { DRIVE_INPUT, type Feed } from './feeds.ts';
+import { DRIVE_INPUT } from '../../motor/drive-input.ts';
+import type { Feed } from './feeds.ts';
 import type { TorqueCeiling } from './guarantee.ts';
 
 /** The load on the motor shaft and everything that turns, rotor included; SI. */

@@ -109,9 +109,6 @@ export const USUAL = {
   driveBoost: 1.5,
 } as const;
 
-/** Displacement power factor of a drive’s input with a choke, and what it keeps of the power. Common practice, no published source. */
-export const DRIVE_INPUT = { powerFactor: 0.95, efficiency: 0.97 } as const;
-
 /** Times at which a feed switches or its ramp ends, s. */
 export function feedEvents(feed: Feed): number[] {
   if (feed.kind === 'star-delta' || feed.kind === 'autotransformer') return [feed.changeTime];

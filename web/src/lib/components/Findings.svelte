@@ -101,9 +101,12 @@
         >{count(elsewhere, 'stop') > 0 ? '■ ' : ''}Elsewhere: {counts(elsewhere)}</summary
       >
       <div class="space-y-2">
-        {#each elsewhere as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(
-            finding,
-          )}{/each}
+        <!-- Folded away: drawn after the page has come. -->
+        {#if hydrated}
+          {#each elsewhere as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(
+              finding,
+            )}{/each}
+        {/if}
       </div>
     </details>
   {/if}
