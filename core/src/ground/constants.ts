@@ -1,5 +1,6 @@
 /** s */
-export const HOUR = 3600;
+export const MINUTE = 60;
+export const HOUR = 60 * MINUTE;
 /** s; of 365 days. */
 export const YEAR = 8760 * HOUR;
 /** rad/s in one r/min. */

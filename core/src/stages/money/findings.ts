@@ -8,6 +8,12 @@ export const findings = declared({
     clear: 'Choose a starter, unless start or process need the drive.',
     field: 'starting.method',
   },
+  'money.demand-undone': {
+    severity: 'caution',
+    basis: 'Demand is charged by the highest mean of each month',
+    clear: 'Keep full flow out of the months, or count the energy alone.',
+    field: 'supply.demandPrice',
+  },
   'money.currency': {
     severity: 'stop',
     basis: 'Amounts of two currencies do not add up',

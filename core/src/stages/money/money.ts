@@ -29,6 +29,7 @@ export function money(on: MoneyOn): MoneyResult {
   const extra = rate !== undefined && running.yearlyCostSpeedControlled ? extraCapital(on, rate, flag) : undefined;
   const payback = extra && paybackOf(extra, running.yearlySaving, on);
   checkPays(running.yearlySaving, on, flag);
+  checkDemand(running, on, flag);
   const values: MoneyValues = {
     ...running,
     ...(extra ? { extraCapital: extra } : {}),
@@ -126,6 +127,25 @@ function checkPays(saving: Value | undefined, { brief: { job }, starting }: Mone
   flag(
     'money.never-pays',
     `The drive never pays for itself: it costs ${formatNumber(-saving.value)} ${job.currency} more in energy every year.`,
+  );
+}
+
+/** Energy saved of which it is worth a word that the demand stays. */
+const WORTH_TELLING = 0.1;
+const HARDLY_LESS = 0.95;
+
+/** One hour a month at full flow undoes what a drive saves of the demand. */
+function checkDemand(
+  { demandThrottled, demandSpeedControlled }: Partial<MoneyValues>,
+  { profile }: MoneyOn,
+  flag: Flag,
+): void {
+  const saved = profile.values.savingShare;
+  if (!demandThrottled || !demandSpeedControlled || !saved || saved.value < WORTH_TELLING) return;
+  if (demandSpeedControlled.value < HARDLY_LESS * demandThrottled.value) return;
+  flag(
+    'money.demand-undone',
+    `A drive would save ${saved.text} of the energy and hardly any of the demand: hours at or near full flow set it in every month.`,
   );
 }
 

@@ -1,16 +1,11 @@
 import type { School } from '../../ground/quantity/units.ts';
 import { quantity, type Value } from '../../ground/value.ts';
-import type { ProfilePoint } from '../profile/profile-result.ts';
+import type { OptionRow } from '../profile/profile-result.ts';
 import type { MoneyOn } from './asked-of-money.ts';
+import { demandOf } from './demand.ts';
 import type { MoneyValues } from './values.ts';
 
-const MONTHS = 12;
-
-/** Energy and demand of a year, as it runs today, with speed control and in this option. */
-export function runningCosts(
-  on: MoneyOn,
-  energyPrice: Value,
-): Pick<
+type Running = Pick<
   MoneyValues,
   | 'yearlyCostThrottled'
   | 'yearlyCostSpeedControlled'
@@ -18,52 +13,86 @@ export function runningCosts(
   | 'demandSpeedControlled'
   | 'yearlySaving'
   | 'yearlyCost'
-> {
+>;
+
+/** Energy and demand of a year, as it runs today, with speed control and in this option. */
+export function runningCosts(on: MoneyOn, energyPrice: Value): Running {
   const { brief, profile } = on;
   const { school } = brief.job;
-  const { energyThrottled, energySpeedControlled, energy, peakInput, peakApparent } = profile.values;
-  const cost = (used: Value, demand: Value | undefined): Value =>
-    quantity(used.value * energyPrice.value + (demand?.value ?? 0), 'money', school, {
-      origin: 'estimated',
-      formula: demand ? 'K = E\\,c + K_d' : 'K = E\\,c',
-      from: { E: used, c: energyPrice, K_d: demand },
-      source: 'definition',
-    });
-  const demandThrottled =
-    energyThrottled &&
-    demandOf(
-      peakOf(on, (point) => point.throttledPeak ?? 0),
-      peakOf(on, (point) => point.throttledApparent ?? 0),
-      on,
-    );
-  const demandSpeedControlled = demandOf(
-    peakOf(on, (point) => point.speedControlled),
-    peakOf(on, (point) => point.speedControlledApparent),
-    on,
-  );
-  const yearlyCostThrottled = energyThrottled && cost(energyThrottled, demandThrottled);
-  const yearlyCostSpeedControlled = energySpeedControlled && cost(energySpeedControlled, demandSpeedControlled);
+  const { energyThrottled, energySpeedControlled, energy } = profile.values;
+  const today = profile.points.map(({ throttled = 0, throttledPeak = 0, throttledApparent = 0 }) => ({
+    mean: throttled,
+    peak: throttledPeak,
+    apparent: throttledApparent,
+  }));
+  const bySpeed = profile.points.map(({ speedControlled, speedControlledApparent }) => ({
+    mean: speedControlled,
+    peak: speedControlled,
+    apparent: speedControlledApparent,
+  }));
+  const costOf = (used: Value | undefined, rows: readonly OptionRow[] | undefined): Cost | undefined =>
+    used && rows && costOfYear(used, rows, on, energyPrice);
+  const throttled = costOf(energyThrottled, today);
+  const controlled = costOf(energySpeedControlled, bySpeed);
+  const own = costOf(energy, profile.own);
   const { upkeep } = brief.given.money;
-  const energyCost =
-    energy && cost(energy, peakInput && peakApparent && demandOf(peakInput.value, peakApparent.value, on));
-  const yearlyCost = energyCost && upkeep ? withUpkeep(energyCost, upkeep, school) : energyCost;
-  const yearlySaving =
-    yearlyCostThrottled &&
-    yearlyCostSpeedControlled &&
-    quantity(yearlyCostThrottled.value - yearlyCostSpeedControlled.value, 'money', school, {
+  const saving =
+    throttled &&
+    controlled &&
+    quantity(throttled.cost.value - controlled.cost.value, 'money', school, {
       origin: 'estimated',
       formula: 'K_1 - K_2',
-      from: { K_1: yearlyCostThrottled, K_2: yearlyCostSpeedControlled },
+      from: { K_1: throttled.cost, K_2: controlled.cost },
       source: 'definition',
     });
   return {
-    ...(yearlyCostThrottled ? { yearlyCostThrottled } : {}),
-    ...(yearlyCostSpeedControlled ? { yearlyCostSpeedControlled } : {}),
-    ...(yearlySaving ? { yearlySaving } : {}),
-    ...(demandThrottled ? { demandThrottled } : {}),
-    ...(demandSpeedControlled ? { demandSpeedControlled } : {}),
-    ...(yearlyCost ? { yearlyCost } : {}),
+    ...(throttled ? { yearlyCostThrottled: throttled.cost } : {}),
+    ...(controlled ? { yearlyCostSpeedControlled: controlled.cost } : {}),
+    ...(saving ? { yearlySaving: saving } : {}),
+    ...(throttled?.demand ? { demandThrottled: throttled.demand } : {}),
+    ...(controlled?.demand ? { demandSpeedControlled: controlled.demand } : {}),
+    ...(own ? { yearlyCost: upkeep ? withUpkeep(own.cost, upkeep, school) : own.cost } : {}),
   };
+}
+
+interface Cost {
+  readonly cost: Value;
+  readonly demand: Value | undefined;
+}
+
+function costOfYear(used: Value, rows: readonly OptionRow[], on: MoneyOn, energyPrice: Value): Cost {
+  const { brief, profile } = on;
+  const price = priceOver(rows, on, energyPrice);
+  const demand = demandOf(
+    profile.points.map(({ hours, monthly }, at) => ({ hours, monthly, peak: 0, apparent: 0, ...rows[at] })),
+    brief,
+  );
+  const cost = quantity(used.value * price.value + (demand?.value ?? 0), 'money', brief.job.school, {
+    origin: 'estimated',
+    formula: demand ? 'K = E\\,c + K_d' : 'K = E\\,c',
+    from: { E: used, c: price, K_d: demand },
+    source: 'definition',
+  });
+  return { cost, demand };
+}
+
+/** Mean price of the energy of some rows: what a shift takes is charged by the clock, unless the job has one price for all. */
+function priceOver(rows: readonly OptionRow[], { brief, profile }: MoneyOn, general: Value): Value {
+  const { points } = profile;
+  if (brief.given.money.energyPrice || points.every(({ price }) => price === undefined)) return general;
+  let [energy, cost] = [0, 0];
+  for (const [at, { mean }] of rows.entries()) {
+    const point = points[at];
+    if (!point) continue;
+    energy += mean * point.hours;
+    cost += mean * point.hours * (point.price ?? general.value);
+  }
+  if (energy <= 0) return general;
+  return quantity(cost / energy, 'energyPrice', brief.job.school, {
+    formula: '\\dfrac{\\sum_i E_i\\,c_i}{\\sum_i E_i}',
+    from: { c: general },
+    source: 'shifts and tariff of this job, by the clock',
+  });
 }
 
 const withUpkeep = (energy: Value, upkeep: Value, school: School): Value =>
@@ -73,26 +102,3 @@ const withUpkeep = (energy: Value, upkeep: Value, school: School): Value =>
     from: { K_E: energy, K_u: upkeep },
     source: 'definition',
   });
-
-const peakOf = ({ profile }: MoneyOn, input: (point: ProfilePoint) => number): number =>
-  profile.points.reduce((peak, point) => (point.hours > 0 ? Math.max(peak, input(point)) : peak), 0);
-
-/** A year of demand charge on the highest input, W and VA, counted by kW or kVA. */
-function demandOf(peak: number, apparent: number, { brief }: MoneyOn): Value | undefined {
-  const { job, given } = brief;
-  const { demandPrice } = given.supply;
-  if (!demandPrice) return undefined;
-  const [symbol, counted, dimension] =
-    job.supply.demandBy === 'kVA'
-      ? (['S_{max}', apparent, 'apparentPower'] as const)
-      : (['P_{max}', peak, 'power'] as const);
-  return quantity(counted * demandPrice.value * MONTHS, 'money', job.school, {
-    origin: 'estimated',
-    formula: `K_d = 12\\,d\\,${symbol}`,
-    from: {
-      d: demandPrice,
-      [symbol]: quantity(counted, dimension, job.school, { origin: 'estimated', source: 'profile' }),
-    },
-    source: 'tariff typed in this job',
-  });
-}

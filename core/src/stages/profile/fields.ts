@@ -1,4 +1,5 @@
 import { HOUR } from '../../ground/constants.ts';
+import { clockCells } from '../supply/clock.ts';
 import { quantity, choice, rows, perOption, tick } from '../../ground/field.ts';
 
 export const lead = 'Hours a year at each flow, and how flow is controlled today.';
@@ -163,5 +164,16 @@ export const fields = {
       hours: quantity('time', { label: 'Hours a year', min: 0, max: 8784 * HOUR, example: '2000 h' }),
     },
     { label: 'Speed profile' },
+  ),
+  shifts: rows(
+    24,
+    {
+      flow: quantity('fraction', { label: 'Flow', min: 0, max: 1.2, example: '70 %' }),
+      ...clockCells,
+    },
+    {
+      label: 'Shifts',
+      note: 'Flow by the clock, the days of the week and the months; counts beside the speed profile',
+    },
   ),
 };

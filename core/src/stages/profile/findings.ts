@@ -9,6 +9,17 @@ export const findings = declared({
     clear: 'Correct the hours so that together they fit in a year.',
     field: 'profile.points.0.hours',
   },
+  'profile.shift-time': {
+    severity: 'stop',
+    basis: 'Times of day',
+    clear: 'Write it like 06:00 or 22:30.',
+  },
+  'profile.shifts-overlap': {
+    severity: 'caution',
+    basis: 'Calendar',
+    clear: 'Let each hour of the week belong to one shift.',
+    field: 'profile.shifts.0.flow',
+  },
   'profile.drive-wastes': {
     severity: 'note',
     basis: PRACTICE + ': a drive costs 2–4 % of what passes through it',

@@ -1,4 +1,5 @@
 import { interpolate, mostOf } from '../../ground/numeric.ts';
+import type { Value } from '../../ground/value.ts';
 import type { OptionBrief } from '../stage.ts';
 import { controlled, FULL, type Control, type ControlSetting, type FlowPoint } from './flow-control.ts';
 import { efficiencyAbout, twoTermMachine, type FlowMachine } from './flow-machine.ts';
@@ -30,15 +31,17 @@ const isFan = ({ job: { load, profile } }: OptionBrief): boolean =>
   load.way === 'fan' || load.machine === 'fan' || profile.control === 'damper' || profile.control === 'inlet vane';
 
 /** The machine as typed: its curve, or head at no flow, or what is usual of its kind. */
-export function flowModelOf(brief: OptionBrief, staticShare: number): FlowModel {
+export function flowModelOf(
+  brief: OptionBrief,
+  staticShare: number,
+  points: readonly { readonly flow: Value; readonly hours: Value }[],
+): FlowModel {
   const { job, given, rows } = brief;
   const typed = given.profile;
   const best = typed.bestFlow?.value ?? 1;
   const tabled = tabledMachine(brief, best, staticShare);
   const shutOff = typed.shutOffHead?.value ?? (isFan(brief) ? FAN_SHUT_OFF : PUMP_SHUT_OFF);
-  const used = rows['profile.points'].flatMap(({ flow, hours }) =>
-    flow && hours && hours.value > 0 ? [flow.value] : [],
-  );
+  const used = points.flatMap(({ flow, hours }) => (hours.value > 0 ? [flow.value] : []));
   return {
     kind: job.load.torqueKind,
     fan: isFan(brief),

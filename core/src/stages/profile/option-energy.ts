@@ -7,7 +7,7 @@ import type { OptionBrief } from '../stage.ts';
 import { inputOf, onDrives, type Fed } from './input-power.ts';
 import { optionMotor } from './motor-today.ts';
 import { drivesOf, DRIVE_LOSS, standbyEnergy } from './profile-energy.ts';
-import type { ProfilePoint, ProfileResult } from './profile-result.ts';
+import type { OptionRow, ProfilePoint, ProfileResult } from './profile-result.ts';
 import { runBy, type FlowModel } from './flow-model.ts';
 import type { ProfileValues } from './values.ts';
 
@@ -67,12 +67,13 @@ export function withOptionEnergy(profile: ProfileResult, by: RunsBy): ProfileRes
     flux: onDrive && canLowerFlux(brief),
   };
   const lowered = on.flux && brief.job.profile.fluxOptimised;
+  const own: OptionRow[] = [];
   let [usual, least, peak, apparent] = [0, 0, 0, 0];
   for (const point of points) {
-    if (point.hours <= 0) continue;
-    const at = inputAt(point, by, on);
+    const at = point.hours <= 0 ? REST : inputAt(point, by, on);
     if (!at) return profile;
     const taken = lowered ? at.least : at.usual;
+    own.push({ mean: taken.input * at.running, peak: taken.input, apparent: taken.apparent });
     usual += at.usual.input * at.running * point.hours;
     least += at.least.input * at.running * point.hours;
     peak = Math.max(peak, taken.input);
@@ -81,7 +82,7 @@ export function withOptionEnergy(profile: ProfileResult, by: RunsBy): ProfileRes
   const standby = onDrive ? standbyEnergy(points, by.motor.power, drivesOf(model), brief.practice) : 0;
   const energy = (lowered ? least : usual) + standby;
   const values = valuesOf({ energy, peak, apparent, saved: on.flux ? usual - least : undefined }, by, profile);
-  return { ...profile, values: { ...profile.values, ...values } };
+  return { ...profile, own, values: { ...profile.values, ...values } };
 }
 
 interface Sums {

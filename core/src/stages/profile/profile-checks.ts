@@ -39,12 +39,11 @@ export function checkControl({ job }: OptionBrief, flowVaries: boolean, need: Ne
 export function checkAboveFull(
   motor: Motor,
   steps: readonly ProfilePoint[],
-  typed: readonly { readonly at: number }[],
   { brief, flag, from }: { readonly brief: OptionBrief; readonly flag: Flag; readonly from: number },
 ): void {
   const { school } = brief.job;
   const torqueText = (torque: number): string => formatQuantity(torque, 'torque', school);
-  for (const [index, step] of steps.entries()) {
+  for (const step of steps) {
     if (step.flow <= from || step.hours <= 0) continue;
     const worst = Math.max(step.shaftThrottled ?? 0, step.shaftControlled);
     const torque = step.shaftControlled / motor.speed / Math.max(1, step.speed);
@@ -58,7 +57,7 @@ export function checkAboveFull(
       heavy
         ? `At ${flow} flow the load takes ${formatQuantity(worst, 'power', school)}; the motor gives ${formatQuantity(motor.power, 'power', school)}, above its base speed too.`
         : `At ${flow} flow the motor has ${torqueText(left)} left below breakdown; the load takes ${torqueText(torque)}.`,
-      { field: `profile.points.${typed[index]?.at ?? index}.flow` },
+      { field: `${step.path}.flow` },
     );
   }
 }

@@ -9,10 +9,13 @@ import type { ProfileValues } from './values.ts';
 
 /** One step of the profile as drawn and tabled. Powers are electrical input, W. */
 export interface ProfilePoint {
-  /** Which row of the document it is. */
-  readonly at: number;
+  /** Where its row stands in the document. */
+  readonly path: string;
   readonly flow: number;
+  /** s a year; of a shift also in each month, and the mean price of its hours, per J, where the tariff goes by the clock. */
   readonly hours: number;
+  readonly monthly?: readonly number[] | undefined;
+  readonly price?: number | undefined;
   /** As controlled today, the mean over the hours; undefined where the control is not known. */
   readonly throttled: number | undefined;
   /** Highest input of those hours, W and VA, for the demand charge. */
@@ -47,9 +50,18 @@ export interface FlowPicture {
   readonly duty: readonly { readonly flow: number; readonly head: number; readonly hours: number }[];
 }
 
+/** What a row takes in an option: the mean over its hours, W, and while it runs, W and VA. */
+export interface OptionRow {
+  readonly mean: number;
+  readonly peak: number;
+  readonly apparent: number;
+}
+
 export interface ProfileResult extends StageResult<ProfileValues> {
   readonly points: readonly ProfilePoint[];
   readonly curves: readonly FlowCurve[];
+  /** The rows as this option runs them; undefined where its control is not known. */
+  readonly own?: readonly OptionRow[];
   readonly picture?: FlowPicture | undefined;
   readonly flowVaries: boolean;
   /** What the rows were worked out with; undefined until there are rows, load and motor. */

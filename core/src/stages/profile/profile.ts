@@ -3,13 +3,14 @@ import type { FlowCurve, FlowPicture, ProfileOn, ProfilePoint, ProfileResult } f
 import { HOUR } from '../../ground/constants.ts';
 import { energyOf } from './profile-energy.ts';
 import { checkAboveFull, checkControl, checkMachine, checkWaste } from './profile-checks.ts';
-import { findings as declared } from './findings.ts';
+import { findings as declared, type Flag } from './findings.ts';
 import { staticShareOf } from '../load/to-motor.ts';
 import { loadField } from '../load/ways.ts';
 import type { Job } from '../../job/job.ts';
 import { leastOf } from '../../ground/numeric.ts';
 import type { School } from '../../ground/quantity/units.ts';
-import { notebook } from '../stage.ts';
+import { notebook, type OptionBrief } from '../stage.ts';
+import { shiftsOf } from './shifts.ts';
 import type { ProfileValues } from './values.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
@@ -23,11 +24,11 @@ const YEAR_HOURS = 8784;
 /** Hours at each flow, and what they cost with today’s flow control and with speed control. */
 export function profileOn(on: ProfileOn): ProfileResult {
   const { motor, brief, load } = on;
-  const { job, given, rows } = brief;
+  const { job, given } = brief;
   const { findings, missing, flag, ...ask } = notebook('profile', declared);
   const need = job.situation.kind === 'energy' ? ask.need : ask.sharpen;
   const { motorPower } = load.values;
-  const points = rows['profile.points'].flatMap(({ at, flow, hours }) => (flow && hours ? [{ at, flow, hours }] : []));
+  const points = rowsOf(brief, flag);
   const flowVaries = points.some((point) => point.flow.value < FULL && point.hours.value > 0 && point.flow.value > 0);
   const total = points.reduce((sum, point) => sum + point.hours.value, 0);
   const staticShare = given.profile.staticHeadShare?.value ?? staticShareOf(given.load);
@@ -41,7 +42,7 @@ export function profileOn(on: ProfileOn): ProfileResult {
     const summary = points.length > 0 ? `${shownTotal} a year` : '';
     return { values: total > 0 ? { hours } : {}, findings, missing, summary, points: [], curves: [], flowVaries };
   }
-  const model = flowModelOf(brief, staticShare);
+  const model = flowModelOf(brief, staticShare, points);
   const fullPower = atFullFlow(motorPower, model, on);
   checkMachine(model, motorPower, fullPower, { brief, flag });
   const motors = { now: fedToday(motor, on), then: optionMotor(motor, on) };
@@ -49,7 +50,7 @@ export function profileOn(on: ProfileOn): ProfileResult {
   checkControl(brief, flowVaries, need, flag);
   // The load measured is held against the motor elsewhere; what is more than that, here.
   const from = fullPower.value > motorPower.value ? 0 : 1.001;
-  checkAboveFull(motor, steps, points, { brief, flag, from });
+  checkAboveFull(motor, steps, { brief, flag, from });
   const energy = energyOf(steps, { ...on, motor, motorPower: fullPower, hours, staticShare, model });
   checkWaste(energy.energySaved, flowVaries, brief, flag);
   const values = { hours, ...rangeOf(steps, hours, job.school), ...energy };
@@ -72,10 +73,25 @@ function verdict(saved: Value | undefined): string {
   return saved.value >= 0 ? `drive saves ${saved.text}` : 'a drive wastes energy';
 }
 
-interface Typed {
-  readonly at: number;
+interface Typed extends Pick<ProfilePoint, 'path' | 'monthly' | 'price'> {
   readonly flow: Value;
   readonly hours: Value;
+}
+
+/** Rows of hours, and shifts as rows. */
+function rowsOf(brief: OptionBrief, flag: Flag): Typed[] {
+  const { rows, job } = brief;
+  const typed = rows['profile.points'].flatMap(({ at, flow, hours }) =>
+    flow && hours ? [{ path: `profile.points.${at}`, flow, hours }] : [],
+  );
+  const shifts = shiftsOf(brief, flag).map(({ at, flow, seconds, monthly, price }) => ({
+    path: `profile.shifts.${at}`,
+    flow,
+    hours: quantity(seconds, 'time', job.school, { source: 'shifts of this job' }),
+    monthly,
+    price,
+  }));
+  return [...typed, ...shifts];
 }
 
 /** Mean flow and lowest speed of the rows in which it runs. */
@@ -126,7 +142,11 @@ interface Driving {
 }
 
 /** One row either way. */
-function stepOf({ at, flow, hours }: Typed, { now, then, full, model }: Driving, job: Job): ProfilePoint {
+function stepOf(
+  { path, flow, hours, monthly, price }: Typed,
+  { now, then, full, model }: Driving,
+  job: Job,
+): ProfilePoint {
   const today = runBy(model, job.profile.control, flow.value);
   const bySpeed = runBy(model, 'speed', flow.value) ?? NOTHING;
   const takenToday = today && inputOf(today, now, full);
@@ -139,9 +159,11 @@ function stepOf({ at, flow, hours }: Typed, { now, then, full, model }: Driving,
     point.machines.reduce((most, each) => (each.power > most.power ? each : most), STILL);
   const controlled = bySpeed.machines.at(-1) ?? STILL;
   return {
-    at,
+    path,
     flow: flow.value,
     hours: hours.value,
+    monthly,
+    price,
     head: model.kind === 'variable' ? systemHead(model.setting.machine, flow.value) : undefined,
     throttled: today && takenToday && takenToday.input * today.share,
     throttledPeak: takenToday?.input,

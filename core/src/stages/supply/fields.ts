@@ -1,3 +1,4 @@
+import { clockCells } from './clock.ts';
 import { quantity, list, choice, open, line, rows, named, is, not } from '../../ground/field.ts';
 import { feederSizes } from './feeder-sizes.ts';
 
@@ -158,13 +159,29 @@ export const fields = {
     ],
     { label: 'Counted by', usual: 'kW', group: 'Demand charge', note: 'What the demand charge is counted by' },
   ),
+  demandInterval: choice(
+    [
+      ['15 min', '15 minutes'],
+      ['30 min', '30 minutes'],
+    ],
+    { label: 'Mean over', usual: '15 min', group: 'Demand charge', note: 'Over which the demand meter takes its mean' },
+  ),
+  demandRatchet: quantity('fraction', {
+    label: 'Never below, of the year’s highest',
+    min: 0,
+    max: 1,
+    example: '80 %',
+    group: 'Demand charge',
+    note: 'Share of the highest demand of the year that every month is charged at least',
+  }),
   bands: rows(
     12,
     {
       name: line(60, { label: 'Band', usual: '' }),
       price: quantity('energyPrice', { label: 'Price', min: 0, max: 100 / 3.6e6, example: '0.11 per kWh' }),
       share: quantity('fraction', { label: 'Share of the running hours', min: 0, max: 1, example: '40 %' }),
+      ...clockCells,
     },
-    { label: 'Tariff', note: 'Time bands of the tariff' },
+    { label: 'Tariff', note: 'Time bands of the tariff, by their share of the hours or by the clock' },
   ),
 };

@@ -1,17 +1,23 @@
 import { formatNumber } from '../../ground/quantity/format.ts';
+import { YEAR } from '../../ground/constants.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import type { Brief } from '../stage.ts';
+import { clockOf, holds, saysWhen, yearOf } from './clock.ts';
 import type { Flag } from './findings.ts';
 
-/** Mean of the bands, each by its share of the motor’s hours. */
-export function meanPrice({ rows, job: { school } }: Brief, flag: Flag): Value | undefined {
-  const bands = rows['supply.bands'].flatMap(({ price, share }) => (price && share ? [{ price, share }] : []));
+/**
+ * Mean of the bands: by their share of the motor’s hours where one is typed, else by the clock over the whole year. Where shifts are
+ * known, what runs in a band is charged its price instead.
+ */
+export function meanPrice(brief: Brief, flag: Flag): Value | undefined {
+  const { school } = brief.job;
+  const bands = byShare(brief) ?? byClock(brief, flag);
   const total = bands.reduce((sum, band) => sum + band.share.value, 0);
   if (bands.length === 0 || total <= 0) return undefined;
   if (Math.abs(total - 1) > 0.011) {
     flag(
       'supply.band-shares',
-      `The time bands hold ${formatNumber(total * 100)} % of the motor’s hours; the mean price is taken over what is there.`,
+      `The time bands hold ${formatNumber(total * 100)} % of the hours; the mean price is taken over what is there.`,
     );
   }
   return quantity(
@@ -29,4 +35,35 @@ export function meanPrice({ rows, job: { school } }: Brief, flag: Flag): Value |
       source: 'tariff typed in this job',
     },
   );
+}
+
+interface Band {
+  readonly price: Value;
+  readonly share: Value;
+}
+
+function byShare({ rows }: Brief): Band[] | undefined {
+  const shared = rows['supply.bands'].flatMap(({ price, share }) => (price && share ? [{ price, share }] : []));
+  return shared.length > 0 ? shared : undefined;
+}
+
+/** Every band by its part of the year; where two hold at once the first of them counts. */
+function byClock({ rows, job }: Brief, flag: Flag): Band[] {
+  const bands = rows['supply.bands'].flatMap(({ at, price }) => {
+    const typed = job.supply.bands[at];
+    if (!price || !typed || !saysWhen(typed)) return [];
+    const clock = clockOf(typed);
+    if ('days' in clock) return [{ price, clock, seconds: 0 }];
+    for (const cell of clock)
+      flag('supply.band-time', `“${typed[cell]}” is no time of day.`, { field: `supply.bands.${at}.${cell}` });
+    return [];
+  });
+  for (const { month, kind, minute, seconds } of yearOf(bands.map(({ clock }) => clock))) {
+    const band = bands.find(({ clock }) => holds(clock, month, kind, minute));
+    if (band) band.seconds += seconds;
+  }
+  return bands.map(({ price, seconds }) => ({
+    price,
+    share: quantity(seconds / YEAR, 'fraction', job.school, { source: 'calendar: hours of the band in a year' }),
+  }));
 }

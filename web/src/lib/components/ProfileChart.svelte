@@ -14,18 +14,24 @@
   const PATH = 'profile.points';
   const steps = $derived(store.solution.details.profile);
   const count = $derived(store.rowCount(PATH));
-  const stepAt = $derived(new Map(steps.map((step) => [step.at, step])));
+  const stepAt = $derived(new Map(steps.map((step) => [step.path, step])));
 
   const kilowatts = (watts: number | undefined): string => (watts === undefined ? '–' : (watts / 1000).toFixed(1));
   /** Hours are typed to ten. */
   const rounded = (hours: number): number => Math.max(0, Math.min(8760, Math.round(hours / 10) * 10));
   const handles = $derived(
-    steps.map(({ at, flow, hours }): Handle => ({
-      at: [flow * 100, hours / 3600],
-      yAxis: 1,
-      ways: 'vertical',
-      moved: (_, to) => store.set(`${PATH}.${at}.hours`, `${rounded(to)} h`),
-    })),
+    steps.flatMap(({ path, flow, hours }): Handle[] =>
+      path.startsWith(PATH)
+        ? [
+            {
+              at: [flow * 100, hours / 3600],
+              yAxis: 1,
+              ways: 'vertical',
+              moved: (_, to) => store.set(`${path}.hours`, `${rounded(to)} h`),
+            },
+          ]
+        : [],
+    ),
   );
 </script>
 
@@ -87,7 +93,7 @@
       </thead>
       <tbody>
         {#each { length: count }, index (index)}
-          {@const step = stepAt.get(index)}
+          {@const step = stepAt.get(`${PATH}.${index}`)}
           <tr class="border-t" data-row={`${PATH}.${index}`}>
             {#each [['flow', 'Flow', '70 %'], ['hours', 'Hours', '2000 h']] as const as [name, label, placeholder] (name)}
               <td class="w-28 py-0.5 pe-2">

@@ -32,7 +32,11 @@
       <div class="flex flex-wrap items-start gap-2" data-row={`${path}.${index}`}>
         {#each cells as cell (cell.path)}
           <div class="min-w-24 flex-1">
-            <Field {store} {hydrated} field={{ ...cell, kind: 'text', path: `${path}.${index}.${cell.path}` }} />
+            <Field
+              {store}
+              {hydrated}
+              field={{ ...cell, kind: cell.options ? 'select' : 'text', path: `${path}.${index}.${cell.path}` }}
+            />
           </div>
         {/each}
         {#if check}<div class="mt-6">

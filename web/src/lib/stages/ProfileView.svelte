@@ -2,6 +2,7 @@
   import Bench from '$lib/bench/Bench.svelte';
   import MachineCurve from '$lib/components/MachineCurve.svelte';
   import ProfileChart from '$lib/components/ProfileChart.svelte';
+  import Shifts from '$lib/components/Shifts.svelte';
   import type { ViewProps } from './views';
 
   let props: ViewProps = $props();
@@ -9,5 +10,10 @@
 
 <Bench {...props} stage="profile">
   {#snippet picture()}<ProfileChart {...props} />{/snippet}
-  {#snippet after()}<div class="mt-2"><MachineCurve {...props} /></div>{/snippet}
+  {#snippet after()}
+    <div class="mt-2 grid gap-2">
+      <MachineCurve {...props} />
+      <Shifts {...props} />
+    </div>
+  {/snippet}
 </Bench>

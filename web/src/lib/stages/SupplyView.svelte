@@ -4,6 +4,7 @@
   import SupplyLine from '$lib/components/SupplyLine.svelte';
   import SupplyPhasors from '$lib/components/SupplyPhasors.svelte';
   import SupplyRecords from '$lib/components/SupplyRecords.svelte';
+  import { always, clockDefinitions } from '$lib/job/clock-cells';
   import type { ViewProps } from './views';
 
   let props: ViewProps = $props();
@@ -26,8 +27,9 @@
           { path: 'name', label: 'Band', placeholder: 'Night' },
           { path: 'price', label: 'Price', placeholder: '0.11 per kWh' },
           { path: 'share', label: 'Share of the hours', placeholder: '40 %' },
+          ...clockDefinitions,
         ]}
-        fresh={{ name: '', price: '', share: '' }}
+        fresh={{ name: '', price: '', share: '', ...always }}
       />
       <SupplyRecords store={props.store} hydrated={props.hydrated} />
     </div>

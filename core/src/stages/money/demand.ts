@@ -1,0 +1,53 @@
+import { MINUTE } from '../../ground/constants.ts';
+import { quantity, type Value } from '../../ground/value.ts';
+import type { OptionRow, ProfilePoint } from '../profile/profile-result.ts';
+import type { OptionBrief } from '../stage.ts';
+
+const MONTHS = 12;
+
+/** A row of hours with what it takes then, W and VA. */
+interface Demanding extends Pick<ProfilePoint, 'hours' | 'monthly'>, Pick<OptionRow, 'peak' | 'apparent'> {}
+
+/**
+ * Highest demand of each month. A shift counts in its months; a row of hours in every month of which it can fill the interval
+ * of the meter, and in as many as it can where it is rarer.
+ */
+export function monthlyDemands(rows: readonly Demanding[], interval: number, counted: 'peak' | 'apparent'): number[] {
+  const months = Array.from({ length: MONTHS }, () => 0);
+  for (const row of rows) {
+    const often = Math.floor(row.hours / interval + 1e-9);
+    for (let month = 0; month < MONTHS; month++)
+      if (row.monthly ? (row.monthly[month] ?? 0) >= interval : month < often)
+        months[month] = Math.max(months[month] ?? 0, row[counted]);
+  }
+  return months;
+}
+
+/** A year of demand charge: every month its highest, never below a share of the highest of the year. */
+export function demandOf(rows: readonly Demanding[], { job, given }: OptionBrief): Value | undefined {
+  const { demandPrice, demandRatchet } = given.supply;
+  if (!demandPrice) return undefined;
+  const interval = (job.supply.demandInterval === '30 min' ? 30 : 15) * MINUTE;
+  const byApparent = job.supply.demandBy === 'kVA';
+  const months = monthlyDemands(rows, interval, byApparent ? 'apparent' : 'peak');
+  const highest = Math.max(...months);
+  const least = (demandRatchet?.value ?? 0) * highest;
+  const charged = months.reduce((sum, month) => sum + Math.max(month, least), 0);
+  const [symbol, dimension] = byApparent ? (['S', 'apparentPower'] as const) : (['P', 'power'] as const);
+  const figure = (value: number): Value =>
+    quantity(value, dimension, job.school, { origin: 'estimated', source: 'profile' });
+  return quantity(charged * demandPrice.value, 'money', job.school, {
+    origin: 'estimated',
+    formula: demandRatchet
+      ? `K_d = d\\sum_m \\max(${symbol}_m, \\rho\\,${symbol}_{max})`
+      : `K_d = 12\\,d\\,\\overline{${symbol}_m}`,
+    from: {
+      d: demandPrice,
+      [demandRatchet ? `${symbol}_{max}` : `\\overline{${symbol}_m}`]: figure(
+        demandRatchet ? highest : charged / MONTHS,
+      ),
+      '\\rho': demandRatchet,
+    },
+    source: 'tariff typed in this job',
+  });
+}
