@@ -10,7 +10,7 @@ import { handover, type HandoverResult } from '../stages/handover/handover.ts';
 import { referenceMotor } from '../stages/load/reference-motor.ts';
 import { money, type MoneyResult } from '../stages/money/money.ts';
 import { pick, type PickResult } from '../stages/pick/pick.ts';
-import { withOptionEnergy } from '../stages/profile/option-energy.ts';
+import { withOptionEnergy, type RunsBy } from '../stages/profile/option-energy.ts';
 import { profileOn } from '../stages/profile/profile.ts';
 import type { ProfileResult } from '../stages/profile/profile-result.ts';
 import { protection, type ProtectionResult } from '../stages/protection/protection.ts';
@@ -39,6 +39,8 @@ export interface OptionResults {
 
 export interface SolvedOption extends Asked {
   readonly brief: OptionBrief;
+  /** What it runs by; undefined until there is a motor. */
+  readonly runs: RunsBy | undefined;
   readonly fields: Readonly<Record<string, FieldEcho>>;
   readonly results: OptionResults;
   /** Of this option alone; places are those of the document. */
@@ -79,10 +81,11 @@ export function solveOption(asked: Asked, shared: Shared, catalogue: Catalogue):
   const starting = again && picked.driveLimits ? start(motor ?? reference, profile, picked.driveLimits) : firstStart;
   const onDrive = starting.method === 'drive';
   const runs = motor ?? reference;
-  const used = runs ? withOptionEnergy(profile, { brief, motor: runs, nameplate, load, onDrive }) : profile;
+  const by = runs && { brief, motor: runs, nameplate, load, onDrive };
+  const used = by ? withOptionEnergy(profile, by) : profile;
   const on = { brief, catalogue, nameplate, supply, profile: used, starting, pick: picked };
   const results = { profile: used, starting, pick: picked, protection: protection(on), money: money(on) };
-  return { ...asked, brief, fields: inputs.fields, ...concluded(asked, shared, results, inputs.findings) };
+  return { ...asked, brief, runs: by, fields: inputs.fields, ...concluded(asked, shared, results, inputs.findings) };
 }
 
 type Before = Omit<OptionResults, 'handover'>;

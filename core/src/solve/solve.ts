@@ -29,13 +29,7 @@ import { powerTrain } from './train.ts';
  * is missing; only a programming error throws.
  */
 export function solve(job: Job, catalogue: Catalogue): Solution {
-  const shared = solveShared(job);
-  const typed = typedOptions(job).flatMap((letter) => {
-    const own = job.options[letter];
-    return own ? [solveOption({ letter, own }, shared, catalogue)] : [];
-  });
-  const proposed = propose(job, typed).map((idea) => solveOption(idea, shared, catalogue));
-  const solved = [...typed, ...proposed].toSorted((a, b) => letters.indexOf(a.letter) - letters.indexOf(b.letter));
+  const { shared, typed, solved } = solveOptions(job, catalogue);
   const chosen = typed.find(({ letter }) => letter === job.chosen) ?? typed[0];
   if (!chosen) throw new Error('a job has at least one option');
   const published = solved.map((option) => ({ option, solution: publish(option, shared) }));
@@ -62,6 +56,28 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
   };
 }
 
+/** What all options share, those of the document, and those with the proposed ones in the order of their letters. */
+export function solveOptions(
+  job: Job,
+  catalogue: Catalogue,
+): { readonly shared: Shared; readonly typed: readonly SolvedOption[]; readonly solved: readonly SolvedOption[] } {
+  const shared = solveShared(job);
+  const typed = typedOptions(job).flatMap((letter) => {
+    const own = job.options[letter];
+    return own ? [solveOption({ letter, own }, shared, catalogue)] : [];
+  });
+  const proposed = propose(job, typed).map((idea) => solveOption(idea, shared, catalogue));
+  const solved = [...typed, ...proposed].toSorted((a, b) => letters.indexOf(a.letter) - letters.indexOf(b.letter));
+  return { shared, typed, solved };
+}
+
+/** What an option is called. */
+export const nameOf = ({ own, results }: SolvedOption): string =>
+  own.name || (results.starting.method ? startName(results.starting.method) : 'Not decided');
+
+export const isStopped = (option: SolvedOption, shared: Shared): boolean =>
+  findingsOf(option, shared).some(({ severity }) => severity === 'stop');
+
 const findingsOf = (option: SolvedOption, { job, findings }: Shared): Finding[] =>
   bySeverity([...findings.filter(({ stage }) => isAsked(job, stage as StageName)), ...option.findings]);
 
@@ -73,13 +89,12 @@ function publish(option: SolvedOption, shared: Shared): OptionSolution {
   const findings = findingsOf(option, shared);
   const stages = stagesOf(option, shared, findings);
   const decided = results.handover.summary !== '';
-  const method = results.starting.method;
   return {
-    name: own.name || (method ? startName(method) : 'Not decided'),
+    name: nameOf(option),
     ...(proposed ? { proposed: proposed.kind, says: own } : {}),
     why: proposed?.why ?? '',
     summary: results.handover.values.decision.text,
-    stopped: findings.some(({ severity }) => severity === 'stop'),
+    stopped: isStopped(option, shared),
     decided,
     values: flatten(results),
     findings: bySeverity(option.findings),

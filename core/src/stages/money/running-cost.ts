@@ -15,22 +15,25 @@ type Running = Pick<
   | 'yearlyCost'
 >;
 
+/** What a row takes, W and VA. */
+type Taken = Pick<OptionRow, 'mean' | 'peak' | 'apparent'>;
+
 /** Energy and demand of a year, as it runs today, with speed control and in this option. */
 export function runningCosts(on: MoneyOn, energyPrice: Value): Running {
   const { brief, profile } = on;
   const { school } = brief.job;
   const { energyThrottled, energySpeedControlled, energy } = profile.values;
-  const today = profile.points.map(({ throttled = 0, throttledPeak = 0, throttledApparent = 0 }) => ({
+  const today = profile.points.map(({ throttled = 0, throttledPeak = 0, throttledApparent = 0 }): Taken => ({
     mean: throttled,
     peak: throttledPeak,
     apparent: throttledApparent,
   }));
-  const bySpeed = profile.points.map(({ speedControlled, speedControlledApparent }) => ({
+  const bySpeed = profile.points.map(({ speedControlled, speedControlledApparent }): Taken => ({
     mean: speedControlled,
     peak: speedControlled,
     apparent: speedControlledApparent,
   }));
-  const costOf = (used: Value | undefined, rows: readonly OptionRow[] | undefined): Cost | undefined =>
+  const costOf = (used: Value | undefined, rows: readonly Taken[] | undefined): Cost | undefined =>
     used && rows && costOfYear(used, rows, on, energyPrice);
   const throttled = costOf(energyThrottled, today);
   const controlled = costOf(energySpeedControlled, bySpeed);
@@ -60,7 +63,7 @@ interface Cost {
   readonly demand: Value | undefined;
 }
 
-function costOfYear(used: Value, rows: readonly OptionRow[], on: MoneyOn, energyPrice: Value): Cost {
+function costOfYear(used: Value, rows: readonly Taken[], on: MoneyOn, energyPrice: Value): Cost {
   const { brief, profile } = on;
   const price = priceOver(rows, on, energyPrice);
   const demand = demandOf(
@@ -77,7 +80,7 @@ function costOfYear(used: Value, rows: readonly OptionRow[], on: MoneyOn, energy
 }
 
 /** Mean price of the energy of some rows: what a shift takes is charged by the clock, unless the job has one price for all. */
-function priceOver(rows: readonly OptionRow[], { brief, profile }: MoneyOn, general: Value): Value {
+function priceOver(rows: readonly Taken[], { brief, profile }: MoneyOn, general: Value): Value {
   const { points } = profile;
   if (brief.given.money.energyPrice || points.every(({ price }) => price === undefined)) return general;
   let [energy, cost] = [0, 0];

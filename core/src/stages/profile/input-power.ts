@@ -22,19 +22,32 @@ export const fedMotor = (motor: Motor, { given, practice }: OptionBrief, guarant
   practice,
 });
 
-const NOTHING: Taken = { input: 0, apparent: 0 };
+/** What everything that runs takes, what of it reaches the shafts and what drives lose of it, W. */
+export interface Drawn extends Taken {
+  readonly shaft: number;
+  readonly driveLoss: number;
+}
+
+export const NOTHING_DRAWN: Drawn = { input: 0, apparent: 0, shaft: 0, driveLoss: 0 };
 
 /** Electrical input of everything that runs, W and VA; `full` is the shaft power of one machine at full flow. */
-export const inputOf = ({ machines }: FlowPoint, motor: Fed, full: number, flux?: 'least'): Taken =>
+export const inputOf = ({ machines }: FlowPoint, motor: Fed, full: number, flux?: 'least'): Drawn =>
   machines.reduce((sum, each) => {
-    const one = takenBy(each, motor, full, flux);
-    return { input: sum.input + each.count * one.input, apparent: sum.apparent + each.count * one.apparent };
-  }, NOTHING);
+    const one = drawnBy(each, motor, full, flux);
+    return {
+      input: sum.input + each.count * one.input,
+      apparent: sum.apparent + each.count * one.apparent,
+      shaft: sum.shaft + each.count * one.shaft,
+      driveLoss: sum.driveLoss + each.count * one.driveLoss,
+    };
+  }, NOTHING_DRAWN);
 
-function takenBy({ power, speed, onDrive }: Running, motor: Fed, full: number, flux?: 'least'): Taken {
-  if (!onDrive) return takenOnLine(motor, full * power);
-  const { input, driveLoss } = fedBy(motor, full * power, speed, flux);
-  return { input: input + driveLoss, apparent: (input + driveLoss) / DRIVE_INPUT.powerFactor };
+function drawnBy({ power, speed, onDrive }: Running, motor: Fed, full: number, flux?: 'least'): Drawn {
+  const shaft = full * power;
+  if (!onDrive) return { ...takenOnLine(motor, shaft), shaft, driveLoss: 0 };
+  const { input: behind, driveLoss } = fedBy(motor, shaft, speed, flux);
+  const input = behind + driveLoss;
+  return { input, apparent: input / DRIVE_INPUT.powerFactor, shaft, driveLoss };
 }
 
 /** The same where a drive feeds whatever the control of the flow is, at full speed. */
@@ -44,7 +57,7 @@ export const onDrives = (point: FlowPoint): FlowPoint => ({
 });
 
 /** What a motor takes behind its drive, and what the drive loses, W. */
-export function fedBy(
+function fedBy(
   motor: Fed,
   shaft: number,
   speed: number,

@@ -1,9 +1,9 @@
 import { quantity } from '../../ground/value.ts';
-import type { Taken } from '../../motor/at-part-load.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { OptionBrief } from '../stage.ts';
+import type { FlowPoint } from './flow-control.ts';
 import { inputOf, onDrives, type Fed } from './input-power.ts';
 import { optionMotor } from './motor-today.ts';
 import { drivesOf, DRIVE_LOSS, standbyEnergy } from './profile-energy.ts';
@@ -20,69 +20,82 @@ export interface RunsBy {
   readonly onDrive: boolean;
 }
 
-/** What it takes while it runs, the same with the flux that takes least, and the share of the hours in which it runs. */
-interface OptionInput {
-  readonly usual: Taken;
-  readonly least: Taken;
-  readonly running: number;
-}
-
-interface Running {
+/** What an option is worked out with. */
+export interface Running {
   readonly motor: Fed;
   readonly model: FlowModel;
   /** Shaft power of one machine at full flow, W. */
   readonly full: number;
-  /** Whether less flux is worked out too. */
-  readonly flux: boolean;
-}
-
-const REST: OptionInput = { usual: { input: 0, apparent: 0 }, least: { input: 0, apparent: 0 }, running: 0 };
-
-/** Input of one row as this option controls its flow; undefined where its control is not known. */
-function inputAt({ flow }: ProfilePoint, { brief, onDrive }: RunsBy, on: Running): OptionInput | undefined {
-  const { ownControl, control } = brief.job.profile;
-  if (flow <= 0) return REST;
-  const by = onDrive && ownControl === 'auto' ? 'speed' : ownControl === 'auto' ? control : ownControl;
-  const point = runBy(on.model, by, flow);
-  if (!point) return undefined;
-  const run = onDrive && by !== 'speed' ? onDrives(point) : point;
-  const usual = inputOf(run, on.motor, on.full);
-  const least = on.flux ? inputOf(run, on.motor, on.full, 'least') : usual;
-  return { usual, least, running: point.share };
+  /** Whether less flux is worked out, and whether the drive of the option goes by it. */
+  readonly flux: 'no' | 'shown' | 'counted';
 }
 
 /** Slow to come back when a shock asks for torque. */
 const canLowerFlux = ({ job: { load } }: OptionBrief): boolean =>
   load.torqueKind === 'variable' || load.shock === 'uniform';
 
-/** Energy of a year, J, and highest input, W, of the option itself, once it is known how it runs. */
-export function withOptionEnergy(profile: ProfileResult, by: RunsBy): ProfileResult {
-  const { points, model, fullPower } = profile;
-  if (points.length === 0 || !model || !fullPower) return profile;
+/** Undefined until rows, load and motor are known. */
+export function runningOf({ points, model, fullPower }: ProfileResult, by: RunsBy): Running | undefined {
+  if (points.length === 0 || !model || !fullPower) return undefined;
   const { brief, onDrive } = by;
-  const on = {
+  const flux = onDrive && canLowerFlux(brief);
+  return {
     motor: optionMotor(by.motor, by),
     model,
     full: fullPower.value,
-    flux: onDrive && canLowerFlux(brief),
+    flux: flux ? (brief.job.profile.fluxOptimised ? 'counted' : 'shown') : 'no',
   };
-  const lowered = on.flux && brief.job.profile.fluxOptimised;
-  const own: OptionRow[] = [];
-  let [usual, least, peak, apparent] = [0, 0, 0, 0];
-  for (const point of points) {
-    const at = point.hours <= 0 ? REST : inputAt(point, by, on);
-    if (!at) return profile;
-    const taken = lowered ? at.least : at.usual;
-    own.push({ mean: taken.input * at.running, peak: taken.input, apparent: taken.apparent });
-    usual += at.usual.input * at.running * point.hours;
-    least += at.least.input * at.running * point.hours;
-    peak = Math.max(peak, taken.input);
-    apparent = Math.max(apparent, taken.apparent);
+}
+
+type Hours = Pick<ProfilePoint, 'flow' | 'hours'>;
+
+/** What rows take as an option controls their flow, and what less flux saves of their energy, J; undefined where its control is not known. */
+export function ownRows(
+  points: readonly Hours[],
+  { brief, onDrive }: RunsBy,
+  { motor, model, full, flux }: Running,
+): { readonly rows: readonly OptionRow[]; readonly saved: number } | undefined {
+  const { ownControl, control } = brief.job.profile;
+  const by = onDrive && ownControl === 'auto' ? 'speed' : ownControl === 'auto' ? control : ownControl;
+  const rows: OptionRow[] = [];
+  let saved = 0;
+  for (const { flow, hours } of points) {
+    const point = flow > 0 && hours > 0 ? runBy(model, by, flow) : RESTS;
+    if (!point) return undefined;
+    const run = onDrive && by !== 'speed' ? onDrives(point) : point;
+    const usual = inputOf(run, motor, full);
+    const least = flux === 'no' ? usual : inputOf(run, motor, full, 'least');
+    const taken = flux === 'counted' ? least : usual;
+    saved += (usual.input - least.input) * point.share * hours;
+    rows.push({
+      mean: taken.input * point.share,
+      shaft: taken.shaft * point.share,
+      driveLoss: taken.driveLoss * point.share,
+      peak: taken.input,
+      apparent: taken.apparent,
+    });
   }
-  const standby = onDrive ? standbyEnergy(points, by.motor.power, drivesOf(model), brief.practice) : 0;
-  const energy = (lowered ? least : usual) + standby;
-  const values = valuesOf({ energy, peak, apparent, saved: on.flux ? usual - least : undefined }, by, profile);
-  return { ...profile, own, values: { ...profile.values, ...values } };
+  return { rows, saved };
+}
+
+const RESTS: FlowPoint = { machines: [], share: 1 };
+
+/** Energy, J, that the drives of an option take in a year while they wait. */
+export const waiting = (points: readonly Hours[], { brief, motor, onDrive }: RunsBy, { model }: Running): number =>
+  onDrive ? standbyEnergy(points, motor.power, drivesOf(model), brief.practice) : 0;
+
+/** Energy of a year, J, and highest input, W, of the option itself, once it is known how it runs. */
+export function withOptionEnergy(profile: ProfileResult, by: RunsBy): ProfileResult {
+  const { points } = profile;
+  const on = runningOf(profile, by);
+  const own = on && ownRows(points, by, on);
+  if (!own) return profile;
+  const { rows } = own;
+  const energy = rows.reduce((sum, { mean }, at) => sum + mean * (points[at]?.hours ?? 0), waiting(points, by, on));
+  const peak = rows.reduce((most, row) => Math.max(most, row.peak), 0);
+  const apparent = rows.reduce((most, row) => Math.max(most, row.apparent), 0);
+  const values = valuesOf({ energy, peak, apparent, saved: on.flux === 'no' ? undefined : own.saved }, by, profile);
+  return { ...profile, own: rows, values: { ...profile.values, ...values } };
 }
 
 interface Sums {

@@ -25,7 +25,7 @@ export const drivesOf = ({ setting }: FlowModel): number => (setting.oneOnSpeed 
 
 /** Energy, J, that drives take in a year while they wait. */
 export function standbyEnergy(
-  steps: readonly ProfilePoint[],
+  steps: readonly Pick<ProfilePoint, 'flow' | 'hours'>[],
   power: number,
   drives: number,
   { driveStandby }: Practice,

@@ -50,9 +50,11 @@ export interface FlowPicture {
   readonly duty: readonly { readonly flow: number; readonly head: number; readonly hours: number }[];
 }
 
-/** What a row takes in an option: the mean over its hours, W, and while it runs, W and VA. */
+/** What a row takes in an option: the mean over its hours, of it at the shafts and lost in drives, W, and while it runs, W and VA. */
 export interface OptionRow {
   readonly mean: number;
+  readonly shaft: number;
+  readonly driveLoss: number;
   readonly peak: number;
   readonly apparent: number;
 }

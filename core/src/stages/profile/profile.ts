@@ -16,7 +16,7 @@ import { formatQuantity } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import { FULL, type Control, type FlowPoint, type Running } from './flow-control.ts';
 import { systemHead } from './flow-machine.ts';
-import { fedBy, inputOf, type Fed } from './input-power.ts';
+import { inputOf, type Fed } from './input-power.ts';
 import { flowModelOf, fullOverMeasured, runBy, type FlowModel } from './flow-model.ts';
 
 const YEAR_HOURS = 8784;
@@ -151,10 +151,6 @@ function stepOf(
   const bySpeed = runBy(model, 'speed', flow.value) ?? NOTHING;
   const takenToday = today && inputOf(today, now, full);
   const taken = inputOf(bySpeed, then, full);
-  const driveLoss = bySpeed.machines.reduce(
-    (sum, { count, power, speed, onDrive }) => sum + (onDrive ? count * fedBy(then, full * power, speed).driveLoss : 0),
-    0,
-  );
   const hardest = (point: FlowPoint): Running =>
     point.machines.reduce((most, each) => (each.power > most.power ? each : most), STILL);
   const controlled = bySpeed.machines.at(-1) ?? STILL;
@@ -170,8 +166,8 @@ function stepOf(
     throttledApparent: takenToday?.apparent,
     speedControlled: taken.input,
     speedControlledApparent: taken.apparent,
-    motorInput: taken.input - driveLoss,
-    driveLoss,
+    motorInput: taken.input - taken.driveLoss,
+    driveLoss: taken.driveLoss,
     shaftThrottled: today && full * hardest(today).power,
     shaftControlled: full * controlled.power,
     speed: controlled.speed,

@@ -1,0 +1,55 @@
+import { YEAR } from '../../ground/constants.ts';
+import { onMotor } from '../../stages/load/ways.ts';
+import type { ProfileResult } from '../../stages/profile/profile-result.ts';
+import type { Shared } from '../shared.ts';
+
+/** What is not known for sure, each drawn by itself. */
+export const riskVariables = [
+  'hours',
+  'energyPrice',
+  'growth',
+  'staticHead',
+  'power',
+  'capital',
+  'efficiency',
+  'life',
+] as const;
+export type RiskVariable = (typeof riskVariables)[number];
+
+/** Ends and the likeliest between them; the efficiency is as likely anywhere between. */
+export interface Range {
+  readonly low: number;
+  readonly mode: number;
+  readonly high: number;
+  readonly shape: 'triangle' | 'even';
+}
+
+export interface Spreads {
+  readonly ranges: Readonly<Record<RiskVariable, Range>>;
+}
+
+const about = (less: number, more: number): Range => ({ low: 1 - less, mode: 1, high: 1 + more, shape: 'triangle' });
+const NONE: Range = { low: 0, mode: 0, high: 0, shape: 'triangle' };
+
+/**
+ * How far each may lie from its figure; factors, but for growth and static head, which are added. Common practice, no published
+ * source. A load that is estimated is less sure than one that was measured; without static head there is none to be wrong.
+ */
+export function spreadsOf({ job }: Pick<Shared, 'job'>, profile: ProfileResult | undefined): Spreads {
+  const total = profile?.values.hours?.value ?? 0;
+  const most = total > 0 ? Math.max(1, YEAR / total) : 1.1;
+  const power = onMotor(job.load.way) || job.load.way === 'torque' ? 0.05 : 0.15;
+  const staticShare = profile?.model?.setting.machine.staticShare ?? 0;
+  return {
+    ranges: {
+      hours: { ...about(0.1, 0.1), high: Math.min(1.1, most) },
+      energyPrice: about(0.2, 0.3),
+      growth: { low: -0.02, mode: 0, high: 0.02, shape: 'triangle' },
+      staticHead: staticShare > 0 ? { low: -0.1, mode: 0, high: 0.1, shape: 'triangle' } : NONE,
+      power: about(power, power),
+      capital: about(0.1, 0.25),
+      efficiency: { low: 0, mode: 0, high: 1, shape: 'even' },
+      life: about(0.3, 0.3),
+    },
+  };
+}
