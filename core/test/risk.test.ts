@@ -296,7 +296,7 @@ describe('what the draws say', () => {
     ).toBeCloseTo(0, 6);
     const mean = at('meanFlow');
     // Flows scaled and none above full: 1·2000 and 0.6s·4000 of 6000 hours.
-    const scaled = ((mean * 6000 - 2000) / 4000 / 0.6) as number;
+    const scaled = (mean * 6000 - 2000) / 4000 / 0.6;
     expect(scaled).toBeGreaterThan(1);
     const part = job({
       profile: {

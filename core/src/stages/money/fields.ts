@@ -1,7 +1,7 @@
 import { YEAR } from '../../ground/constants.ts';
 import { perOption, quantity, words } from '../../ground/field.ts';
 
-export const lead = 'What the energy costs either way, at the guaranteed minimum efficiency.';
+export const lead = 'What each option costs, what it saves, and how sure that is.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {

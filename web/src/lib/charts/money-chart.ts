@@ -1,13 +1,38 @@
 import type { Solution } from '@pilgrim/core';
 import type { EChartsCoreOption } from 'echarts/core';
+import type { Band, Risk } from '@pilgrim/core/solve/risk/judge';
 import { axisLook, chartColours } from './colours';
 
 type Comparison = Solution['comparison'];
 
 const nameOf = ({ option, name }: Comparison['costs'][number]): string => `${option} ${name}`;
 
+/** Between a tenth and nine tenths of the draws; a stack of two lines, the lower of them not seen. */
+function bandsOf(risk: Risk | undefined, colours: readonly string[]): EChartsCoreOption[] {
+  return (risk?.options ?? []).flatMap(({ letter, costs }, at) => {
+    const line = {
+      type: 'line',
+      stack: `band ${letter}`,
+      symbol: 'none',
+      silent: true,
+      tooltip: { show: false },
+      lineStyle: { opacity: 0 },
+    };
+    const points = (of: (band: Band) => number): number[][] => costs.map(({ year, band }) => [year, of(band)]);
+    return [
+      { ...line, name: `${letter} low`, data: points(({ low }) => low) },
+      {
+        ...line,
+        name: `${letter} band`,
+        data: points(({ low, high }) => high - low),
+        areaStyle: { color: colours[at % colours.length], opacity: 0.16 },
+      },
+    ];
+  });
+}
+
 /** What each option has cost after so many years, with the moments at which the best and another are even. */
-export function moneyChart({ costs, evens }: Comparison, currency: string): EChartsCoreOption {
+export function moneyChart({ costs, evens }: Comparison, currency: string, risk?: Risk): EChartsCoreOption {
   const { ink, line, copper, sea, quiet, font } = chartColours();
   const axis = axisLook();
   const looks = [
@@ -37,6 +62,10 @@ export function moneyChart({ costs, evens }: Comparison, currency: string): ECha
     },
     yAxis: { ...axis, type: 'value', name: currency, min: 0, splitLine: { lineStyle: { color: line } } },
     series: [
+      ...bandsOf(
+        risk,
+        costs.map((_, at) => looks[at % looks.length]?.color ?? ink),
+      ),
       ...costs.map((each, at) => {
         const look = looks[at % looks.length];
         return {

@@ -6,6 +6,7 @@ import { read, write } from './dotted';
 import { letters, placeIn, type OwnNames } from '@pilgrim/core/job/places';
 import type * as Conflict from './conflict';
 import { History } from './history.svelte';
+import type { RiskModel } from '@pilgrim/core/solve/risk/risk-model';
 import { SolverClient } from './solver-client';
 import type { School } from '@pilgrim/core/ground/quantity/units';
 import { units } from '$lib/units.svelte';
@@ -273,8 +274,13 @@ export class JobStore implements FieldHost {
     this.#changed();
   }
 
+  /** What the options rest on, for draws of what may turn out otherwise. */
+  riskModel(): Promise<RiskModel> {
+    return this.#solver.ask({ kind: 'risk', job: this.#plain() });
+  }
+
   readPlate(text: string): Promise<PlateReading> {
-    return this.#solver.readPlate(text);
+    return this.#solver.ask({ kind: 'plate', text });
   }
 
   /** Saves `document` over the rival’s revision: the user has chosen field by field. */

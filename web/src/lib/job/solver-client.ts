@@ -1,7 +1,6 @@
 import type { Job, Solution } from '@pilgrim/core';
-import type { PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import SolveWorker from '$lib/workers/solve.worker?worker';
-import type { Answer, Question } from '$lib/workers/solve.worker';
+import type { Answer, Aside, AsideAnswers, Question } from '$lib/workers/solve.worker';
 
 /** What came of a question: a solution, what went wrong, or nothing where a newer question overtook it. */
 export type Outcome =
@@ -22,7 +21,8 @@ export class SolverClient {
   #running: ((outcome: Outcome) => void) | undefined;
   #next: { job: Job; done: (outcome: Outcome) => void } | undefined;
   #late: ReturnType<typeof setTimeout> | undefined;
-  #plates: { done: (reading: PlateReading) => void; fail: (error: Error) => void }[] = [];
+  #asides = new Map<number, { done: (answer: never) => void; fail: (error: Error) => void }>();
+  #asked = 0;
 
   get started(): boolean {
     return this.#worker !== undefined;
@@ -32,19 +32,20 @@ export class SolverClient {
     return new Promise((done) => {
       this.#next?.done(undefined);
       this.#next = { job, done };
-      this.#ask();
+      this.#begin();
     });
   }
 
-  /** Rejects where the worker could not be loaded or broke. */
-  readPlate(text: string): Promise<PlateReading> {
+  /** Beside the solving. Rejects where the worker could not be loaded or broke. */
+  ask<Kind extends Aside['kind']>(about: Extract<Aside, { kind: Kind }>): Promise<AsideAnswers[Kind]> {
     return new Promise((done, fail) => {
-      this.#plates.push({ done, fail });
-      this.#post({ kind: 'plate', text });
+      const id = ++this.#asked;
+      this.#asides.set(id, { done, fail });
+      this.#post({ kind: 'aside', id, about });
     });
   }
 
-  #ask(): void {
+  #begin(): void {
     if (this.#running || !this.#next) return;
     const { job, done } = this.#next;
     this.#next = undefined;
@@ -65,13 +66,13 @@ export class SolverClient {
     this.#running = undefined;
     clearTimeout(this.#late);
     done?.(outcome);
-    this.#ask();
+    this.#begin();
   }
 
   #start(): Worker {
     const worker = new SolveWorker();
     worker.onmessage = ({ data }: MessageEvent<Answer>) => {
-      if (data.kind === 'plate') this.#plates.shift()?.done(data.reading);
+      if (data.kind === 'aside') this.#answered(data);
       else if (data.kind === 'failed') this.#settle({ trouble: data.message });
       else this.#settle({ solution: data.solution, withoutCatalogue: data.withoutCatalogue });
     };
@@ -83,11 +84,19 @@ export class SolverClient {
     return worker;
   }
 
+  #answered({ id, answer, error }: Extract<Answer, { kind: 'aside' }>): void {
+    const waiting = this.#asides.get(id);
+    this.#asides.delete(id);
+    if (answer === undefined) waiting?.fail(new Error(error));
+    else waiting?.done(answer as never);
+  }
+
   /** Ends the worker with all it was asked; the next question starts another. */
   #giveUp(trouble: string): void {
     this.#worker?.terminate();
     this.#worker = undefined;
-    const lost = this.#plates.splice(0);
+    const lost = [...this.#asides.values()];
+    this.#asides.clear();
     for (const { fail } of lost) fail(new Error(trouble));
     this.#settle({ trouble });
   }

@@ -1,12 +1,25 @@
 <script lang="ts">
+  import { onDestroy } from 'svelte';
   import Bench from '$lib/bench/Bench.svelte';
   import { moneyChart } from '$lib/charts/money-chart';
   import Chart from '$lib/components/Chart.svelte';
   import EmptyPicture from '$lib/components/EmptyPicture.svelte';
   import OptionsTable from '$lib/components/OptionsTable.svelte';
+  import RiskPanel from '$lib/components/RiskPanel.svelte';
+  import { RiskRun } from '$lib/job/risk-run.svelte';
   import type { ViewProps } from './views';
 
   let props: ViewProps = $props();
+  const run = new RiskRun();
+  /** ms of quiet after a change before it is drawn again. */
+  const QUIET = 500;
+
+  $effect(() => {
+    if (!props.hydrated || comparison.costs.length === 0) return;
+    const timer = setTimeout(() => void run.start(() => props.store.riskModel()), QUIET);
+    return () => clearTimeout(timer);
+  });
+  onDestroy(() => run.cancel());
 
   const comparison = $derived(props.store.solution.comparison);
   const { currency } = $derived(props.store.solution.details.pricing);
@@ -28,12 +41,13 @@
           What each option has cost after so many years, at today’s prices
         </h2>
         <Chart
-          option={moneyChart(comparison, currency)}
+          option={moneyChart(comparison, currency, run.risk)}
           height={230}
           label="Cost of each option over the years, bought and fitted at year 0; the table below compares the options in figures."
         />
       </section>
     {/if}
+    <RiskPanel store={props.store} {run} />
     <OptionsTable store={props.store} />
   {/snippet}
 </Bench>

@@ -1,13 +1,26 @@
 /// <reference lib="webworker" />
 import { emptyCatalogue, solve, type Catalogue, type Job, type Solution } from '@pilgrim/core';
+import { riskModelOf, type RiskModel } from '@pilgrim/core/solve/risk/risk-model';
 import { readPlate, type PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 
+/** Beside the solving: a plate to read, or what a job’s options rest on, for draws. */
+export type Aside = { readonly kind: 'plate'; readonly text: string } | { readonly kind: 'risk'; readonly job: Job };
+export interface AsideAnswers {
+  readonly plate: PlateReading;
+  readonly risk: RiskModel;
+}
 export type Question =
-  { readonly kind: 'solve'; readonly job: Job } | { readonly kind: 'plate'; readonly text: string };
+  | { readonly kind: 'solve'; readonly job: Job }
+  | { readonly kind: 'aside'; readonly id: number; readonly about: Aside };
 export type Answer =
   | { readonly kind: 'solved'; readonly solution: Solution; readonly withoutCatalogue: boolean }
   | { readonly kind: 'failed'; readonly message: string }
-  | { readonly kind: 'plate'; readonly reading: PlateReading };
+  | {
+      readonly kind: 'aside';
+      readonly id: number;
+      readonly answer?: AsideAnswers[Aside['kind']];
+      readonly error?: string;
+    };
 
 let catalogue: Promise<Catalogue> | undefined;
 
@@ -40,8 +53,17 @@ async function solved(job: Job): Promise<Answer> {
   }
 }
 
+async function aside(about: Aside): Promise<Omit<Extract<Answer, { kind: 'aside' }>, 'kind' | 'id'>> {
+  try {
+    if (about.kind === 'plate') return { answer: readPlate(about.text) };
+    return { answer: riskModelOf(about.job, (await currentCatalogue()) ?? emptyCatalogue) };
+  } catch (error) {
+    return { error: error instanceof Error ? error.message : String(error) };
+  }
+}
+
 onmessage = async ({ data }: MessageEvent<Question>) => {
   const answer: Answer =
-    data.kind === 'plate' ? { kind: 'plate', reading: readPlate(data.text) } : await solved(data.job);
+    data.kind === 'aside' ? { kind: 'aside', id: data.id, ...(await aside(data.about)) } : await solved(data.job);
   postMessage(answer);
 };
