@@ -187,6 +187,7 @@ const mill: DemoSite = {
         braking: 'chopper',
       },
       money: { energyPrice: '0.092 per kWh' },
+      handover: { why: 'A load is lifted and lowered at more than one speed, and must be held at standstill.' },
     },
     {
       tag: 'PU-205',

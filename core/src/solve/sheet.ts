@@ -72,8 +72,8 @@ const row = (label: string, value: AnyValue, currency: string): SheetRow => ({
   origin: value.origin,
 });
 
-function reasonsOf({ details, values }: Solution): string[] {
-  const reasons: string[] = [];
+function reasonsOf({ details, values, chosen }: Solution, why: string): string[] {
+  const reasons = why === '' ? [] : [`Why ${chosen} and not the one that costs least: ${why}`];
   const { chosenMotor, motors, chosenDrive } = details;
   if (chosenMotor) reasons.push(`${chosenMotor.item.name}: ${chosenMotor.reasons.join(', ')}.`);
   const next = motors?.fits.find((each) => each.item.id !== chosenMotor?.item.id);
@@ -85,8 +85,8 @@ function reasonsOf({ details, values }: Solution): string[] {
     reasons.push(
       `Rules of thumb set for this plant or job: ${own.map((rule) => `${rule.title} ${rule.text}`).join('; ')}.`,
     );
-  const why = values['starting.method']?.working.note;
-  if (why) reasons.push(`${values['starting.method']?.text ?? ''}: ${why}`);
+  const start = values['starting.method'];
+  if (start?.working.note) reasons.push(`${start.text}: ${start.working.note}`);
   return reasons;
 }
 
@@ -123,7 +123,7 @@ export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
       .map((title) => ({ title, rows: rowsOf(title, solution, job.currency) }))
       .filter((section) => section.rows.length > 0),
     compared: comparedOf(solution, job.currency),
-    reasons: reasonsOf(solution),
+    reasons: reasonsOf(solution, job.handover.why?.trim() ?? ''),
     findings,
     needed: missing.flatMap(({ kind, message }) => (kind === 'sharpens' ? [] : [message])),
     sharpens: missing.flatMap(({ kind, message }) => (kind === 'sharpens' ? [message] : [])),

@@ -13,7 +13,7 @@ import { exchangeRate } from '../stages/pick/exchange.ts';
 import type { PickResult } from '../stages/pick/pick.ts';
 import { isAsked } from '../stages/situation/asked.ts';
 import type { AnyValue, Missing } from '../stages/stage.ts';
-import { compareOptions } from './compare-options.ts';
+import { compareOptions, type OptionComparison } from './compare-options.ts';
 import { solveOption, type OptionResults, type SolvedOption } from './option.ts';
 import { propose, startName } from './propose.ts';
 import { solveShared, type Shared } from './shared.ts';
@@ -35,6 +35,12 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
   const published = solved.map((option) => ({ option, solution: publish(option, shared) }));
   const own = published.find(({ option }) => option === chosen)?.solution;
   const findings = findingsOf(chosen, shared);
+  const comparison = compareOptions(
+    published.map(({ option: { letter }, solution }) => ({ letter, ...solution })),
+    job.school,
+    horizonOf(shared.brief),
+  );
+  const missing = [...chosen.missing, ...whyNotBest(job, chosen, comparison)];
   const values = Object.assign(flatten(shared.results), own?.values);
   return {
     engine: ENGINE,
@@ -42,18 +48,22 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
     chosen: chosen.letter,
     values,
     findings,
-    missing: chosen.missing,
+    missing,
     fields: Object.assign({}, shared.inputs.fields, ...typed.map(({ fields }) => fields)) as Solution['fields'],
-    stages: stagesOf(chosen, shared, findings),
+    stages: stagesOf({ ...chosen, missing }, shared, findings),
     train: own?.train ?? [],
     options: Object.fromEntries(published.map(({ option, solution }) => [option.letter, solution])),
-    comparison: compareOptions(
-      published.map(({ option: { letter }, solution }) => ({ letter, ...solution })),
-      job.school,
-      horizonOf(shared.brief),
-    ),
+    comparison,
     details: { ...detailsOf(chosen, shared, catalogue), readouts: readoutsOf(chosen.brief, values) },
   };
+}
+
+/** Taking another than the one that clearly costs least over the years asks for one sentence why. */
+function whyNotBest(job: Job, { letter, results }: SolvedOption, { best }: OptionComparison): Missing[] {
+  if (best?.by !== 'money.lifeCost' || best.option === letter || best.near.includes(letter)) return [];
+  if (job.handover.why?.trim() || !results.money.values.lifeCost) return [];
+  const message = `One sentence why ${letter} is taken and not ${best.option}, which costs clearly less over the years; it stands on the sheet`;
+  return [{ field: 'handover.why', stage: 'handover', message, kind: 'needed' }];
 }
 
 /** What all options share, those of the document, and those with the proposed ones in the order of their letters. */
@@ -136,6 +146,7 @@ function detailsOf(
   const usual = job.school === 'NEMA' ? 60 : 50;
   const frequency = supply.values.frequency?.value ?? nameplate.values.frequency?.value ?? usual;
   const rate = exchangeRate(brief, catalogue);
+  const drawing = profile.drawn();
   return {
     suspicions: situation.inquiry?.suspicions ?? [],
     clues: nameplate.clues,
@@ -152,8 +163,8 @@ function detailsOf(
     enclosures: place.verdicts,
     rules: rules.used(),
     profile: profile.points,
-    flowCurves: profile.curves,
-    flowPicture: profile.picture,
+    flowCurves: drawing.curves,
+    flowPicture: drawing.picture,
     starting: starting.comparisons,
     machine: starting.machine,
     startSetting: starting.setting,

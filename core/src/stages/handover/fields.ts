@@ -5,5 +5,10 @@ export const lead = 'The sheet that goes to purchasing, the electrician and the 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {
   preparedBy: words(120, { label: 'Prepared by' }),
+  why: words(300, {
+    label: 'Why this option and not the best',
+    hint: 'One sentence, where another costs clearly less over the years',
+    area: true,
+  }),
   note: words(2000, { label: 'Note for the sheet', area: true }),
 };

@@ -59,12 +59,17 @@ export interface OptionRow {
   readonly apparent: number;
 }
 
+export interface Drawing {
+  readonly curves: readonly FlowCurve[];
+  readonly picture?: FlowPicture | undefined;
+}
+
 export interface ProfileResult extends StageResult<ProfileValues> {
   readonly points: readonly ProfilePoint[];
-  readonly curves: readonly FlowCurve[];
   /** The rows as this option runs them; undefined where its control is not known. */
   readonly own?: readonly OptionRow[];
-  readonly picture?: FlowPicture | undefined;
+  /** What a screen draws of it; worked out when it is asked for, since most options of a keystroke are not looked at. */
+  readonly drawn: () => Drawing;
   readonly flowVaries: boolean;
   /** What the rows were worked out with; undefined until there are rows, load and motor. */
   readonly model?: FlowModel;

@@ -1,5 +1,5 @@
 import { fedToday, optionMotor } from './motor-today.ts';
-import type { FlowCurve, FlowPicture, ProfileOn, ProfilePoint, ProfileResult } from './profile-result.ts';
+import type { Drawing, FlowCurve, FlowPicture, ProfileOn, ProfilePoint, ProfileResult } from './profile-result.ts';
 import { HOUR } from '../../ground/constants.ts';
 import { energyOf } from './profile-energy.ts';
 import { checkAboveFull, checkControl, checkMachine, checkWaste } from './profile-checks.ts';
@@ -40,7 +40,7 @@ export function profileOn(on: ProfileOn): ProfileResult {
   const hours = quantity(total, 'time', job.school, { formula: '\\sum t_i', source: 'typed in this job' });
   if (!motor || !motorPower || total <= 0) {
     const summary = points.length > 0 ? `${shownTotal} a year` : '';
-    return { values: total > 0 ? { hours } : {}, findings, missing, summary, points: [], curves: [], flowVaries };
+    return { values: total > 0 ? { hours } : {}, findings, missing, summary, points: [], drawn: UNDRAWN, flowVaries };
   }
   const model = flowModelOf(brief, staticShare, points);
   const fullPower = atFullFlow(motorPower, model, on);
@@ -60,13 +60,17 @@ export function profileOn(on: ProfileOn): ProfileResult {
     missing,
     summary: `${shownTotal} · ${hours.value > 0 ? verdict(energy.savingShare) : 'no hours'}`,
     points: steps,
-    curves: curvesOf(motors.then, fullPower.value, model),
-    picture: model.kind === 'variable' ? pictureOf(model, points) : undefined,
+    drawn: () => ({
+      curves: curvesOf(motors.then, fullPower.value, model),
+      picture: model.kind === 'variable' ? pictureOf(model, points) : undefined,
+    }),
     fullPower,
     model,
     flowVaries,
   };
 }
+
+const UNDRAWN = (): Drawing => ({ curves: [] });
 
 function verdict(saved: Value | undefined): string {
   if (!saved) return 'control not known';
