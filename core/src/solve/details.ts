@@ -42,6 +42,8 @@ export interface Details {
   /** Input over flow for every way of control. */
   readonly flowCurves: readonly FlowCurve[];
   readonly flowPicture: FlowPicture | undefined;
+  /** m³/s that count as 100 %. */
+  readonly fullFlow: number | undefined;
   readonly starting: readonly Comparison[];
   /** The motor as a circuit with what the fit reached, and what a start of it depends on. */
   readonly machine: StartingResult['machine'];
@@ -75,6 +77,7 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
   profile: ['profile'],
   flowCurves: ['profile'],
   flowPicture: ['profile'],
+  fullFlow: ['profile'],
   starting: ['starting', 'protection'],
   machine: [],
   startSetting: [],
@@ -104,6 +107,7 @@ export const noDetails: Omit<Details, 'warming' | 'pricing' | 'readouts'> = {
   profile: [],
   flowCurves: [],
   flowPicture: undefined,
+  fullFlow: undefined,
   starting: [],
   machine: undefined,
   startSetting: undefined,

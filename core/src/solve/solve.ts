@@ -165,6 +165,7 @@ function detailsOf(
     profile: profile.points,
     flowCurves: drawing.curves,
     flowPicture: drawing.picture,
+    fullFlow: (brief.given.profile.fullFlow ?? brief.given.load.flow)?.value,
     starting: starting.comparisons,
     machine: starting.machine,
     startSetting: starting.setting,

@@ -123,7 +123,7 @@ function windows() {
 }
 
 /** Adds neighbours into the lower half, so that as much room is free above. */
-function pairUp(...all: readonly Float64Array[]): void {
+export function pairUp(...all: readonly Float64Array[]): void {
   for (const sums of all) {
     const half = sums.length / 2;
     for (let at = 0; at < half; at++) sums[at] = (sums[2 * at] ?? 0) + (sums[2 * at + 1] ?? 0);

@@ -1,4 +1,4 @@
-import { HOUR } from '../../ground/constants.ts';
+import { HOUR, YEAR } from '../../ground/constants.ts';
 import { clockCells } from '../supply/clock.ts';
 import { quantity, choice, rows, perOption, tick } from '../../ground/field.ts';
 
@@ -71,6 +71,29 @@ export const fields = {
     max: 1.2,
     example: '100 %',
     note: 'Share of full flow at which the load was measured; at full flow it may take more',
+  }),
+  calibration: quantity('count', {
+    label: 'Measured power over calculated',
+    min: 0.2,
+    max: 5,
+    example: '1.04',
+    group: 'Recorded log',
+    note: 'By which the power at full flow is multiplied, from a log of flow and power',
+  }),
+  calibrationFit: quantity('fraction', {
+    label: 'Of its spread explained, r²',
+    min: -1e6,
+    max: 1,
+    example: '92 %',
+    group: 'Recorded log',
+  }),
+  recordedOver: quantity('span', {
+    label: 'Recorded over',
+    min: 0,
+    max: 100 * YEAR,
+    example: '6 weeks',
+    group: 'Recorded log',
+    note: 'From the first to the last sample of the log that the hours come from',
   }),
   staticHeadShare: quantity('fraction', { label: 'Static share of the head', min: 0, max: 0.98, example: '30 %' }),
   shutOffHead: quantity('fraction', {

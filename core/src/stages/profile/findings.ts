@@ -20,6 +20,18 @@ export const findings = declared({
     clear: 'Let each hour of the week belong to one shift.',
     field: 'profile.shifts.0.flow',
   },
+  'profile.season': {
+    severity: 'caution',
+    basis: PRACTICE,
+    clear: 'Record for four weeks or more, in the season that matters, or type the hours of a year.',
+    field: 'profile.recordedOver',
+  },
+  'profile.calibration-poor': {
+    severity: 'caution',
+    basis: 'Least squares over the samples of the log',
+    clear: 'Check full flow, the control and the curve of the machine, or leave the factor out.',
+    field: 'profile.calibration',
+  },
   'profile.drive-wastes': {
     severity: 'note',
     basis: PRACTICE + ': a drive costs 2–4 % of what passes through it',

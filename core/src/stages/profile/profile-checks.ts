@@ -1,3 +1,4 @@
+import { HOUR } from '../../ground/constants.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import type { Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
@@ -81,6 +82,26 @@ const NOTICED = 1.02;
 /** Flows of the best that a machine should run in (hydraulic standards’ preferred range, from memory). */
 const PREFERRED = [0.7, 1.2] as const;
 
+/** A log shorter than this has not seen the seasons, s. Common practice, no published source. */
+const SEASON = 28 * 24 * HOUR;
+/** Of its spread a calibration should explain. Common practice, no published source. */
+const GOOD_FIT = 0.7;
+
+/** What the log that the hours come from does not say. */
+export function checkLog({ given, job }: OptionBrief, flag: Flag): void {
+  const { recordedOver, calibration, calibrationFit } = given.profile;
+  if (recordedOver && recordedOver.value < SEASON)
+    flag(
+      'profile.season',
+      `The hours come from a log of ${recordedOver.text}: no season was seen, and the year is taken to be all like it.`,
+    );
+  if (calibration && calibrationFit && calibrationFit.value < GOOD_FIT)
+    flag(
+      'profile.calibration-poor',
+      `The factor ${calibration.text} from measured power explains ${formatQuantity(Math.max(0, calibrationFit.value), 'fraction', job.school)} of its spread only: the machine runs otherwise than it is calculated.`,
+    );
+}
+
 /** What the curve and the hours say of the machine itself. */
 export function checkMachine(
   { kind, setting, measured, unused, known }: FlowModel,
@@ -90,7 +111,7 @@ export function checkMachine(
 ): void {
   const { job, given } = brief;
   const percent = (share: number): string => formatQuantity(share, 'fraction', job.school);
-  if (fullPower.value > NOTICED * motorPower.value)
+  if (fullPower.value > NOTICED * motorPower.value * (given.profile.calibration?.value ?? 1))
     flag(
       'profile.measured-below-full',
       `The load was measured at ${percent(measured)} flow; at full flow it takes ${fullPower.text} instead of ${motorPower.text}.`,

@@ -2,7 +2,7 @@ import { fedToday, optionMotor } from './motor-today.ts';
 import type { Drawing, FlowCurve, FlowPicture, ProfileOn, ProfilePoint, ProfileResult } from './profile-result.ts';
 import { HOUR } from '../../ground/constants.ts';
 import { energyOf } from './profile-energy.ts';
-import { checkAboveFull, checkControl, checkMachine, checkWaste } from './profile-checks.ts';
+import { checkAboveFull, checkControl, checkLog, checkMachine, checkWaste } from './profile-checks.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { staticShareOf } from '../load/to-motor.ts';
 import { loadField } from '../load/ways.ts';
@@ -48,6 +48,7 @@ export function profileOn(on: ProfileOn): ProfileResult {
   const motors = { now: fedToday(motor, on), then: optionMotor(motor, on) };
   const steps = points.map((point) => stepOf(point, { ...motors, full: fullPower.value, model }, job));
   checkControl(brief, flowVaries, need, flag);
+  checkLog(brief, flag);
   // The load measured is held against the motor elsewhere; what is more than that, here.
   const from = fullPower.value > motorPower.value ? 0 : 1.001;
   checkAboveFull(motor, steps, { brief, flag, from });
@@ -126,13 +127,14 @@ function rangeOf(
 /** Shaft power at full flow, where the load was measured at another. */
 function atFullFlow(motorPower: Value, model: FlowModel, { brief }: ProfileOn): Value {
   const more = fullOverMeasured(model, brief.job.profile.control);
-  if (more === 1) return motorPower;
-  return quantity(motorPower.value * more, 'power', brief.job.school, {
+  const { calibration, measuredFlow } = brief.given.profile;
+  if (more === 1 && !calibration) return motorPower;
+  return quantity(motorPower.value * more * (calibration?.value ?? 1), 'power', brief.job.school, {
     origin: 'estimated',
-    formula: 'P_{full} = P / p(q_m)',
-    from: { P: motorPower, q_m: brief.given.profile.measuredFlow },
+    formula: calibration ? 'P_{full} = k\\,P / p(q_m)' : 'P_{full} = P / p(q_m)',
+    from: { P: motorPower, q_m: measuredFlow, k: calibration },
     source: 'affinity laws and the curve of the machine',
-    note: 'The load was measured at part flow.',
+    note: calibration ? 'Calibrated on measured power.' : 'The load was measured at part flow.',
   });
 }
 

@@ -1,4 +1,5 @@
 import { logBinner, type BinnedLog } from '@pilgrim/core/stages/load/bin-log';
+import { flowLogger, type FlowRecord } from '@pilgrim/core/stages/profile/flow-log';
 import Papa from 'papaparse';
 
 /** What the first lines of a log say of its columns. */
@@ -18,7 +19,12 @@ export interface LogColumns {
   /** s from sample to sample without a time column; with one, s that its bare numbers stand for. */
   readonly interval: number;
   readonly headed: boolean;
+  /** A further column, of power beside flow. */
+  readonly second?: number | undefined;
 }
+
+/** What was made of a log, or why nothing was, in words. */
+export type LogTaken = { readonly done: string } | { readonly refused: string };
 
 const HEAD_BYTES = 65_536;
 const CHUNK = 1_000_000;
@@ -51,7 +57,7 @@ export async function previewLog(file: Blob): Promise<LogPreview> {
 }
 
 const TIME = /time|date|zeit|stamp|sec|^\s*(t|s|ms|min|h)\s*([[(,/].*)?$/i;
-const LOAD = /torque|moment|amp|current|\bA\b|N·?m\b|lb/i;
+const LOAD = /torque|moment|amp|current|flow|kw|watt|power|\bA\b|N·?m\b|lb|gpm|cfm|m³|m3/i;
 /** Seconds: a bare number in steps of so many, a clock time, or a date. NaN where it is none of these. */
 function timeOf(cell: string, step = 1): number {
   const number = Number(cell);
@@ -73,10 +79,12 @@ interface Watch {
   readonly cancelled?: () => boolean;
 }
 
-/** Bins a whole log as it streams by; undefined where it was cancelled. */
-export function binLog(source: File | string, columns: LogColumns, watch: Watch = {}): Promise<BinnedLog | undefined> {
+type OnRow = (time: number, value: number, second: number | undefined) => void;
+
+/** Reads a whole log as it streams by, row for row; false where it was cancelled. */
+function streamLog(source: File | string, columns: LogColumns, onRow: OnRow, watch: Watch): Promise<boolean> {
   const size = typeof source === 'string' ? source.length : source.size;
-  const binner = logBinner();
+  const { second } = columns;
   let row = 0;
   let skip = columns.headed;
   return new Promise((resolve, reject) => {
@@ -89,7 +97,7 @@ export function binLog(source: File | string, columns: LogColumns, watch: Watch 
           else if (cells.length > 1 || cells[0] !== '') {
             const time =
               columns.time < 0 ? row * columns.interval : timeOf(cells[columns.time] ?? '', columns.interval);
-            binner.push(time, valueOf(cells[columns.value]));
+            onRow(time, valueOf(cells[columns.value]), second === undefined ? undefined : valueOf(cells[second]));
             row++;
           }
         }
@@ -99,8 +107,28 @@ export function binLog(source: File | string, columns: LogColumns, watch: Watch 
           parser.abort();
         }
       },
-      complete: () => resolve(stopped ? undefined : binner.result()),
+      complete: () => resolve(!stopped),
       error: (cause: Error) => reject(cause),
     });
   });
+}
+
+/** Bins a whole log of load; undefined where it was cancelled. */
+export async function binLog(
+  source: File | string,
+  columns: LogColumns,
+  watch: Watch = {},
+): Promise<BinnedLog | undefined> {
+  const binner = logBinner();
+  return (await streamLog(source, columns, binner.push, watch)) ? binner.result() : undefined;
+}
+
+/** Sums a whole log of flow or power up; undefined where it was cancelled. */
+export async function recordFlow(
+  source: File | string,
+  columns: LogColumns,
+  watch: Watch = {},
+): Promise<FlowRecord | undefined> {
+  const logger = flowLogger();
+  return (await streamLog(source, columns, logger.push, watch)) ? logger.result() : undefined;
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Bench from '$lib/bench/Bench.svelte';
+  import FlowLogPanel from '$lib/components/FlowLogPanel.svelte';
   import MachineCurve from '$lib/components/MachineCurve.svelte';
   import ProfileChart from '$lib/components/ProfileChart.svelte';
   import Shifts from '$lib/components/Shifts.svelte';
@@ -14,6 +15,7 @@
     <div class="mt-2 grid gap-2">
       <MachineCurve {...props} />
       <Shifts {...props} />
+      <FlowLogPanel {...props} />
     </div>
   {/snippet}
 </Bench>
