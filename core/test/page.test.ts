@@ -51,7 +51,7 @@ it('each stage brings what its screen draws, two figures of small print come eve
     load: ['duty', 'loadCurve', 'poles', 'shafts', 'sizes', 'torquePerAmpere'],
     supply: ['phasors'],
     place: ['enclosures'],
-    profile: ['flowCurves', 'flowPicture', 'profile'],
+    profile: ['flowCurves', 'flowPicture', 'fullFlow', 'profile'],
     starting: ['loadCurve', 'starting'],
     pick: ['chosenDrive', 'chosenMotor', 'drives', 'motors', 'need', 'outlines', 'starter'],
     protection: ['starting'],

@@ -265,6 +265,18 @@ export const practiceRules = {
     why: 'Controls, fan and precharge of a drive that stays switched on while the motor stands.',
     others: [{ value: 0, whose: 'where the line contactor opens with the motor' }],
   },
+  repairShare: {
+    title: 'Repair up to this share of a new motor',
+    stage: 'money',
+    value: 0.6,
+    dimension: 'fraction',
+    range: [0.1, 1],
+    why: 'Dearer repairs of standard motors seldom come back in what is left of their life.',
+    others: [
+      { value: 0.5, whose: 'plants with a stock of spares' },
+      { value: 0.65, whose: 'large motors' },
+    ],
+  },
   driveSavingShare: {
     title: 'A drive is worth it from a saving of',
     stage: 'starting',

@@ -8,7 +8,7 @@ import type { LoadResult } from '../stages/load/load-result.ts';
 import { decodeFrame } from '../stages/nameplate/frame.ts';
 import { misfitsOf, outlineOf, type Outlines } from '../stages/nameplate/outline.ts';
 import type { NameplateResult } from '../stages/nameplate/nameplate.ts';
-import { horizonOf } from '../stages/money/money.ts';
+import { horizonOf } from '../stages/money/horizon.ts';
 import { exchangeRate } from '../stages/pick/exchange.ts';
 import type { PickResult } from '../stages/pick/pick.ts';
 import { isAsked } from '../stages/situation/asked.ts';

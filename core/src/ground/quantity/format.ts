@@ -1,3 +1,4 @@
+import { HOUR, YEAR } from '../constants.ts';
 import { remembered } from '../remembered.ts';
 import { dimensions, findUnit, shownUnit, type Dimension, type School, type Unit } from './units.ts';
 
@@ -42,10 +43,14 @@ const withUnit = (si: number, dimension: Dimension, unit: Unit): string => {
   return name === '' ? text : `${text}${NO_BREAK_SPACE}${name}`;
 };
 
-/** Units that take over where the usual one would show too many digits, each from a value in SI; the largest first. */
+/** Units that take over where the usual one would show too many digits or none that count, each from a value in SI; the largest first. */
 const largerUnits: Partial<Record<Dimension, readonly (readonly [from: number, unit: Unit])[]>> = {
   energy: [[3.6e10, { names: ['MWh'], factor: 3.6e9 }]],
   apparentPower: [[1e7, { names: ['MVA'], factor: 1e6 }]],
+  span: [
+    [0.1 * YEAR, { names: ['years'], factor: YEAR }],
+    [0, { names: ['days'], factor: 24 * HOUR }],
+  ],
   duration: [
     [10_800, { names: ['h'], factor: 3600 }],
     [600, { names: ['min'], factor: 60 }],

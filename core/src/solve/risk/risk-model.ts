@@ -3,7 +3,7 @@ import type { Job } from '../../job/job.ts';
 import type { Letter } from '../../job/places.ts';
 import type { Horizon } from '../../stages/money/cash-flow.ts';
 import { demandOf } from '../../stages/money/demand.ts';
-import { horizonOf } from '../../stages/money/money.ts';
+import { horizonOf } from '../../stages/money/horizon.ts';
 import { ownRows, runningOf, waiting, type Running } from '../../stages/profile/option-energy.ts';
 import { isStopped, nameOf, solveOptions } from '../solve.ts';
 import type { SolvedOption } from '../option.ts';

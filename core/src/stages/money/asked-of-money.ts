@@ -1,4 +1,5 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts';
+import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { PickResult } from '../pick/pick.ts';
 import type { ProfileResult } from '../profile/profile-result.ts';
 import type { OptionBrief } from '../stage.ts';
@@ -9,6 +10,7 @@ import type { SupplyResult } from '../supply/supply.ts';
 export interface MoneyOn {
   readonly brief: OptionBrief;
   readonly catalogue: Catalogue;
+  readonly nameplate: NameplateResult;
   readonly supply: SupplyResult;
   readonly profile: ProfileResult;
   readonly starting: StartingResult;

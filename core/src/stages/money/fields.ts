@@ -1,5 +1,7 @@
 import { YEAR } from '../../ground/constants.ts';
-import { perOption, quantity, words } from '../../ground/field.ts';
+import { choice, is, perOption, quantity, tick, words } from '../../ground/field.ts';
+
+const replacing = is('situation.kind', 'replace');
 
 export const lead = 'What each option costs, what it saves, and how sure that is.';
 
@@ -46,6 +48,42 @@ export const fields = {
       note: 'What somebody else pays of this option',
     }),
   }),
+  repairPrice: quantity('money', {
+    label: 'Price of the repair',
+    min: 0,
+    max: 1e9,
+    example: '1900',
+    group: 'Repair or replace',
+    asked: replacing,
+    note: 'What a shop asks to rewind or repair the failed motor',
+  }),
+  repairDays: quantity('span', {
+    label: 'Repaired in',
+    min: 0,
+    max: YEAR,
+    example: '10 days',
+    group: 'Repair or replace',
+    asked: replacing,
+  }),
+  rewinds: choice(
+    [
+      ['none', 'Never rewound'],
+      ['good', 'Rewound, tested'],
+      ['unknown', 'Rewound, nobody knows how'],
+    ],
+    { label: 'Its winding so far', usual: 'none', group: 'Repair or replace', asked: replacing },
+  ),
+  coreDamaged: tick({
+    label: 'Core damaged: loss up by a fifth, or hot spots',
+    group: 'Repair or replace',
+    asked: replacing,
+  }),
+  goodShop: tick({
+    label: 'The shop tests core and losses before and after',
+    group: 'Repair or replace',
+    asked: replacing,
+  }),
+  specialMotor: tick({ label: 'Special frame or shaft', group: 'Repair or replace', asked: replacing }),
   exchangeRate: quantity('count', {
     label: 'One of the catalogue’s currency costs',
     min: 1e-6,

@@ -1,3 +1,4 @@
+import { PRACTICE } from '../../ground/value.ts';
 import { declared, type FlagOf } from '../declared-finding.ts';
 
 /** What this stage may find, by its code. */
@@ -13,6 +14,18 @@ export const findings = declared({
     basis: 'Demand is charged by the highest mean of each month',
     clear: 'Keep full flow out of the months, or count the energy alone.',
     field: 'supply.demandPrice',
+  },
+  'money.repair-dear': {
+    severity: 'caution',
+    basis: PRACTICE,
+    clear: 'Buy the new motor, or let another shop quote.',
+    field: 'money.repairPrice',
+  },
+  'money.repair-hazardous': {
+    severity: 'caution',
+    basis: 'A repair that alters an explosion-protected motor ends its certificate',
+    clear: 'Let a shop that is certified for it decide.',
+    field: 'money.repairPrice',
   },
   'money.currency': {
     severity: 'stop',

@@ -3,11 +3,13 @@ import { formatNumber } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import { yearsCounted } from '../pick/asked-of-pick.ts';
 import { exchangeRate } from '../pick/exchange.ts';
-import { annuity, growingAnnuity, type Horizon } from './cash-flow.ts';
-import { notebook, type Brief, type StageResult } from '../stage.ts';
+import { annuity, growingAnnuity } from './cash-flow.ts';
+import { notebook, type StageResult } from '../stage.ts';
 import type { MoneyOn } from './asked-of-money.ts';
 import { extraCapital, firstCost } from './capital.ts';
 import { findings as declared, type Flag } from './findings.ts';
+import { horizonOf } from './horizon.ts';
+import { repairOrReplace } from './repair.ts';
 import { runningCosts } from './running-cost.ts';
 import type { MoneyValues } from './values.ts';
 
@@ -37,6 +39,7 @@ export function money(on: MoneyOn): MoneyResult {
     ...(bought && running.yearlyCost ? { lifeCost: lifeCost(bought, running.yearlyCost, on) } : {}),
     ...(bought && running.yearlyCost ? discounted(bought, running.yearlyCost, on) : {}),
     ...carbonOf(on),
+    ...(rate !== undefined && energyPrice ? repairOrReplace(on, rate, energyPrice, flag) : {}),
     ...(payback ? { payback } : {}),
   };
   return { values, findings, missing, summary: summaryOf(values, on) };
@@ -69,13 +72,6 @@ function lifeCost(first: Value, yearly: Value, { brief }: MoneyOn): Value {
     note: 'Without interest and without rising prices.',
   });
 }
-
-/** Interest and rising prices over the years counted. */
-export const horizonOf = ({ given, practice }: Pick<Brief, 'given' | 'practice'>): Horizon => ({
-  years: yearsCounted({ given }),
-  discount: practice.discountRate.value,
-  growth: given.money.priceGrowth?.value ?? 0,
-});
 
 /** What it all is worth now, and what the same would be each year. */
 function discounted(

@@ -1,4 +1,4 @@
-import { figure, type ValuesOf } from '../declared-value.ts';
+import { figure, phrase, type ValuesOf } from '../declared-value.ts';
 
 /** What this stage works out, in the order it is shown. */
 export const values = {
@@ -19,6 +19,12 @@ export const values = {
   annualCost: figure('money', 'The same spread over the years', { sheet: 'Energy and money' }),
   /** kg a year */
   carbon: figure('count', 'CO₂ of this option a year, kg', { sheet: 'Energy and money' }),
+  repairVerdict: phrase('Repair or replace', { sheet: 'Energy and money' }),
+  /** Energy of a year that the new motor does not lose and the repaired one would. */
+  repairSaving: figure('energy', 'A new motor saves over the repaired one'),
+  repairWorth: figure('money', 'Worth of the new motor over the repair', { sheet: 'Energy and money' }),
+  /** A year at which both would cost the same. */
+  repairEven: figure('time', 'Even with the repair from'),
   payback: figure('span', 'Simple payback', { sheet: 'Energy and money' }),
 };
 
