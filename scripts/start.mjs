@@ -73,7 +73,7 @@ await main(async () => {
     await prepareDatabase(databaseUrl, { demo });
     await ensureBuild();
     say('Starting the web server …');
-    await keepServing({ port, databaseUrl, owner: own?.owner });
+    await keepServing({ port, databaseUrl, owner: own?.owner, rig: demo });
   } finally {
     await own?.stop();
   }

@@ -5,6 +5,7 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { end, run, start } from './children.mjs';
 import { Failure } from './failure.mjs';
 import { patiently } from './patiently.mjs';
+import { freePort } from './postgres.mjs';
 import { root } from './root.mjs';
 
 const sources = [
@@ -41,17 +42,20 @@ export async function ensureBuild() {
     const { status, stdout, stderr } = await run(process.execPath, vite, { cwd: `${root}/web` });
     if (status !== 0) throw new Failure(`The build failed:\n${stdout}\n${stderr}`);
   });
-  await buildWorker();
+  await buildBeside();
   await unpackFonts();
   writeFileSync(stampFile, stamp);
 }
 
-/** What the server does beside the thread that answers, as one file. */
-async function buildWorker() {
+/** What runs beside the thread that answers, and the simulated rig, each as one file. */
+async function buildBeside() {
   const { build } = await import('esbuild');
   await build({
-    entryPoints: [`${root}/web/src/lib/server/work/worker.ts`],
-    outfile: `${root}/web/build/worker.js`,
+    entryPoints: {
+      worker: `${root}/web/src/lib/server/work/worker.ts`,
+      rig: `${root}/web/src/lib/server/rig/device.ts`,
+    },
+    outdir: `${root}/web/build`,
     bundle: true,
     platform: 'node',
     format: 'esm',
@@ -84,9 +88,22 @@ export async function prepareDatabase(url, { demo }) {
     throw new Failure(stderr.replace(/^pilgrim: /m, '').trim() || 'The database could not be prepared.');
 }
 
-/** Serves on 127.0.0.1. Resolves once it answers; `stop` asks it to finish and waits. A failure says whether it was `killed`. */
-export async function serve({ port, databaseUrl, owner, quiet = false }) {
+/** The simulated rig, on a port of its own. */
+async function startRig(owner) {
+  const port = await freePort();
+  const rig = start(process.execPath, [`${root}/web/build/rig.js`, String(port)], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    deathSignal: 'SIGTERM',
+  });
+  owner?.note('rig', rig.child.pid);
+  return { port, stop: () => end(rig) };
+}
+
+/** Serves on 127.0.0.1, with a rig beside it. Resolves once it answers; `stop` asks it to finish and waits. A failure says whether it was `killed`. */
+export async function serve({ port, databaseUrl, owner, quiet = false, rig = true }) {
   const origin = `http://127.0.0.1:${port}`;
+  const beside = rig ? await startRig(owner) : undefined;
   const web = start(process.execPath, [`${root}/web/server.js`], {
     cwd: root,
     stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
@@ -98,22 +115,28 @@ export async function serve({ port, databaseUrl, owner, quiet = false }) {
       PORT: String(port),
       ORIGIN: origin,
       DATABASE_URL: databaseUrl,
+      ...(beside ? { PILGRIM_RIG: String(beside.port) } : {}),
       BODY_SIZE_LIMIT: '8M', // photographs; JSON has its own, smaller limit in read-json.ts
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
     },
   });
   owner?.note('web', web.child.pid, { origin });
+  const stop = async () => {
+    await end(web);
+    await beside?.stop();
+  };
   let gone;
   void web.exited.then((how) => (gone = how));
   for (let tries = 0; tries < 1200; tries++) {
     if (gone) {
+      await beside?.stop();
       const failure = new Failure('The web server stopped while starting; the lines above say why.');
       throw Object.assign(failure, { killed: Boolean(gone.signal) });
     }
     const answer = await fetch(`${origin}/healthz`).catch(() => undefined);
-    if (answer?.ok) return { origin, exited: web.exited, pid: web.child.pid, stop: () => end(web) };
+    if (answer?.ok) return { origin, exited: web.exited, pid: web.child.pid, stop };
     await wait(50);
   }
-  await end(web);
+  await stop();
   throw new Failure('The web server did not answer within a minute.');
 }

@@ -87,7 +87,7 @@ const CLOSE = 1e-9;
  * The point below breakdown that gives a torque or power, by the secant: torque bends towards its peak, so that every step falls
  * short and none jumps over it. Undefined beyond breakdown.
  */
-function pointGiving(
+export function pointGiving(
   circuit: Circuit,
   wanted: number,
   what: 'outputPower' | 'shaftTorque',

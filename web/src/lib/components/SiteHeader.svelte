@@ -7,13 +7,14 @@
     current,
     hydrated,
     children,
-  }: { current: 'jobs' | 'motors' | 'sites' | 'catalogues'; hydrated: boolean; children?: Snippet } = $props();
+  }: { current: 'jobs' | 'motors' | 'sites' | 'catalogues' | 'rig'; hydrated: boolean; children?: Snippet } = $props();
 
   const places = [
     ['jobs', '/', 'Jobs'],
     ['motors', '/motors', 'Motors'],
     ['sites', '/sites', 'Sites'],
     ['catalogues', '/catalogues', 'Catalogues'],
+    ['rig', '/rig', 'Rig'],
   ] as const;
 </script>
 

@@ -1,0 +1,32 @@
+import { json } from '@sveltejs/kit';
+import { z } from 'zod';
+import { rigRange } from '@pilgrim/core/rig/rig';
+import { readJson, refuse } from '$lib/server/read-json';
+import { NoRig, readRig, setRig, type RigState } from '$lib/server/rig/client';
+import type { RequestHandler } from './$types';
+
+const within = ([low, high]: readonly [number, number]) => z.number().min(low).max(high);
+const settingSchema = z.strictObject({
+  damper: within(rigRange.damper),
+  speed: within(rigRange.speed),
+  leastFlux: z.boolean(),
+  oversized: z.boolean(),
+});
+
+async function answered(exchange: () => Promise<RigState>): Promise<Response> {
+  try {
+    return json(await exchange());
+  } catch (cause) {
+    if (cause instanceof NoRig) return refuse(409, [{ path: '', message: cause.message }]);
+    throw cause;
+  }
+}
+
+/** Reads hand and meters of the rig. */
+export const GET: RequestHandler = () => answered(readRig);
+
+/** Sets damper, speed, flux and motors of the rig. */
+export const PUT: RequestHandler = async ({ request }) => {
+  const read = await readJson(request, settingSchema);
+  return 'refusal' in read ? read.refusal : answered(() => setRig(read.value));
+};
