@@ -41,6 +41,20 @@ describe('a curve with efficiencies', () => {
     // Below the first of them it falls with the flow: what is typed for no flow does not count.
     expect(shaft(curved(whole, at('10 %')))).toBeCloseTo((0.1 * (49.2 / 40)) / (16 / 80), 9);
   });
+  it('its points are given with where they stand and what a share of each counts', () => {
+    expect(curved(whole.slice(2)).details.flowPicture?.typed).toEqual([
+      {
+        path: 'profile.curve.0',
+        by: 'head',
+        flow: expect.closeTo(0.5, 9) as number,
+        head: expect.closeTo(46 / 40, 9) as number,
+        ofFlow: expect.closeTo(100 / 3600, 9) as number,
+        ofHead: expect.closeTo(40, 9) as number,
+        efficiency: expect.closeTo(0.7, 9) as number,
+      },
+      expect.objectContaining({ path: 'profile.curve.1', head: expect.closeTo(1, 9) as number }),
+    ]);
+  });
   it('two efficiencies are a curve, one is not: then the usual one about the best flow', () => {
     const without = (...rows: number[]) =>
       whole.map((row, index) => (rows.includes(index) ? { flow: row.flow, head: row.head } : row));
@@ -132,6 +146,7 @@ const model = (more: Partial<FlowModel> = {}): FlowModel => ({
   setting: setting(),
   measured: 1,
   known: 'duty alone',
+  typed: [],
   unused: false,
   ...more,
 });

@@ -212,7 +212,16 @@ describe('what is drawn of it', () => {
       expect(heads[at60]).toBeCloseTo(1.25 * speed ** 2 - 0.25 * 0.36, 12);
     }
     expect(picture?.system[at60]).toBeCloseTo(0.4 + 0.6 * 0.36, 12);
-    expect(picture?.duty).toEqual([{ flow: 0.6, head: 0.4 + 0.6 * 0.6 * 0.6, hours: 3000 * HOUR }]);
+    expect(picture?.duty).toEqual([
+      { path: 'profile.points.0', flow: 0.6, head: 0.4 + 0.6 * 0.6 * 0.6, hours: 3000 * HOUR },
+    ]);
+    expect(picture?.typed).toEqual([]);
+    // 2x − x² = 0.95 at 1 ∓ √0.05: through that point of the curve at full speed goes its parabola.
+    expect(picture?.contours.map(({ share }) => share)).toEqual([0.95, 0.95, 0.85, 0.85, 0.7, 0.7]);
+    const left = 1 - Math.sqrt(0.05);
+    const head = 1.25 - 0.25 * left ** 2;
+    expect(picture?.contours[0]?.heads[at60]).toBeCloseTo(head * (0.6 / left) ** 2, 6);
+    expect(picture?.contours[0]?.heads[17]).toBe(0);
     expect(pump({}, { torqueKind: 'constant' }).flowPicture).toBeUndefined();
   });
   it('a curve in pressures or heads is read against full flow; another shut-off head and best point count', () => {

@@ -15,6 +15,19 @@ export interface FlowModel {
   readonly known: 'curve' | 'shut-off head' | 'duty alone';
   /** Points were typed that make no curve. */
   readonly unused: boolean;
+  /** The points that make it, where they do. */
+  readonly typed: readonly CurvePoint[];
+}
+
+/** A typed point of the curve as shares of full flow and its head, with where it stands and what one share counts, SI. */
+export interface CurvePoint {
+  readonly path: string;
+  readonly by: 'head' | 'pressure';
+  readonly flow: number;
+  readonly head: number;
+  readonly ofFlow: number;
+  readonly ofHead: number;
+  readonly efficiency: number | undefined;
 }
 
 /** Head of a radial pump at no flow over that at duty. Common practice, no published source. */
@@ -46,7 +59,7 @@ export function flowModelOf(
     kind: job.load.torqueKind,
     fan: isFan(brief),
     setting: {
-      machine: tabled ?? twoTermMachine(shutOff, best, staticShare),
+      machine: tabled?.machine ?? twoTermMachine(shutOff, best, staticShare),
       machines: Math.max(1, Math.round(typed.machines?.value ?? 1)),
       oneOnSpeed: job.profile.oneOnSpeed === true,
       lowerSpeed: typed.lowerSpeed?.value ?? LOWER_SPEED,
@@ -55,22 +68,38 @@ export function flowModelOf(
     },
     measured: typed.measuredFlow?.value ?? 1,
     unused: !tabled && rows['profile.curve'].length > 0,
+    typed: tabled?.points ?? [],
     known: tabled ? 'curve' : typed.shutOffHead ? 'shut-off head' : 'duty alone',
   };
 }
 
 /** A machine of which points were typed; undefined until two of them and full flow with its head are there. */
-function tabledMachine({ given, rows }: OptionBrief, best: number, staticShare: number): FlowMachine | undefined {
+function tabledMachine(
+  { given, rows }: OptionBrief,
+  best: number,
+  staticShare: number,
+): { readonly machine: FlowMachine; readonly points: readonly CurvePoint[] } | undefined {
   const { fullFlow = given.load.flow, fullHead, fullPressure } = given.profile;
   const head = fullHead ?? (fullPressure ? undefined : given.load.head);
   const pressure = fullPressure ?? (fullHead ? undefined : given.load.pressure);
   if (!fullFlow) return undefined;
   const points = rows['profile.curve']
-    .flatMap((row) => {
-      const [own, full] = row.head ? [row.head, head] : [row.pressure, pressure];
-      return row.flow && own && full
-        ? [{ flow: row.flow.value / fullFlow.value, head: own.value / full.value, efficiency: row.efficiency?.value }]
-        : [];
+    .flatMap((row): CurvePoint[] => {
+      const [by, own, full] = row.head
+        ? (['head', row.head, head] as const)
+        : (['pressure', row.pressure, pressure] as const);
+      if (!row.flow || !own || !full) return [];
+      return [
+        {
+          path: `profile.curve.${row.at}`,
+          by,
+          flow: row.flow.value / fullFlow.value,
+          head: own.value / full.value,
+          ofFlow: fullFlow.value,
+          ofHead: full.value,
+          efficiency: row.efficiency?.value,
+        },
+      ];
     })
     .toSorted((a, b) => a.flow - b.flow);
   const apart = points.filter(({ flow }, at) => at === 0 || flow > (points[at - 1]?.flow ?? 0) * 1.0001 + 1e-9);
@@ -80,7 +109,7 @@ function tabledMachine({ given, rows }: OptionBrief, best: number, staticShare: 
   const measured = apart.flatMap(({ flow, efficiency }) =>
     efficiency === undefined || flow === 0 ? [] : [{ flow, efficiency }],
   );
-  return {
+  const machine: FlowMachine = {
     head: ofFlow,
     // Below the first point the efficiency falls with the flow to nothing.
     efficiency:
@@ -94,6 +123,7 @@ function tabledMachine({ given, rows }: OptionBrief, best: number, staticShare: 
             ),
     staticShare,
   };
+  return { machine, points: apart };
 }
 
 /** Straight from point to point; before the first and beyond the last as between the nearest two, never below nothing. */

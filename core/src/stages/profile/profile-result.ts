@@ -4,7 +4,7 @@ import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { OptionBrief, StageResult } from '../stage.ts';
 import type { Value } from '../../ground/value.ts';
 import type { Control } from './flow-control.ts';
-import type { FlowModel } from './flow-model.ts';
+import type { CurvePoint, FlowModel } from './flow-model.ts';
 import type { ProfileValues } from './values.ts';
 
 /** One step of the profile as drawn and tabled. Powers are electrical input, W. */
@@ -47,7 +47,16 @@ export interface FlowPicture {
   readonly machine: readonly { readonly speed: number; readonly heads: readonly number[] }[];
   readonly system: readonly number[];
   /** Where the rows stand, with their hours, s. */
-  readonly duty: readonly { readonly flow: number; readonly head: number; readonly hours: number }[];
+  readonly duty: readonly {
+    readonly path: string;
+    readonly flow: number;
+    readonly head: number;
+    readonly hours: number;
+  }[];
+  /** Where the machine reaches a share of its best efficiency, at any speed: parabolas, rising in flow. */
+  readonly contours: readonly { readonly share: number; readonly heads: readonly number[] }[];
+  /** Points of the curve as typed. */
+  readonly typed: readonly CurvePoint[];
 }
 
 /** What a row takes in an option: the mean over its hours, of it at the shafts and lost in drives, W, and while it runs, W and VA. */

@@ -23,6 +23,8 @@ interface Grips {
 /** Lets the points of a chart be dragged, one write for each frame. */
 export function grips(chart: EChartsType, handles: () => readonly Handle[]): Grips {
   let dragging = false;
+  /** Nothing has a place before the first picture. */
+  let pictured = false;
   let frame = 0;
 
   const finder = ({ yAxis = 0 }: Handle): { xAxisIndex: number; yAxisIndex: number } => ({
@@ -62,7 +64,7 @@ export function grips(chart: EChartsType, handles: () => readonly Handle[]): Gri
     });
   };
   function place(): void {
-    if (dragging || handles().length === 0) return;
+    if (!pictured || dragging || handles().length === 0) return;
     chart.setOption({ graphic: { elements: graphic() } }, { replaceMerge: ['graphic'] });
   }
   return {
@@ -70,6 +72,7 @@ export function grips(chart: EChartsType, handles: () => readonly Handle[]): Gri
       // A handle that is made anew while it is held would be dropped.
       if (dragging) chart.setOption(option, { replaceMerge: ['series'] });
       else chart.setOption(option, { notMerge: true });
+      pictured = true;
       place();
     },
     place,

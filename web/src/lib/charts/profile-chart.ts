@@ -132,6 +132,22 @@ export function headChart(picture: NonNullable<Details['flowPicture']>): ECharts
         itemStyle: { color: sea },
         endLabel: { show: true, formatter: `${Math.round(speed * 100)} %`, color: quiet, fontFamily: font },
       })),
+      ...picture.contours.map(({ share, heads }) => ({
+        name: `${Math.round(share * 100)} % of the best efficiency`,
+        type: 'line',
+        showSymbol: false,
+        silent: true,
+        data: percent(heads),
+        lineStyle: { color: quiet, width: 1, type: 'dotted' },
+        itemStyle: { color: quiet },
+        // The other branch of each runs out where the speeds are named.
+        endLabel: {
+          show: heads.at(-1) === 0,
+          formatter: `η ${Math.round(share * 100)} %`,
+          color: quiet,
+          fontFamily: font,
+        },
+      })),
       {
         name: 'System',
         type: 'line',

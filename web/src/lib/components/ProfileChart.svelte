@@ -1,5 +1,6 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
+  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import type { ViewProps } from '$lib/stages/views';
   import type { Handle } from '$lib/charts/handles';
   import { controlNames, headChart, profileChart } from '$lib/charts/profile-chart';
@@ -33,6 +34,30 @@
         : [],
     ),
   );
+  /** Dots of the rows go to the sides, typed points of the curve anywhere. */
+  const headHandles = $derived.by((): Handle[] => {
+    const picture = store.solution.details.flowPicture;
+    if (!picture) return [];
+    const plain = (si: number, dimension: 'flow' | 'altitude' | 'pressure'): string =>
+      formatQuantity(si, dimension, store.shows).replaceAll('\u00a0', ' ');
+    const share = (percent: number, most: number): number => Math.min(most, Math.max(0, percent / 100));
+    return [
+      ...picture.duty.map(({ path, flow, head }): Handle => ({
+        at: [flow * 100, head * 100],
+        ways: 'horizontal',
+        moved: (to) => store.set(`${path}.flow`, `${Math.round(share(to, 1.2) * 100)} %`),
+      })),
+      ...picture.typed.map(({ path, by, flow, head, ofFlow, ofHead }): Handle => ({
+        at: [flow * 100, head * 100],
+        ways: 'both',
+        moved: (to, up) =>
+          store.setMany({
+            [`${path}.flow`]: plain(share(to, 2) * ofFlow, 'flow'),
+            [`${path}.${by}`]: plain(share(up, 4) * ofHead, by === 'head' ? 'altitude' : 'pressure'),
+          }),
+      })),
+    ];
+  });
 </script>
 
 {#if steps.length > 0}
@@ -142,6 +167,7 @@
     <h2 class="mb-1 text-sm font-semibold text-quiet">Head of machine and system; the rows as large as their hours</h2>
     <Chart
       option={headChart(store.solution.details.flowPicture)}
+      handles={headHandles}
       label="Head of the machine at several speeds and of the system against flow; points stand where the hours are."
     />
   </section>
