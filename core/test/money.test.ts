@@ -211,3 +211,57 @@ describe('whether it pays', () => {
     expect(of(undefined)).toBeCloseTo(10, 9);
   });
 });
+
+describe('the bill of an option', () => {
+  const bill = (input: JobInput) =>
+    run(input).details.bill.map(({ kind, part, count, price }) => [kind, part, count, price]);
+  const direct: JobInput = { options: { A: { starting: { method: 'direct' } } } };
+  it('a drive with its installation, further parts and what somebody else pays; they add up to what it costs', () => {
+    const input: JobInput = {
+      ...fan,
+      options: {
+        A: {
+          starting: { method: 'drive' },
+          money: { incentive: '300' },
+          pick: { accessories: [{ part: 'Choke', price: '150' }, { price: '50' }] },
+        },
+      },
+    };
+    expect(bill(input)).toEqual([
+      ['motor', 'M 25', 1, 1000],
+      ['drive', 'D 25', 1, 2000],
+      ['installation', 'Installation of the drive', 1, 1200],
+      ['further', 'Choke', 1, 150],
+      ['further', 'Further part', 1, 50],
+      ['incentive', 'Incentive', 1, -300],
+    ]);
+    expect(money(run(input), 'firstCost')).toBeCloseTo(1000 + 3200 + 200 - 300, 9);
+  });
+  it('a starter by its parts; several machines of each; what is there is listed and costs nothing', () => {
+    expect(bill({ ...fan, ...direct, profile: { ...fan.profile, machines: '2' } })).toEqual([
+      ['motor', 'M 25', 2, 1000],
+      ['starter', 'K', 2, 120],
+      ['starter', 'F', 2, 80],
+    ]);
+    const here: JobInput = {
+      ...fan,
+      situation: { kind: 'drive', presentStarter: 'direct' },
+      nameplate: plate,
+      options: { A: { starting: { method: 'direct' }, pick: { feedFrom: 'kept' } } },
+    };
+    expect(bill(here)).toEqual([
+      ['motor', 'Motor', 1, 0],
+      ['motor', 'Starter', 1, 0],
+    ]);
+    expect(money(run(here), 'firstCost')).toBe(0);
+  });
+  it('at the rate of the job; empty where a part has no price', () => {
+    const swapped: JobInput = { ...fan, ...direct, currency: 'EUR', money: { ...fan.money, exchangeRate: '0.5' } };
+    expect(bill(swapped)).toEqual([
+      ['motor', 'M 25', 1, 500],
+      ['starter', 'K', 1, 60],
+      ['starter', 'F', 1, 40],
+    ]);
+    expect(run({ ...fan, ...direct }, { ...catalogue, parts: [] }).details.bill).toEqual([]);
+  });
+});

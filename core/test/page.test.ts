@@ -55,7 +55,7 @@ it('each stage brings what its screen draws, two figures of small print come eve
     starting: ['loadCurve', 'starting'],
     pick: ['chosenDrive', 'chosenMotor', 'drives', 'motors', 'need', 'outlines', 'starter'],
     protection: ['starting'],
-    money: [],
+    money: ['bill'],
     handover: ['rules'],
   };
   const empty = {
@@ -68,6 +68,7 @@ it('each stage brings what its screen draws, two figures of small print come eve
       phasors: [],
       enclosures: [],
       rules: [],
+      bill: [],
       profile: [],
       flowCurves: [],
       starting: [],

@@ -8,6 +8,7 @@ import type { Outlines } from '../stages/nameplate/outline.ts';
 import type { Clue } from '../stages/nameplate/measured-motor.ts';
 import type { PickResult } from '../stages/pick/pick.ts';
 import type { MotorNeed } from '../stages/pick/motor-rules.ts';
+import type { MoneyResult } from '../stages/money/money.ts';
 import type { PlaceResult } from '../stages/place/place.ts';
 import type { FlowCurve, FlowPicture, ProfilePoint } from '../stages/profile/profile-result.ts';
 import type { Inquiry } from '../stages/situation/inquiry.ts';
@@ -55,6 +56,7 @@ export interface Details {
   /** How the catalogue’s prices are shown: in the job’s currency where a rate is known, else in their own. */
   readonly pricing: { readonly factor: number; readonly currency: string };
   readonly chosenDrive: PickResult['chosenDrive'];
+  readonly bill: MoneyResult['bill'];
 }
 
 /** The stages whose screens show a detail first; none where only a solve brings it. */
@@ -87,6 +89,7 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
   chosenMotor: ['pick'],
   pricing: stageNames,
   chosenDrive: ['pick'],
+  bill: ['money'],
 };
 
 /** What stands in for the details of other stages until a solve brings them. */
@@ -116,4 +119,5 @@ export const noDetails: Omit<Details, 'warming' | 'pricing' | 'readouts'> = {
   starter: undefined,
   chosenMotor: undefined,
   chosenDrive: undefined,
+  bill: [],
 };

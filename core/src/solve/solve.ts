@@ -142,7 +142,7 @@ function detailsOf(
   catalogue: Catalogue,
 ): Omit<Details, 'readouts'> {
   const { situation, nameplate, load, supply, place } = results;
-  const { profile, starting, pick } = chosen.results;
+  const { profile, starting, pick, money } = chosen.results;
   const usual = job.school === 'NEMA' ? 60 : 50;
   const frequency = supply.values.frequency?.value ?? nameplate.values.frequency?.value ?? usual;
   const rate = exchangeRate(brief, catalogue);
@@ -178,6 +178,7 @@ function detailsOf(
         ? { factor: 1, currency: catalogue.currency }
         : { factor: rate, currency: job.currency || catalogue.currency },
     chosenDrive: pick.chosenDrive,
+    bill: money.bill,
   };
 }
 

@@ -1,5 +1,6 @@
 import { formatNumber } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import type { ChosenPart } from '../pick/build-starter.ts';
 import { starterOf } from '../pick/choose-starter.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import type { Method } from '../starting/feeds.ts';
@@ -8,14 +9,15 @@ import type { Flag } from './findings.ts';
 
 /** A price of the catalogue in the currency of the job. */
 function priced(price: number, rate: number, { brief, catalogue }: MoneyOn, note?: string): Value {
-  const { school, currency } = brief.job;
-  return quantity(price * rate, 'money', school, {
+  return quantity(price * rate, 'money', brief.job.school, {
     origin: 'looked up',
-    source:
-      rate === 1 ? 'catalogue' : `catalogue, at ${formatNumber(rate, 4)} ${currency} for one ${catalogue.currency}`,
+    source: catalogueSource(rate, catalogue, brief),
     note,
   });
 }
+
+const catalogueSource = (rate: number, { currency }: MoneyOn['catalogue'], { job }: MoneyOn['brief']): string =>
+  rate === 1 ? 'catalogue' : `catalogue, at ${formatNumber(rate, 4)} ${job.currency} for one ${currency}`;
 
 /** How many of each are bought where several machines stand side by side. */
 interface Counts {
@@ -100,49 +102,139 @@ function creditedStarter(on: MoneyOn, flag: Flag): { readonly price: number; rea
   return undefined;
 }
 
-/** Starters of the machines that have no drive; unknown where nothing starts them or a part has no price. */
-function startersBeside(count: number, on: MoneyOn, rate: number): Value | 'unknown' {
-  const way = leastPassing(on);
-  const built = way && on.pick.motor && starterOf(on.pick.motor, way, on);
-  if (!built || built.lacking.length > 0) return 'unknown';
-  const why = `A ${way} starter for each machine without a drive.`;
-  return times(count, priced(built.price, rate, on, why), on.brief.job.school);
+/** One line of what an option buys, in the job’s currency; what is kept costs nothing. */
+export interface BillLine {
+  readonly kind: 'motor' | 'drive' | 'installation' | 'starter' | 'further' | 'incentive';
+  readonly part: string;
+  readonly count: number;
+  /** Of one. */
+  readonly price: number;
+  readonly note?: string;
 }
 
-/** What this option costs to buy and fit; what is kept costs nothing. Undefined while a price is not known. */
-export function firstCost(on: MoneyOn, rate: number): Value | undefined {
+/** Parts of a starter, so many of each; undefined where one has no price. */
+function starterLines(
+  built: { readonly parts: readonly ChosenPart[]; readonly lacking: readonly string[] } | undefined,
+  count: number,
+  rate: number,
+  note?: string,
+): BillLine[] | undefined {
+  if (!built || built.lacking.length > 0) return undefined;
+  return built.parts.map(({ part }) => ({
+    kind: 'starter',
+    part: part.name,
+    count,
+    price: part.price * rate,
+    ...(note ? { note } : {}),
+  }));
+}
+
+const kept = (part: string): BillLine => ({ kind: 'motor', part, count: 1, price: 0, note: 'is there and paid for' });
+
+/** What this option buys and has fitted, line by line. Undefined while a part or its price is not known. */
+export function billOf(on: MoneyOn, rate: number): readonly BillLine[] | undefined {
   const { brief, pick } = on;
   const { chosenMotor, chosenDrive, starter } = pick;
   if (!pick.motor || (!pick.keepsMotor && !chosenMotor)) return undefined;
-  if (!pick.keepsFeed && !chosenDrive && (!starter || starter.lacking.length > 0)) return undefined;
-  const accessories = brief.rows['pick.accessories'].reduce((sum, { price }) => sum + (price?.value ?? 0), 0);
-  const { driveInstallation } = brief.practice;
   const counts = countsOf(on);
-  const { school } = brief.job;
-  const kept = pick.keepsMotor ? 'The motor is kept.' : undefined;
-  const motor = times(counts.motors, priced(chosenMotor?.item.price ?? 0, rate, on, kept), school);
-  const drive = chosenDrive && times(counts.drives, priced(chosenDrive.item.price, rate, on), school);
-  const beside = chosenDrive && counts.beside > 0 ? startersBeside(counts.beside, on, rate) : undefined;
-  if (beside === 'unknown') return undefined;
-  const parts = beside ?? (starter && times(counts.starters, priced(starter.price, rate, on), school));
-  const further = quantity(accessories, 'money', brief.job.school, { origin: 'given', source: 'typed in this job' });
-  const fitted = drive ? drive.value * (1 + driveInstallation.value) : 0;
+  const motor: BillLine = chosenMotor
+    ? { kind: 'motor', part: chosenMotor.item.name, count: counts.motors, price: chosenMotor.item.price * rate }
+    : kept('Motor');
+  const feed = chosenDrive
+    ? driveLines(on, rate)
+    : pick.keepsFeed
+      ? [kept('Starter')]
+      : starterLines(starter, counts.starters, rate);
+  if (!feed) return undefined;
   const { incentive } = brief.given.money;
-  const sum = motor.value + fitted + (parts?.value ?? 0) + accessories - (incentive?.value ?? 0);
-  const less = incentive ? ' - C_{paid}' : '';
-  return quantity(sum, 'money', brief.job.school, {
-    origin: 'estimated',
-    formula:
-      ['C_{motor}', drive && 'C_{drive}(1 + k)', parts && 'C_{starter}', 'C_{more}'].filter(Boolean).join(' + ') + less,
-    from: {
-      'C_{motor}': motor,
-      'C_{drive}': drive,
-      k: drive && driveInstallation,
-      'C_{starter}': parts,
-      'C_{more}': accessories > 0 ? further : undefined,
-      'C_{paid}': incentive,
+  const further = brief.rows['pick.accessories'].flatMap(({ at, price }): BillLine[] =>
+    price
+      ? [
+          {
+            kind: 'further',
+            part: brief.job.pick.accessories[at]?.part || 'Further part',
+            count: 1,
+            price: price.value,
+          },
+        ]
+      : [],
+  );
+  return [
+    motor,
+    ...feed,
+    ...further,
+    ...(incentive ? [{ kind: 'incentive' as const, part: 'Incentive', count: 1, price: -incentive.value }] : []),
+  ];
+}
+
+/** Drives, their installation, and starters of the machines beside them that have none. */
+function driveLines(on: MoneyOn, rate: number): BillLine[] | undefined {
+  const { brief, pick } = on;
+  const { chosenDrive, motor } = pick;
+  if (!chosenDrive) return undefined;
+  const { drives, beside } = countsOf(on);
+  const { driveInstallation } = brief.practice;
+  const price = chosenDrive.item.price * rate;
+  const lines: BillLine[] = [
+    { kind: 'drive', part: chosenDrive.item.name, count: drives, price },
+    {
+      kind: 'installation',
+      part: 'Installation of the drive',
+      count: drives,
+      price: price * driveInstallation.value,
+      note: `${driveInstallation.text} of its price`,
     },
-    source: PRACTICE,
-    note: pick.keepsFeed ? 'The starter or drive is kept.' : undefined,
-  });
+  ];
+  if (beside === 0) return lines;
+  const way = leastPassing(on);
+  const starters = starterLines(
+    way && motor && starterOf(motor, way, on),
+    beside,
+    rate,
+    `a ${way ?? ''} starter for each machine without a drive`,
+  );
+  return starters && [...lines, ...starters];
+}
+
+/** What this option costs to buy and fit: the sum of its bill. */
+export function firstCost(bill: readonly BillLine[], { brief, pick, catalogue }: MoneyOn, rate: number): Value {
+  const { school } = brief.job;
+  const { driveInstallation } = brief.practice;
+  const sumOf = (kind: BillLine['kind']): number | undefined => {
+    const lines = bill.filter((line) => line.kind === kind);
+    return lines.length === 0 ? undefined : lines.reduce((sum, { count, price }) => sum + count * price, 0);
+  };
+  const named = (kind: BillLine['kind'], note?: string): Value | undefined => {
+    const sum = sumOf(kind);
+    return sum === undefined
+      ? undefined
+      : quantity(sum, 'money', school, { origin: 'looked up', source: catalogueSource(rate, catalogue, brief), note });
+  };
+  const motor = named('motor', pick.keepsMotor ? 'The motor is kept.' : undefined);
+  const drive = named('drive');
+  const parts = named('starter');
+  const further = sumOf('further');
+  const { incentive } = brief.given.money;
+  const terms = ['C_{motor}', drive && 'C_{drive}(1 + k)', parts && 'C_{starter}', 'C_{more}'].filter(Boolean);
+  return quantity(
+    bill.reduce((sum, { count, price }) => sum + count * price, 0),
+    'money',
+    school,
+    {
+      origin: 'estimated',
+      formula: terms.join(' + ') + (incentive ? ' - C_{paid}' : ''),
+      from: {
+        'C_{motor}': motor,
+        'C_{drive}': drive,
+        k: drive && driveInstallation,
+        'C_{starter}': parts,
+        'C_{more}': further
+          ? quantity(further, 'money', school, { origin: 'given', source: 'typed in this job' })
+          : undefined,
+        'C_{paid}': incentive,
+      },
+      source: PRACTICE,
+      note: pick.keepsFeed ? 'The starter or drive is kept.' : undefined,
+    },
+  );
 }

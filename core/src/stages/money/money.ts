@@ -6,14 +6,17 @@ import { exchangeRate } from '../pick/exchange.ts';
 import { annuity, growingAnnuity } from './cash-flow.ts';
 import { notebook, type StageResult } from '../stage.ts';
 import type { MoneyOn } from './asked-of-money.ts';
-import { extraCapital, firstCost } from './capital.ts';
+import { billOf, extraCapital, firstCost, type BillLine } from './capital.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { horizonOf } from './horizon.ts';
 import { repairOrReplace } from './repair.ts';
 import { runningCosts } from './running-cost.ts';
 import type { MoneyValues } from './values.ts';
 
-export type MoneyResult = StageResult<MoneyValues>;
+export interface MoneyResult extends StageResult<MoneyValues> {
+  /** What the option buys, line by line; empty while a price is not known. */
+  readonly bill: readonly BillLine[];
+}
 
 /** What the energy costs a year either way, how soon a drive pays for itself, and what this option costs in all. */
 export function money(on: MoneyOn): MoneyResult {
@@ -26,7 +29,8 @@ export function money(on: MoneyOn): MoneyResult {
   const rate = exchangeRate(brief, catalogue);
   if (rate === undefined) checkCurrency(on, flag);
   if (!energyPrice) need('money.energyPrice', 'Price of energy, for yearly cost and payback');
-  const bought = rate === undefined ? undefined : firstCost(on, rate);
+  const bill = rate === undefined ? undefined : billOf(on, rate);
+  const bought = bill && rate !== undefined ? firstCost(bill, on, rate) : undefined;
   const running = energyPrice && profile.values.energySpeedControlled ? runningCosts(on, energyPrice) : {};
   const extra = rate !== undefined && running.yearlyCostSpeedControlled ? extraCapital(on, rate, flag) : undefined;
   const payback = extra && paybackOf(extra, running.yearlySaving, on);
@@ -42,7 +46,7 @@ export function money(on: MoneyOn): MoneyResult {
     ...(rate !== undefined && energyPrice ? repairOrReplace(on, rate, energyPrice, flag) : {}),
     ...(payback ? { payback } : {}),
   };
-  return { values, findings, missing, summary: summaryOf(values, on) };
+  return { values, findings, missing, summary: summaryOf(values, on), bill: bill ?? [] };
 }
 
 function paybackOf(extra: Value, saving: Value | undefined, { brief }: MoneyOn): Value | undefined {

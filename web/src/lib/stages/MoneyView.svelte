@@ -2,6 +2,7 @@
   import { onDestroy } from 'svelte';
   import Bench from '$lib/bench/Bench.svelte';
   import { moneyChart } from '$lib/charts/money-chart';
+  import BillTable from '$lib/components/BillTable.svelte';
   import Chart from '$lib/components/Chart.svelte';
   import EmptyPicture from '$lib/components/EmptyPicture.svelte';
   import OptionsTable from '$lib/components/OptionsTable.svelte';
@@ -49,5 +50,6 @@
     {/if}
     <RiskPanel store={props.store} {run} />
     <OptionsTable store={props.store} />
+    <BillTable store={props.store} />
   {/snippet}
 </Bench>
