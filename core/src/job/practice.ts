@@ -1,4 +1,5 @@
 import type { QuantityField } from '../ground/field.ts';
+import { practiceReasons } from './practice-reasons.ts';
 import { practiceNames, ruleOf, type PracticeName } from './practice-rules.ts';
 import { formatQuantity } from '../ground/quantity/format.ts';
 import { PRACTICE, quantity, type Value } from '../ground/value.ts';
@@ -48,7 +49,8 @@ export function readPractice(own: Settings, site: Settings, school: School): Pra
   const sources = { default: PRACTICE, site: 'set for the site', job: 'set in this job' };
   const valueOf = (name: PracticeName): number => (own[name] ?? site[name])?.value ?? ruleOf(name).value;
   const read = (name: PracticeName): Value => {
-    const { dimension, why } = ruleOf(name);
+    const { dimension } = ruleOf(name);
+    const { why } = practiceReasons[name];
     return quantity(valueOf(name), dimension, school, {
       origin: from(name) === 'default' ? 'estimated' : 'given',
       source: sources[from(name)],
@@ -76,7 +78,7 @@ export function readPractice(own: Settings, site: Settings, school: School): Pra
         title: ruleOf(name).title,
         text: read(name).text,
         from: from(name),
-        why: ruleOf(name).why,
+        why: practiceReasons[name].why,
       }));
   return { practice, used, valueOf };
 }

@@ -1,5 +1,6 @@
 import { documentSchema } from '@pilgrim/core';
 import { practiceFields } from '@pilgrim/core/job/practice';
+import { practiceReasons } from '@pilgrim/core/job/practice-reasons';
 import { practiceNames, ruleOf } from '@pilgrim/core/job/practice-rules';
 import { checkField } from '@pilgrim/core/ground/field';
 import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
@@ -24,7 +25,8 @@ export const load: PageServerLoad = async ({ params }) => {
   return {
     site: { name: site.name, school: site.school },
     rules: practiceNames.map((name) => {
-      const { title, stage, value, why, others } = ruleOf(name);
+      const { title, stage, value } = ruleOf(name);
+      const { why, others } = practiceReasons[name];
       return {
         name,
         title,
