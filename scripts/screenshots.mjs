@@ -10,13 +10,6 @@ import { root } from './lib/root.mjs';
 const folder = `${root}/docs/screenshots`;
 const PLATE =
   'HP 30 RPM I770 V 230/460 A 71/35.5 HZ 60 PH 3 SF 1.15 CODE G DES B EFF 93.6 PF 84 FR 286T TEFC INS F AMB 40 CONT ROTSAFE 6311-2Z/C3';
-const MOTORS = [
-  'Tag,Location,HP,Volts,Amps,RPM,Frame,Status,Paint',
-  'AG-1,Broke chest,15,230/460,38/19,1770,254T,running,blue',
-  'AG-2,Broke chest,15,460,19,1770,254T,spare,blue',
-  'CV-7,Bale hall,7-1/2 hp,460,ten,1745,213T,running,grey',
-  'CV-8,Bale hall,10,460,13,17550,215T,lost,grey',
-].join('\n');
 const views = [
   { name: 'home', path: '/' },
   { name: 'nameplate', tag: 'P-214', path: '/nameplate', open: 'nameplate.ratedTorque' },
@@ -24,8 +17,6 @@ const views = [
   { name: 'plate-words', tag: 'P-214', path: '/nameplate', plate: PLATE },
   { name: 'motors', path: '/motors' },
   { name: 'motor', path: '/motors', follow: 'P-214-M' },
-  { name: 'compare', path: '/motors', compare: ['P-214-M', 'S-018'] },
-  { name: 'import', path: '/motors/import', file: MOTORS },
   { name: 'load', tag: 'BL-402', path: '/load' },
   { name: 'profile-dark', tag: 'HF-031', path: '/profile', dark: true },
   { name: 'place', tag: 'KA-2', path: '/place', show: '[data-enclosure="TEXP"]' },
@@ -33,7 +24,9 @@ const views = [
   { name: 'starting', tag: 'RF-110', path: '/starting', press: ['direct'], drawn: true },
   { name: 'protection', tag: 'BL-402', path: '/protection', drawn: true },
   { name: 'pick', tag: 'P-214', path: '/pick' },
-  { name: 'options', tag: 'HF-031', path: '/money' },
+  { name: 'options', tag: 'HF-031', path: '/money', wait: '[data-testid="risk-verdict"]' },
+  { name: 'risk', tag: 'HF-031', path: '/money', wait: '[data-swing]', show: '[data-risk]' },
+  { name: 'rig', path: '/rig', wait: '[data-meter="watts"]' },
   { name: 'stopped', tag: 'VF-12', path: '/place' },
   { name: 'sheet', tag: 'P-214', path: '/sheet' },
   { name: 'tablet', tag: 'P-214', path: '/protection', width: 768, height: 1024, drawn: true },
@@ -48,6 +41,7 @@ async function shoot(browser, origin, view) {
   await page.waitForSelector('html[data-hydrated]');
   if (path === '/pick') await page.waitForSelector('[data-spares]:not([data-spares="?"])');
   if (path === '/profile') await page.waitForSelector('[data-drawn="true"] svg');
+  if (view.wait) await page.waitForSelector(view.wait);
   if (view.show) await page.locator(view.show).first().scrollIntoViewIfNeeded();
   if (view.plate) {
     await page.getByLabel('Whole plate as text').fill(view.plate);
@@ -59,15 +53,6 @@ async function shoot(browser, origin, view) {
   if (view.follow) {
     await page.getByRole('link', { name: view.follow }).click();
     await page.waitForSelector('[data-outline]');
-  }
-  if (view.compare) {
-    for (const each of view.compare) await page.getByLabel(`Compare ${each}`).check();
-    await page.getByRole('button', { name: 'Compare 2 of 2' }).click();
-    await page.waitForSelector('[data-difference]');
-  }
-  if (view.file) {
-    await page.setInputFiles('#file', { name: 'motors.csv', mimeType: 'text/csv', buffer: Buffer.from(view.file) });
-    await page.waitForSelector('[data-testid="checked"]');
   }
   if (open) {
     await page.locator(`[data-value="${open}"] button`).click();
