@@ -20,8 +20,8 @@ export async function seedDemo(sql: Sql): Promise<boolean> {
       insert into sites (name, school, paper, currency) values (${name}, ${school}, ${paper}, ${currency}) returning id`;
     if (!site) throw new Error('the site was not stored');
     for (const supply of supplies) {
-      await sql`insert into supplies (site_id, name, document)
-        values (${site.id}, ${supply.name}, ${sql.json(supply.supply)})`;
+      await sql`insert into site_records (site_id, kind, name, document)
+        values (${site.id}, 'supply', ${supply.name}, ${sql.json(supply.supply)})`;
     }
     for (const given of jobs) {
       const job = emptyJob({ site: name, school, paper, currency, ...given });

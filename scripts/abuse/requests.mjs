@@ -47,7 +47,7 @@ const paths = [
   '/api/motors/spares',
   '/api/motors/imports/',
   '/api/sites?name=',
-  '/api/supplies?site=',
+  '/api/records?kind=prices&site=',
   '/api/schema/',
   '/api/catalogue',
   '/healthz',

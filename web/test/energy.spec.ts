@@ -109,6 +109,37 @@ test('what may turn out otherwise is drawn, and another than the best asks why',
   await expect(page.getByText('Nobody here can mend a drive.').last()).toBeVisible();
 });
 
+test('a book of prices of the site: kept, filled in for the next job, its parts taken at a click', async ({ page }) => {
+  const kept = async (tag: string) => {
+    await startJob(page, 'new', tag, 'A fan of a test', 'Prices Mill');
+    await openStage(page, 'pick');
+    await page
+      .getByRole('button', { name: /^Add a/ })
+      .last()
+      .click();
+    await fill(page, { 'pick.accessories.0.part': 'Choke', 'pick.accessories.0.price': '150' });
+    await openStage(page, 'money');
+    await fill(page, { 'money.energyPrice': '0.12 per kWh' });
+    await saved(page);
+  };
+  await kept('BOOK-1');
+  await page.getByLabel('Keep what is typed as').fill('2026');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('Kept as 2026')).toBeVisible();
+  await startJob(page, 'new', 'BOOK-2', 'Another fan of a test', 'Prices Mill');
+  await openStage(page, 'money');
+  await page.getByLabel('Prices of Prices Mill').selectOption('2026');
+  await expect(field(page, 'money.energyPrice')).toHaveValue('0.12 per kWh');
+  await page.getByRole('button', { name: 'Choke · 150' }).click();
+  await accessible(page);
+  await openStage(page, 'pick');
+  await expect(field(page, 'pick.accessories.0.price')).toHaveValue('150');
+  const refused = await page.request.put('/api/records', {
+    data: { kind: 'prices', site: 'Prices Mill', name: '', document: { parts: [{ part: '' }] } },
+  });
+  expect(refused.status()).toBe(422);
+});
+
 test.describe('the rig', () => {
   const watts = async (page: Page, at: number): Promise<number> =>
     Number((await page.locator('[data-meter="watts"] td').nth(at).textContent()) ?? Number.NaN);

@@ -81,9 +81,11 @@ test('a supply of the site fills in, is changed and kept for the next job', asyn
   await openStage(page, 'supply');
   await page.getByLabel('Supplies of Fenhallow Board Mill').selectOption('Yard, measured');
   await expect(field(page, 'supply.phaseVoltages')).toHaveValue('478/466/484');
-  const refused = await page.request.put('/api/supplies', { data: { site: 'Nowhere', name: 'x', supply: {} } });
+  const refused = await page.request.put('/api/records', {
+    data: { kind: 'supply', site: 'Nowhere', name: 'x', document: {} },
+  });
   expect(refused.status()).toBe(422);
-  expect((await page.request.get('/api/supplies?site=Nowhere')).status()).toBe(200);
+  expect((await page.request.get('/api/records?site=Nowhere')).status()).toBe(200);
 });
 
 test('a train of stages: numbers typed where they were measured', async ({ page }) => {

@@ -18,6 +18,7 @@
   const stepAt = $derived(new Map(steps.map((step) => [step.path, step])));
 
   const kilowatts = (watts: number | undefined): string => (watts === undefined ? '–' : (watts / 1000).toFixed(1));
+  const percent = (share: number | undefined): string => (share === undefined ? '–' : `${Math.round(share * 100)} %`);
   /** Hours are typed to ten. */
   const rounded = (hours: number): number => Math.max(0, Math.min(8760, Math.round(hours / 10) * 10));
   const handles = $derived(
@@ -87,6 +88,33 @@
             <tr class="border-t" data-control={curve.control}>
               <th scope="row" class="text-left font-normal whitespace-nowrap">{controlNames[curve.control]}</th>
               {#each curve.inputs as input, at (at)}<td class="px-1 text-right">{kilowatts(input)}</td>{/each}
+            </tr>
+          {/each}
+        </tbody>
+      </TableCard>
+    </details>
+    <details>
+      <summary class="min-h-9 cursor-pointer py-1.5 text-sm text-sea"
+        >Each row by speed, from the machine to the line</summary
+      >
+      <TableCard label="Each row by speed, from the machine to the line">
+        <thead>
+          <tr class="text-left text-quiet">
+            {#each ['Flow', 'Head', 'Speed', 'Shaft, kW', 'Motor, kW', 'Drive loses, kW', 'Line, kW'] as title (title)}
+              <th scope="col" class="px-1 text-right font-normal first:text-left">{title}</th>
+            {/each}
+          </tr>
+        </thead>
+        <tbody>
+          {#each steps as { path, flow, head, speed, shaftControlled, motorInput, driveLoss, speedControlled } (path)}
+            <tr class="border-t text-right" data-powers={path}>
+              <th scope="row" class="text-left font-normal">{percent(flow)}</th>
+              <td class="px-1">{percent(head)}</td>
+              <td class="px-1">{percent(speed)}</td>
+              <td class="px-1">{kilowatts(shaftControlled)}</td>
+              <td class="px-1">{kilowatts(motorInput)}</td>
+              <td class="px-1">{kilowatts(driveLoss)}</td>
+              <td class="px-1">{kilowatts(speedControlled)}</td>
             </tr>
           {/each}
         </tbody>

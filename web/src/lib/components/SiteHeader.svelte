@@ -22,7 +22,7 @@
   <a href="/" class="flex items-center gap-2 text-lg font-bold"
     ><img src="/favicon.svg" alt="" class="size-7" />Pilgrim</a
   >
-  <nav aria-label="Main" class="flex grow gap-1">
+  <nav aria-label="Main" class="flex grow flex-wrap gap-1">
     {#each places as [place, href, label] (place)}
       <a
         {href}

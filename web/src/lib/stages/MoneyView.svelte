@@ -6,6 +6,7 @@
   import Chart from '$lib/components/Chart.svelte';
   import EmptyPicture from '$lib/components/EmptyPicture.svelte';
   import OptionsTable from '$lib/components/OptionsTable.svelte';
+  import PriceBook from '$lib/components/PriceBook.svelte';
   import RiskPanel from '$lib/components/RiskPanel.svelte';
   import { RiskRun } from '$lib/job/risk-run.svelte';
   import type { ViewProps } from './views';
@@ -51,5 +52,6 @@
     <RiskPanel store={props.store} {run} />
     <OptionsTable store={props.store} />
     <BillTable store={props.store} />
+    <PriceBook store={props.store} hydrated={props.hydrated} />
   {/snippet}
 </Bench>

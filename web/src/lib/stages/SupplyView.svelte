@@ -1,13 +1,24 @@
 <script lang="ts">
   import Bench from '$lib/bench/Bench.svelte';
   import RowsEditor from '$lib/components/RowsEditor.svelte';
+  import SiteRecords from '$lib/components/SiteRecords.svelte';
   import SupplyLine from '$lib/components/SupplyLine.svelte';
   import SupplyPhasors from '$lib/components/SupplyPhasors.svelte';
-  import SupplyRecords from '$lib/components/SupplyRecords.svelte';
   import { always, clockDefinitions } from '$lib/job/clock-cells';
+  import type { FieldValue } from '$lib/job/field-host';
+  import type { SiteRecord } from '$lib/job/site-records';
   import type { ViewProps } from './views';
 
   let props: ViewProps = $props();
+
+  /** What the record does not say is as a new job has it. */
+  function take({ document }: SiteRecord): void {
+    const own = Object.keys(props.store.document.supply).map((field) => [field, undefined] as const);
+    const fields = { ...Object.fromEntries(own), phases: '3', source: 'transformer', ...document };
+    props.store.setMany(
+      Object.fromEntries(Object.entries(fields).map(([field, value]) => [`supply.${field}`, value as FieldValue])),
+    );
+  }
 </script>
 
 <Bench {...props} stage="supply">
@@ -31,7 +42,15 @@
         ]}
         fresh={{ name: '', price: '', share: '', ...always }}
       />
-      <SupplyRecords store={props.store} hydrated={props.hydrated} />
+      <SiteRecords
+        store={props.store}
+        hydrated={props.hydrated}
+        kind="supply"
+        title="Supplies"
+        example="Bus 2"
+        {take}
+        document={() => $state.snapshot(props.store.document.supply)}
+      />
     </div>
   {/snippet}
 </Bench>
