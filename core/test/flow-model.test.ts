@@ -134,6 +134,7 @@ describe('what a machine is taken for', () => {
 const setting = (more: Partial<ControlSetting> = {}): ControlSetting => ({
   machine: twoTermMachine(1.25, 1, 0),
   machines: 1,
+  inSeries: false,
   oneOnSpeed: false,
   lowerSpeed: 2 / 3,
   leastSpeed: 0,
@@ -149,6 +150,15 @@ const model = (more: Partial<FlowModel> = {}): FlowModel => ({
   typed: [],
   unused: false,
   ...more,
+});
+
+it('machines of a job stand side by side, or in series where it says so', () => {
+  const halves = (inSeries: boolean) =>
+    pump({ machines: '2', inSeries, control: 'throttle', staticHeadShare: '20 %' }).details.flowCurves.find(
+      ({ control }) => control === 'throttle',
+    )?.inputs[0];
+  // At a tenth of the flow one of two in series overcomes the system; side by side one brings it, too, at twice its share.
+  expect(halves(true)).not.toBeCloseTo(Number(halves(false)), 0);
 });
 
 describe('the load at full flow over that measured', () => {

@@ -17,6 +17,7 @@ import {
 const setting = (machine: FlowMachine, more: Partial<ControlSetting> = {}): ControlSetting => ({
   machine,
   machines: 1,
+  inSeries: false,
   oneOnSpeed: false,
   lowerSpeed: 2 / 3,
   leastSpeed: 0,
@@ -144,6 +145,42 @@ describe('several machines', () => {
     expect(running('throttle', 1, on)).toBe(3);
     expect(running('speed', 0.3, on)).toBeLessThan(3);
     expect(power('speed', 0.3, on)).toBeLessThan(power('throttle', 0.3, on));
+  });
+});
+
+describe('two machines in series: each brings half of the head at a common flow', () => {
+  const pair = (h: number, oneOnSpeed = false) => ({ ...pump(h), machines: 2, inSeries: true, oneOnSpeed });
+  it('full flow takes both, each at full power; a throttle runs as few as overcome the system', () => {
+    expect(controlled('throttle', 1, pair(0.7))?.machines).toMatchObject([{ count: 2, power: 1 }]);
+    // 0.4 of the head at half the flow is less than the 0.594 that one gives; 0.775 is more.
+    expect(running('throttle', 0.5, pair(0.2))).toBe(1);
+    expect(running('throttle', 0.5, pair(0.7))).toBe(2);
+    expect(power('throttle', 0.5, pair(0.2))).toBeCloseTo((0.5 * 1.1875) / 0.75 / 2, 9);
+  });
+  it('on speed as many as take least: one against twice the head, or two that share it', () => {
+    const of = (turns: number, count: number, head: number) => {
+      const x = 0.5 / turns;
+      return (count * 0.5 * head) / (2 * x - x * x);
+    };
+    // H = 0.7 + 0.3 · 0.25 = 0.775; one alone would have to turn faster than full.
+    const both = Math.sqrt((0.775 + 0.0625) / 1.25);
+    expect(speed('speed', 0.5, pair(0.7))).toBeCloseTo(both, 9);
+    expect(power('speed', 0.5, pair(0.7))).toBeCloseTo(of(both, 2, 0.775) / 2, 9);
+    // H = 0.2 + 0.8 · 0.25 = 0.4: one against 0.8, two against 0.4 each.
+    const [one, two] = [Math.sqrt((0.8 + 0.0625) / 1.25), Math.sqrt((0.4 + 0.0625) / 1.25)];
+    const least = Math.min(of(one, 1, 0.8), of(two, 2, 0.4));
+    expect(power('speed', 0.5, pair(0.2))).toBeCloseTo(least / 2, 9);
+  });
+  it('one alone on speed takes what the fixed one leaves of the head', () => {
+    expect(controlled('speed', 0.5, pair(0.7, true))?.machines).toMatchObject([
+      { count: 1, speed: 1, onDrive: false },
+      { count: 1, onDrive: true },
+    ]);
+    // 2 · 0.775 − 1.1875 = 0.3625 is left.
+    expect(speed('speed', 0.5, pair(0.7, true))).toBeCloseTo(Math.sqrt((0.3625 + 0.0625) / 1.25), 9);
+    expect(controlled('speed', 0.5, pair(0.2, true))?.machines).toMatchObject([{ count: 1, onDrive: true }]);
+    expect(running('speed', 1, pair(0.2, true))).toBe(2);
+    expect(speed('speed', 1, pair(0.2, true))).toBeCloseTo(1, 9);
   });
 });
 

@@ -140,17 +140,22 @@ export const fields = {
     note: 'Pressure of the system at full flow, for a curve in pressures',
   }),
   machines: quantity('count', {
-    label: 'Machines side by side',
+    label: 'Equal machines',
     min: 1,
     max: 8,
     example: '1',
     group: 'Machine and its curve',
-    note: 'Equal machines in parallel that together bring full flow',
+    note: 'Equal machines that together bring full flow and its head, side by side or in series',
+  }),
+  inSeries: tick({
+    label: 'One behind the other, not side by side',
+    group: 'Machine and its curve',
+    note: 'Their heads add up at a common flow',
   }),
   oneOnSpeed: tick({
     label: 'Only one of them changes its speed',
     group: 'Machine and its curve',
-    note: 'Of machines in parallel one is on a drive, the others run at full speed',
+    note: 'One of them is on a drive, the others run at full speed',
   }),
   lowerSpeed: quantity('fraction', {
     label: 'Lower of two speeds',

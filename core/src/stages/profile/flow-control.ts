@@ -17,8 +17,9 @@ export type Control =
 /** What a control works with. */
 export interface ControlSetting {
   readonly machine: FlowMachine;
-  /** Machines side by side, and whether only one of them changes its speed. */
+  /** Machines side by side or one behind the other, and whether only one of them changes its speed. */
   readonly machines: number;
+  readonly inSeries: boolean;
   readonly oneOnSpeed: boolean;
   /** Of full speed: the slower of two, and the least a drive may turn. */
   readonly lowerSpeed: number;
@@ -110,13 +111,17 @@ const speedShare = (machine: FlowMachine, flow: number, full: number): number =>
 /** By speed: never slower than the drive may turn; the rest is throttled. */
 function bySpeed(flow: number, on: ControlSetting, full: number): Running[] {
   const { machine, leastSpeed } = on;
-  if (on.machines > 1 && flow <= 1) return on.oneOnSpeed ? oneOfSeveral(flow, on, full) : allOfSeveral(flow, on, full);
+  if (on.machines > 1 && flow <= 1) {
+    if (on.inSeries) return on.oneOnSpeed ? oneInSeries(flow, on, full) : allInSeries(flow, on, full);
+    return on.oneOnSpeed ? oneOfSeveral(flow, on, full) : allOfSeveral(flow, on, full);
+  }
   const speed = Math.max(leastSpeed, speedFor(machine, flow));
   return [driven(powerAt(machine, flow, speed) / full, speed, on.machines)];
 }
 
 /** As few machines at full speed as bring the flow, throttled. */
-function staged(flow: number, { machine, machines }: ControlSetting, full: number): Running[] {
+function staged(flow: number, { machine, machines, inSeries }: ControlSetting, full: number): Running[] {
+  if (inSeries) return stagedInSeries(flow, { machine, machines }, full);
   const each = machines === 1 ? 1 : flowAgainst(machine, systemHead(machine, flow));
   const count = Math.min(machines, Math.max(1, Math.ceil((flow * machines) / Math.max(each, CLOSE) - CLOSE)));
   return [{ count, power: powerAt(machine, (flow * machines) / count, 1) / full, speed: 1, onDrive: false }];
@@ -147,4 +152,39 @@ function oneOfSeveral(flow: number, { machine, machines, leastSpeed }: ControlSe
   if (rest <= CLOSE) return fixed;
   const speed = Math.max(leastSpeed, speedAgainst(machine, rest, head));
   return [...fixed, driven(powerAt(machine, rest, speed) / full, speed)];
+}
+
+/** Heads add up, flow is common: each of m brings an m-th of the head. As few at full speed as overcome the system, throttled. */
+function stagedInSeries(
+  flow: number,
+  { machine, machines }: Pick<ControlSetting, 'machine' | 'machines'>,
+  full: number,
+): Running[] {
+  const count = fewestInSeries(flow, { machine, machines });
+  return [{ count, power: powerAt(machine, flow, 1) / full, speed: 1, onDrive: false }];
+}
+
+function fewestInSeries(flow: number, { machine, machines }: Pick<ControlSetting, 'machine' | 'machines'>): number {
+  const needed = (systemHead(machine, flow) * machines) / Math.max(machine.head(flow), CLOSE);
+  return Math.min(machines, Math.max(1, Math.ceil(needed - CLOSE)));
+}
+
+/** All that run turn alike and share the head; as many run as take the least. */
+function allInSeries(flow: number, { machine, machines, leastSpeed }: ControlSetting, full: number): Running[] {
+  const head = systemHead(machine, flow);
+  const choices = Array.from({ length: machines }, (_, at): Running => {
+    const speed = Math.max(leastSpeed, speedAgainst(machine, flow, (head * machines) / (at + 1)));
+    return driven(powerAt(machine, flow, speed) / full, speed, at + 1);
+  });
+  const reached = choices.filter(({ speed, count }) => speed <= 1 + CLOSE || count === machines);
+  return [reached.reduce((least, choice) => (total(choice) < total(least) ? choice : least))];
+}
+
+/** Some give their whole head at full speed, the last what is left of it. */
+function oneInSeries(flow: number, { machine, machines, leastSpeed }: ControlSetting, full: number): Running[] {
+  const count = fewestInSeries(flow, { machine, machines }) - 1;
+  const left = systemHead(machine, flow) * machines - count * machine.head(flow);
+  const speed = Math.max(leastSpeed, speedAgainst(machine, flow, Math.max(0, left)));
+  const last = driven(powerAt(machine, flow, speed) / full, speed);
+  return count > 0 ? [{ count, power: powerAt(machine, flow, 1) / full, speed: 1, onDrive: false }, last] : [last];
 }

@@ -61,6 +61,7 @@ export function flowModelOf(
     setting: {
       machine: tabled?.machine ?? twoTermMachine(shutOff, best, staticShare),
       machines: Math.max(1, Math.round(typed.machines?.value ?? 1)),
+      inSeries: job.profile.inSeries === true,
       oneOnSpeed: job.profile.oneOnSpeed === true,
       lowerSpeed: typed.lowerSpeed?.value ?? LOWER_SPEED,
       leastSpeed: typed.leastSpeed?.value ?? 0,
