@@ -15,6 +15,9 @@ import {
   type Solution,
 } from '@pilgrim/core';
 import { valueList } from '@pilgrim/core/commands/value-list';
+import { drawSlice } from '@pilgrim/core/solve/risk/draw';
+import { judgeRisk } from '@pilgrim/core/solve/risk/judge';
+import { riskModelOf } from '@pilgrim/core/solve/risk/risk-model';
 import { readMachine, runMachine } from '@pilgrim/core/commands/machine';
 import { checkField, type FieldSpec } from '@pilgrim/core/ground/field';
 import { quantityFields } from '@pilgrim/core/job/fields';
@@ -23,13 +26,14 @@ import { readPlate, type PlateDoubt, type TokenState } from '@pilgrim/core/stage
 import { demoCatalogue } from '@pilgrim/db/demo/catalogue';
 
 const USAGE = `usage: pilgrim solve job.json|-  [--catalogue catalogue.json] [--option A]
+       pilgrim risk job.json|-   [--catalogue catalogue.json] [--draws 4000] [--seed 1]
        pilgrim decode plate.txt|- [--volts 460] [--hz 60] [--strict]
        pilgrim machine machine.json|-
        pilgrim schema job|solution|machine
        pilgrim values
 
 solve prints the solution of a job with all its options and what is proposed beside them, with --option that of one
-of them, decode that of a nameplate with every word of it and what was not believed, machine the steady points and extremes
+of them, risk what its options may cost where hours, prices, loads and lives turn out otherwise, decode that of a nameplate with every word of it and what was not believed, machine the steady points and extremes
 of a per-phase circuit or of a plate and, with an inertia, its run-up, schema a JSON Schema, values
 what every published value is called and counted in.
 Exit code 0, or 2 with a list of issues as JSON on standard error. decode lists there what it did not believe and exits
@@ -41,6 +45,8 @@ interface Flags {
   readonly catalogue?: string | undefined;
   readonly strict?: boolean | undefined;
   readonly option?: string | undefined;
+  readonly draws?: string | undefined;
+  readonly seed?: string | undefined;
 }
 
 /** What a person can mend: printed as issues, exit code 2. */
@@ -111,6 +117,31 @@ function solveCommand(file: string | undefined, { catalogue: name, option }: Fla
     catalogue,
   );
   return { ...one, options: { [letter]: one.options[letter] } };
+}
+
+const MOST_DRAWS = 100_000;
+const MOST_SEED = 2_147_483_647;
+
+function whole(path: string, typed: string | undefined, usual: number, most: number): number {
+  const number = typed === undefined ? usual : Number(typed);
+  if (!Number.isInteger(number) || number < 1 || number > most)
+    throw bad(path, `Write a whole number from 1 to ${most}, for example ${usual}.`);
+  return number;
+}
+
+/** What the options of a job may cost where figures turn out otherwise; the same for the same seed. */
+function riskCommand(file: string | undefined, { catalogue: name, draws, seed }: Flags): unknown {
+  const count = whole('draws', draws, 4000, MOST_DRAWS);
+  const from = whole('seed', seed, 1, MOST_SEED);
+  const parsed = jobSchema.safeParse(readJson(file));
+  if (!parsed.success) throw new BadInput(issuesOf(parsed.error));
+  const catalogue = readCatalogue(name);
+  refuseUnreadable(solve(parsed.data, catalogue));
+  const model = riskModelOf(parsed.data, catalogue);
+  const risk = judgeRisk(model, drawSlice(model, from, 0, count));
+  if (!risk)
+    throw bad('money', 'No option has its costs known yet: type hours, a price of energy and what makes a pick.');
+  return { seed: from, ranges: model.spreads.ranges, ...risk };
 }
 
 /** One word of the plate, as a script reads it. */
@@ -186,6 +217,8 @@ function run(): unknown {
         catalogue: { type: 'string' },
         strict: { type: 'boolean' },
         option: { type: 'string' },
+        draws: { type: 'string' },
+        seed: { type: 'string' },
         help: { type: 'boolean', short: 'h' },
       },
     });
@@ -196,6 +229,7 @@ function run(): unknown {
   const [command, file] = positionals;
   if (values.help) return undefined;
   if (command === 'solve') return solveCommand(file, values);
+  if (command === 'risk') return riskCommand(file, values);
   if (command === 'decode') return decodeCommand(file, values);
   if (command === 'machine') return machineCommand(file);
   if (command === 'schema') return schemaCommand(file);

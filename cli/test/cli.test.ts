@@ -194,4 +194,29 @@ describe('pilgrim', () => {
     });
     expect(pilgrim(['values'], '').output()).toEqual(listed);
   });
+
+  it('draws what the options of a job may cost, the same for a seed; refuses what is no number and a job without costs', () => {
+    const job = JSON.stringify({
+      situation: { kind: 'new' },
+      load: { way: 'torque', torqueKind: 'variable', torque: '70 lb·ft', speed: '1760 rpm' },
+      supply: { voltage: '480 V', frequency: '60 Hz', sourcePower: '1000 kVA', sourceImpedance: '5 %' },
+      profile: { control: 'damper', points: [{ flow: '60 %', hours: '6000 h' }] },
+      money: { energyPrice: '0.10 per kWh' },
+    });
+    const drawn = (...flags: string[]) => pilgrim(['risk', '-', ...flags], job);
+    interface Drawn {
+      draws: number;
+      seed: number;
+      options: { discounted: { low: number; middle: number; high: number } }[];
+    }
+    const first = drawn('--draws', '200').output() as unknown as Drawn;
+    expect(first).toMatchObject({ draws: 200, seed: 1 });
+    const [one] = first.options;
+    expect(one?.discounted.low).toBeLessThan(one?.discounted.middle ?? 0);
+    expect(drawn('--draws', '200', '--seed', '1').output()).toEqual(first);
+    expect(drawn('--draws', '200', '--seed', '2').output()).not.toEqual(first);
+    expect(drawn('--draws', 'many')).toMatchObject({ status: 2 });
+    expect(drawn('--draws', '0').issues()[0]?.path).toBe('draws');
+    expect(pilgrim(['risk', '-'], '{}').issues()[0]?.path).toBe('money');
+  });
 });

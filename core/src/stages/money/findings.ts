@@ -9,6 +9,12 @@ export const findings = declared({
     clear: 'Choose a starter, unless start or process need the drive.',
     field: 'starting.method',
   },
+  'money.price-zero': {
+    severity: 'caution',
+    basis: 'Energy that costs nothing saves nothing',
+    clear: 'Type what a kilowatt-hour costs, or leave it empty.',
+    field: 'money.energyPrice',
+  },
   'money.demand-undone': {
     severity: 'caution',
     basis: 'Demand is charged by the highest mean of each month',

@@ -29,6 +29,8 @@ export function money(on: MoneyOn): MoneyResult {
   const rate = exchangeRate(brief, catalogue);
   if (rate === undefined) checkCurrency(on, flag);
   if (!energyPrice) need('money.energyPrice', 'Price of energy, for yearly cost and payback');
+  if (energyPrice?.value === 0)
+    flag('money.price-zero', 'Energy is typed to cost nothing, so no way of running saves anything.');
   const bill = rate === undefined ? undefined : billOf(on, rate);
   const bought = bill && rate !== undefined ? firstCost(bill, on, rate) : undefined;
   const running = energyPrice && profile.values.energySpeedControlled ? runningCosts(on, energyPrice) : {};
