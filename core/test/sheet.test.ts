@@ -39,11 +39,25 @@ describe('the selection sheet', () => {
       'Supply and start',
       'Settings and wiring',
       'Energy and money',
+      'What it buys',
     ]);
     expect(rowsOf(named, 'Selection').slice(0, 2)).toEqual(['Motor | M 25', 'Drive | D 25']);
     expect(sheetOf({}).title).toBe('Untitled job');
   });
 
+  it('lists what the option buys; a result of before there were bills has none', () => {
+    expect(rowsOf(named, 'What it buys')).toEqual([
+      'M 25 | 1000 USD',
+      'D 25 | 2000 USD',
+      'Installation of the drive | 1200 USD | 60.0 % of its price',
+    ]);
+    const job = emptyJob(named);
+    const { details, ...solution } = solve(job, catalogue);
+    const { bill, ...older } = details;
+    expect(bill).toHaveLength(3);
+    const sheet = selectionSheet(job, { ...solution, details: older as typeof details });
+    expect(sheet.sections.some(({ title }) => title === 'What it buys')).toBe(false);
+  });
   it('25 hp at 460 V by NEC 430.250: 34 A, 42.5 A of wire in 8 AWG, 90 A at most; 38 A into the drive want 47.5', () => {
     expect(rowsOf(named, 'Settings and wiring')).toEqual([
       'Motor current | 30.0 A',

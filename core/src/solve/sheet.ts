@@ -1,4 +1,5 @@
 import type { Finding } from '../ground/finding.ts';
+import { formatNumber } from '../ground/quantity/format.ts';
 import type { Job } from '../job/job.ts';
 import { letters } from '../job/places.ts';
 import type { Solution } from './solution.ts';
@@ -72,6 +73,16 @@ const row = (label: string, value: AnyValue, currency: string): SheetRow => ({
   origin: value.origin,
 });
 
+/** The bill; results of before it was made have none. */
+function billRows({ details }: { readonly details: Partial<Solution['details']> }, currency: string): SheetRow[] {
+  return (details.bill ?? []).map(({ part, count, price, note }) => ({
+    label: count === 1 ? part : `${count} × ${part}`,
+    text: `${formatNumber(count * price, 4)} ${currency}`,
+    other: note ?? '',
+    origin: 'looked up',
+  }));
+}
+
 function reasonsOf({ details, values, chosen }: Solution, why: string): string[] {
   const reasons = why === '' ? [] : [`Why ${chosen} and not the one that costs least: ${why}`];
   const { chosenMotor, motors, chosenDrive } = details;
@@ -119,9 +130,10 @@ export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
     site: job.site,
     decision: values['handover.decision']?.text ?? '',
     ready: solution.stages.handover.state !== 'stop' && solution.stages.handover.summary !== '',
-    sections: sheetSections
-      .map((title) => ({ title, rows: rowsOf(title, solution, job.currency) }))
-      .filter((section) => section.rows.length > 0),
+    sections: [
+      ...sheetSections.map((title) => ({ title, rows: rowsOf(title, solution, job.currency) })),
+      { title: 'What it buys', rows: billRows(solution, job.currency) },
+    ].filter((section) => section.rows.length > 0),
     compared: comparedOf(solution, job.currency),
     reasons: reasonsOf(solution, job.handover.why?.trim() ?? ''),
     findings,
