@@ -273,6 +273,8 @@ describe('the selection sheet', () => {
       );
       for (const { title, rows } of sheet.sections) {
         expect(rows.length, title).toBeGreaterThan(0);
+        // The bill names parts; sheet.test.ts holds it.
+        if (title === 'What it buys') continue;
         for (const { label, text, origin } of rows) {
           const value = known.get(label);
           expect(value, label).toBeDefined();

@@ -91,6 +91,11 @@ describe('a world of the likeliest figures', () => {
     for (const { letter, yearly } of costs(modelOf(guaranteed), { efficiency: 0 }))
       expect(yearly).toBeCloseTo(solved(job(), letter as 'A', 'yearlyCost'), 5);
   });
+  it('the loss of a drive otherwise: as with that rule of thumb, what waits left out', () => {
+    const doubled = { practice: { driveLossShare: '90 %' } };
+    for (const { letter, yearly } of costs(model, { driveLoss: 2 }))
+      expect(yearly).toBeCloseTo(solved(job(doubled), letter as 'A', 'yearlyCost'), 5);
+  });
   it('by the clock: what a shift takes at its own price', () => {
     const shifts = [
       { flow: '100 %', from: '6', to: '14' },
@@ -182,6 +187,7 @@ describe('what is drawn', () => {
       capital: { low: 0.9, high: 1.25 },
       life: { low: 0.7, high: 1.3 },
       efficiency: { low: 0, high: 1, shape: 'even' },
+      driveLoss: { low: 0.5, mode: 1, high: 2, shape: 'triangle' },
     });
   });
 });

@@ -230,3 +230,20 @@ test('home searches jobs and catalogue, and imports what was exported', async ({
   await page.getByRole('button', { name: 'Import' }).click();
   await expect(page.getByText('not complete JSON')).toBeVisible();
 });
+
+test('a removed job says so, takes nothing more, and is taken back from its own page', async ({ page }) => {
+  const address = await startJob(page, 'new', 'GONE-1', 'To be removed');
+  const id = address.split('/').at(-1) ?? '';
+  await page.request.post('/?/remove', { form: { id, back: '' }, headers: { origin: new URL(address).origin } });
+  await openStage(page, 'load');
+  await fill(page, { 'load.torque': '30 lb·ft' });
+  await expect(page.getByText(/This job was removed\. Take it back first/)).toBeVisible();
+  await visit(page, `${new URL(address).pathname}/load`);
+  await expect(page.getByTestId('removed')).toContainText('not saved');
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await page.waitForURL(/\/$|\/\?/);
+  await visit(page, `${new URL(address).pathname}/load`);
+  await expect(page.getByTestId('removed')).toHaveCount(0);
+  await fill(page, { 'load.torque': '31 lb·ft' });
+  await saved(page);
+});

@@ -71,7 +71,7 @@ function yearAt({ grid }: RiskOption, { powers, statics }: RiskModel, { power, s
 export function yearlyOf({ losses, upkeep }: RiskOption, year: YearOfCost, world: World): number {
   const lost = losses[0] + (losses[1] - losses[0]) * world.efficiency;
   const waiting = Math.max(0, year.resting - world.hours * (year.resting - year.waiting));
-  const energy = world.hours * (year.shaft + lost * year.motors + year.drives) + waiting;
+  const energy = world.hours * (year.shaft + lost * year.motors + world.driveLoss * year.drives) + waiting;
   return world.energyPrice * (energy + year.demand) + upkeep;
 }
 

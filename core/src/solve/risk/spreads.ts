@@ -12,6 +12,7 @@ export const riskVariables = [
   'power',
   'capital',
   'efficiency',
+  'driveLoss',
   'life',
 ] as const;
 export type RiskVariable = (typeof riskVariables)[number];
@@ -49,6 +50,7 @@ export function spreadsOf({ job }: Pick<Shared, 'job'>, profile: ProfileResult |
       power: about(power, power),
       capital: about(0.1, 0.25),
       efficiency: { low: 0, mode: 0, high: 1, shape: 'even' },
+      driveLoss: { low: 0.5, mode: 1, high: 2, shape: 'triangle' },
       life: about(0.3, 0.3),
     },
   };

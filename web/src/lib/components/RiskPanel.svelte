@@ -38,6 +38,7 @@
     power: 'Power at full flow',
     capital: 'Price to buy and fit',
     efficiency: 'Efficiency as delivered',
+    driveLoss: 'Loss of the drive',
     life: 'Years it is used',
   } as const;
   const widest = $derived(
@@ -153,8 +154,8 @@
       </div>
       <p class="mt-2 text-xs text-quiet">
         Hours ±10 %, price −20 to +30 %, rise ±2 points, power at full flow ±5 % measured or ±15 % estimated, static
-        head ±10 points, price to buy −10 to +25 %, efficiency nominal to guaranteed, life ±30 %: common practice, no
-        published source. All options share each draw.
+        head ±10 points, price to buy −10 to +25 %, efficiency nominal to guaranteed, loss of a drive half to twice,
+        life ±30 %: common practice, no published source. All options share each draw.
       </p>
     {/if}
   </section>

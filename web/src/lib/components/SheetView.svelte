@@ -35,7 +35,7 @@
       <section>
         <h3 class="border-b text-sm font-semibold text-quiet">{section.title}</h3>
         <dl>
-          {#each section.rows as row (row.label)}
+          {#each section.rows as row, at (at)}
             <div class="flex gap-3 py-0.5 text-sm">
               <dt class="grow text-quiet">{row.label}</dt>
               <dd class="text-right">

@@ -44,6 +44,8 @@ export interface StoredJob {
   readonly document: string;
   readonly page: string;
   readonly details: string;
+  /** Put away; it is shown, and takes nothing more until it is taken back. */
+  readonly removed: boolean;
 }
 
 const LONGEST_TITLE = 200;
@@ -121,7 +123,8 @@ export async function loadJob(id: string, stage: StageName): Promise<StoredJob> 
   if (!UUID.test(id)) error(404, 'There is no such job.');
   const row = await withDatabase(async (sql) => {
     const [found] = await sql<(StoredJob & { engine: string })[]>`
-      select jobs.id, jobs.revision, document::text as document, engine, page, page_details ->> ${stage} as details
+      select jobs.id, jobs.revision, document::text as document, engine, page, page_details ->> ${stage} as details,
+        removed_at is not null as removed
       from jobs join job_revisions on job_id = jobs.id and job_revisions.revision = jobs.revision
       where jobs.id = ${id}`;
     return found;
@@ -241,9 +244,14 @@ export async function createJob(job: Job): Promise<string> {
 
 export type Saved = { readonly revision: number } | { readonly conflict: StoredRevision };
 
-/** Saves over revision `base`; where somebody saved first, hands back what is stored now. */
+/** Saves over revision `base`; where somebody saved first, hands back what is stored now. 410 where the job was removed. */
 export async function saveJob(id: string, base: number, job: Job): Promise<Saved> {
   if (!UUID.test(id)) error(404, 'There is no such job.');
+  const [found] = await withDatabase(
+    (sql) => sql<{ removed: boolean }[]>`select removed_at is not null as removed from jobs where id = ${id}`,
+  );
+  if (found?.removed)
+    error(410, 'This job was removed. Take it back first; what is typed is kept in this tab until then.');
   const kept = await keptNow(job);
   const revision = await withDatabase((sql) => updateJob(sql, id, base, job, kept));
   return revision === undefined ? { conflict: await loadRevision(id, null) } : { revision };

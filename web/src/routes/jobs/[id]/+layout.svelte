@@ -26,4 +26,16 @@
 
 <svelte:window onpagehide={() => store.leave()} />
 
+{#if data.removed}
+  <form
+    method="post"
+    action="/?/restore"
+    class="no-print flex flex-wrap items-center gap-3 border-b bg-card px-4 py-2 text-sm"
+    data-testid="removed"
+  >
+    <input type="hidden" name="id" value={data.id} />
+    <strong>△ This job was removed; what is typed here is not saved.</strong>
+    <button class="min-h-8 rounded-lg border px-3 text-sea hover:bg-wash pointer-coarse:min-h-11">Take it back</button>
+  </form>
+{/if}
 {@render children()}
