@@ -141,7 +141,7 @@ function riskCommand(file: string | undefined, { catalogue: name, draws, seed }:
   const risk = judgeRisk(model, drawSlice(model, from, 0, count));
   if (!risk)
     throw bad('money', 'No option has its costs known yet: type hours, a price of energy and what makes a pick.');
-  return { seed: from, ranges: model.spreads.ranges, ...risk };
+  return { seed: from, ...risk };
 }
 
 /** One word of the plate, as a script reads it. */

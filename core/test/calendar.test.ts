@@ -17,8 +17,10 @@ const typed = (more: Partial<ClockTyped> = {}): ClockTyped => ({
   ...more,
 });
 const clock = (more: Partial<ClockTyped> = {}): Clock => {
-  const read = clockOf(typed(more));
-  if (!('days' in read)) throw new Error(`unreadable: ${read.join()}`);
+  const read = clockOf(typed(more), (cell, says) => {
+    throw new Error(`${cell}: ${says}`);
+  });
+  if (!read) throw new Error('unreadable');
   return read;
 };
 const hours = (more: Partial<ClockTyped>) => {
@@ -71,8 +73,13 @@ describe('a clock', () => {
     expect(hours(more)).toBeCloseTo(expected, 9);
   });
   it('names the cells it cannot read', () => {
-    expect(clockOf(typed({ from: 'x', to: 'y' }))).toEqual(['from', 'to']);
-    expect(clockOf(typed({ from: '6', to: '25' }))).toEqual(['to']);
+    const unread = (more: Partial<ClockTyped>) => {
+      const cells: string[] = [];
+      expect(clockOf(typed(more), (cell) => cells.push(cell))).toBeUndefined();
+      return cells;
+    };
+    expect(unread({ from: 'x', to: 'y' })).toEqual(['from', 'to']);
+    expect(unread({ from: '6', to: '25' })).toEqual(['to']);
   });
   it('cut anywhere the year keeps its hours', () => {
     const minute = fc.integer({ min: 0, max: 1440 });
@@ -173,6 +180,21 @@ describe('a tariff by the clock without shifts', () => {
     );
     expect(value(two, 'supply.energyPrice') * KWH).toBeCloseTo(0.2, 9);
     expect(two.findings.some(({ code }) => code === 'supply.band-shares')).toBe(false);
+  });
+  it('a band that says no time holds whenever no other does; where shares are typed the clock is none', () => {
+    const rest = priced({ price: '0.30 per kWh', from: '8', to: '20' }, { price: '0.10 per kWh' });
+    expect(value(rest, 'supply.energyPrice') * KWH).toBeCloseTo(0.2, 9);
+    const shifts = [shift('80 %', { from: '8', to: '20' })];
+    const both = (share?: string) =>
+      Number(
+        run({
+          money: {},
+          profile: { control: 'damper', shifts },
+          supply: { ...fan.supply, bands: [{ price: '0.30 per kWh', from: '8', to: '20', share }] as never },
+        }).details.profile[0]?.price,
+      ) * KWH;
+    expect(both()).toBeCloseTo(0.3, 9);
+    expect(both('100 %')).toBeNaN();
   });
   it('says which part of the year has no price', () => {
     const part = priced({ price: '0.30 per kWh', from: '8', to: '20' });

@@ -5,7 +5,7 @@ import { controlled, type ControlSetting } from '../src/stages/profile/flow-cont
 import { efficiencyAbout, powerAt, twoTermMachine } from '../src/stages/profile/flow-machine.ts';
 import { fullOverMeasured, runBy, type FlowModel } from '../src/stages/profile/flow-model.ts';
 import { emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
-import { bySpeed, throttled } from './flow-shares.ts';
+import { bySpeed, setting as settingOf, throttled } from './flow-shares.ts';
 import { catalogue, fan } from './round-prices.ts';
 
 /** 70 lb·ft at 1760 rpm. */
@@ -131,16 +131,8 @@ describe('what a machine is taken for', () => {
   });
 });
 
-const setting = (more: Partial<ControlSetting> = {}): ControlSetting => ({
-  machine: twoTermMachine(1.25, 1, 0),
-  machines: 1,
-  inSeries: false,
-  oneOnSpeed: false,
-  lowerSpeed: 2 / 3,
-  leastSpeed: 0,
-  largest: 1,
-  ...more,
-});
+const setting = ({ machine = twoTermMachine(1.25, 1, 0), ...more }: Partial<ControlSetting> = {}): ControlSetting =>
+  settingOf(machine, more);
 const model = (more: Partial<FlowModel> = {}): FlowModel => ({
   kind: 'variable',
   fan: false,

@@ -2,6 +2,7 @@
 // H = H₀ − (H₀ − 1)q², η = 2x − x² of the best (common practice), system h + (1 − h)q².
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { setting } from './flow-shares.ts';
 import { controlled, type Control, type ControlSetting } from '../src/stages/profile/flow-control.ts';
 import {
   efficiencyAbout,
@@ -14,16 +15,6 @@ import {
   type FlowMachine,
 } from '../src/stages/profile/flow-machine.ts';
 
-const setting = (machine: FlowMachine, more: Partial<ControlSetting> = {}): ControlSetting => ({
-  machine,
-  machines: 1,
-  inSeries: false,
-  oneOnSpeed: false,
-  lowerSpeed: 2 / 3,
-  leastSpeed: 0,
-  largest: 1,
-  ...more,
-});
 const pump = (h: number) => setting(twoTermMachine(1.25, 1, h));
 /** Of all machines at full flow. */
 const power = (control: Control, flow: number, on: ControlSetting) =>

@@ -251,7 +251,7 @@ describe('the bill of an option', () => {
     };
     expect(bill(here)).toEqual([
       ['motor', 'Motor', 1, 0],
-      ['motor', 'Starter', 1, 0],
+      ['starter', 'Starter', 1, 0],
     ]);
     expect(money(run(here), 'firstCost')).toBe(0);
   });

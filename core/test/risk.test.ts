@@ -12,7 +12,8 @@ import {
   worldOf,
   type World,
 } from '../src/solve/risk/draw.ts';
-import { bandOf, judgeRisk } from '../src/solve/risk/judge.ts';
+import { bandOf } from '../src/ground/numeric.ts';
+import { judgeRisk } from '../src/solve/risk/judge.ts';
 import { riskModelOf, type RiskModel } from '../src/solve/risk/risk-model.ts';
 import { riskVariables, type Spreads } from '../src/solve/risk/spreads.ts';
 import { catalogue, fan } from './round-prices.ts';
@@ -217,7 +218,7 @@ describe('what the draws say', () => {
   });
   it('tenths of a hundred draws by counting', () => {
     const values = Array.from({ length: 100 }, (_, at) => (at * 37) % 100);
-    expect(bandOf(values)).toEqual({ low: 10, middle: 50, high: 90 });
+    expect(bandOf(values, 0.1)).toEqual({ low: 10, middle: 50, high: 90 });
   });
   it('a hundred worlds made by hand: who wins, how often, and what never pays back', () => {
     // A costs 1000 always; B 900 in seven of ten worlds and 1200 in the others, and saves nothing there.

@@ -68,6 +68,18 @@ export function fallingRoot(f: (x: number) => number, { low, high }: Bracket, { 
 export const quantile = (rising: readonly number[], share: number): number =>
   rising[Math.min(rising.length - 1, Math.floor(share * rising.length))] ?? 0;
 
+/** Where a share of values lies below, half of them, and the same share above. */
+export interface Band {
+  readonly low: number;
+  readonly middle: number;
+  readonly high: number;
+}
+
+export function bandOf(values: readonly number[], outside: number): Band {
+  const rising = [...values].sort((a, b) => a - b);
+  return { low: quantile(rising, outside), middle: quantile(rising, 0.5), high: quantile(rising, 1 - outside) };
+}
+
 /** The largest and the smallest of a list of any length; −∞ and ∞ of an empty one. */
 export const mostOf = (values: readonly number[]): number =>
   values.reduce((most, value) => Math.max(most, value), Number.NEGATIVE_INFINITY);

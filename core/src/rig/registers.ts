@@ -15,6 +15,12 @@ export const HOLDING_REGISTERS = 4;
 /** Readings of the meters of one blower. */
 export type Readings = Pick<BlowerState, Meter>;
 
+/** What hand and meters of the rig say. */
+export interface RigState {
+  readonly setting: RigSetting;
+  readonly blowers: readonly [damped: Readings, driven: Readings];
+}
+
 /** Meters as whole numbers of their units; what is beyond a register stands at its end. */
 export const toRegisters = (readings: Readings): number[] =>
   READ.map(([meter, unit]) => Math.min(0xff_ff, Math.max(0, Math.round(readings[meter] / unit))));

@@ -18,6 +18,15 @@ export interface Outcome {
   readonly discounted: number;
 }
 
+/** A record of the figures of an outcome. */
+export const eachFigure = <T>(of: (figure: keyof Outcome) => T): Record<keyof Outcome, T> => ({
+  first: of('first'),
+  yearly: of('yearly'),
+  life: of('life'),
+  discounted: of('discounted'),
+});
+const figureNames = ['first', 'yearly', 'life', 'discounted'] as const satisfies readonly (keyof Outcome)[];
+
 /** Where a share of the draws of a range lies below: inverse of its distribution. */
 export function drawn({ low, mode, high, shape }: Range, share: number): number {
   if (high <= low) return mode;
@@ -104,7 +113,7 @@ export function drawSlice(model: RiskModel, seed: number, from: number, to: numb
   >;
   const outcomes = model.options.map(({ letter }) => ({
     letter,
-    figures: { first: [] as number[], yearly: [] as number[], life: [] as number[], discounted: [] as number[] },
+    figures: eachFigure((): number[] => []),
   }));
   for (let sample = from; sample < to; sample++) {
     const world = worldOf(model, seed, sample);
@@ -112,10 +121,7 @@ export function drawSlice(model: RiskModel, seed: number, from: number, to: numb
     for (const [at, outcome] of outcomesOf(model, world).entries()) {
       const figures = outcomes[at]?.figures;
       if (!figures) continue;
-      figures.first.push(outcome.first);
-      figures.yearly.push(outcome.yearly);
-      figures.life.push(outcome.life);
-      figures.discounted.push(outcome.discounted);
+      for (const figure of figureNames) figures[figure].push(outcome[figure]);
     }
   }
   return { from, worlds, outcomes };
@@ -130,13 +136,9 @@ export function joined(slices: readonly Draws[]): Draws | undefined {
     worlds: Object.fromEntries(
       riskVariables.map((name) => [name, [first, ...rest].flatMap(({ worlds }) => worlds[name])]),
     ) as unknown as Draws['worlds'],
-    outcomes: first.outcomes.map(({ letter }, at) => {
-      const all = (name: keyof Outcome): number[] =>
-        [first, ...rest].flatMap(({ outcomes }) => outcomes[at]?.figures[name] ?? []);
-      return {
-        letter,
-        figures: { first: all('first'), yearly: all('yearly'), life: all('life'), discounted: all('discounted') },
-      };
-    }),
+    outcomes: first.outcomes.map(({ letter }, at) => ({
+      letter,
+      figures: eachFigure((figure) => [first, ...rest].flatMap(({ outcomes }) => outcomes[at]?.figures[figure] ?? [])),
+    })),
   };
 }

@@ -1,16 +1,9 @@
-import { bisect, interpolate, quantile } from '../../ground/numeric.ts';
+import { bandOf, bisect, interpolate, type Band } from '../../ground/numeric.ts';
 import type { Letter } from '../../job/places.ts';
 import { growingAnnuity } from '../../stages/money/cash-flow.ts';
-import { likeliest, outcomesOf, yearlyOf, type Draws, type Outcome, type World } from './draw.ts';
+import { eachFigure, likeliest, outcomesOf, yearlyOf, type Draws, type Outcome, type World } from './draw.ts';
 import type { RiskModel, RiskOption } from './risk-model.ts';
-import { riskVariables, type RiskVariable } from './spreads.ts';
-
-/** A tenth of the draws below, half, nine tenths. */
-export interface Band {
-  readonly low: number;
-  readonly middle: number;
-  readonly high: number;
-}
+import { riskVariables, type RiskVariable, type Spreads } from './spreads.ts';
 
 export interface RiskOfOption {
   readonly letter: Letter;
@@ -46,6 +39,8 @@ export interface Swing {
 export interface Risk {
   readonly draws: number;
   readonly base: Letter;
+  /** Between which each figure was drawn. */
+  readonly ranges: Spreads['ranges'];
   readonly options: readonly RiskOfOption[];
   /** The first and the second by the middle of their cost, and what lies between them. */
   readonly ahead:
@@ -71,12 +66,9 @@ export interface Even {
 /** Share of the draws from which one is called ahead. Common practice, no published source. */
 const CLEAR = 0.8;
 
-const rising = (values: readonly number[]): number[] => [...values].sort((a, b) => a - b);
-
-export function bandOf(values: readonly number[]): Band {
-  const sorted = rising(values);
-  return { low: quantile(sorted, 0.1), middle: quantile(sorted, 0.5), high: quantile(sorted, 0.9) };
-}
+/** Of the draws, below and above a band. */
+const OUTSIDE = 0.1;
+const within = (values: readonly number[]): Band => bandOf(values, OUTSIDE);
 
 /** What a set of draws says of the options; undefined where fewer than one option has its costs known. */
 export function judgeRisk(model: RiskModel, draws: Draws): Risk | undefined {
@@ -89,15 +81,12 @@ export function judgeRisk(model: RiskModel, draws: Draws): Risk | undefined {
   const options = draws.outcomes.map(({ letter, figures }, at): RiskOfOption => ({
     letter,
     name: model.options[at]?.name ?? '',
-    first: bandOf(figures.first),
-    yearly: bandOf(figures.yearly),
-    life: bandOf(figures.life),
-    discounted: bandOf(figures.discounted),
+    ...eachFigure((figure) => within(figures[figure])),
     best: (winners[at] ?? 0) / count,
     against: letter === base ? undefined : againstBase(figures, against.figures),
     costs: costsOf(figures, model.horizon.years),
   }));
-  return { draws: count, base, options, ahead: aheadOf(model, draws, options) };
+  return { draws: count, base, ranges: model.spreads.ranges, options, ahead: aheadOf(model, draws, options) };
 }
 
 function winsOf({ outcomes }: Draws, count: number): number[] {
@@ -123,8 +112,8 @@ function againstBase(own: Figures, base: Figures): RiskOfOption['against'] {
     return saving > 0 ? extra / saving : Number.POSITIVE_INFINITY;
   });
   return {
-    netPresentValue: bandOf(worth),
-    payback: bandOf(payback),
+    netPresentValue: within(worth),
+    payback: within(payback),
     loses: worth.filter((each) => each < 0).length / worth.length,
   };
 }
@@ -135,7 +124,7 @@ function costsOf({ first, yearly }: Figures, years: number): RiskOfOption['costs
   const steps = Math.min(MOST_POINTS, Math.max(1, Math.ceil(years)));
   return Array.from({ length: steps + 1 }, (_, at) => {
     const year = (at / steps) * years;
-    return { year, band: bandOf(first.map((cost, sample) => cost + year * (yearly[sample] ?? 0))) };
+    return { year, band: within(first.map((cost, sample) => cost + year * (yearly[sample] ?? 0))) };
   });
 }
 

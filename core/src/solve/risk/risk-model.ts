@@ -3,6 +3,7 @@ import type { Job } from '../../job/job.ts';
 import type { Letter } from '../../job/places.ts';
 import type { Horizon } from '../../stages/money/cash-flow.ts';
 import { demandOf } from '../../stages/money/demand.ts';
+import { priceAt } from '../../stages/money/running-cost.ts';
 import { horizonOf } from '../../stages/money/horizon.ts';
 import { ownRows, runningOf, waiting, type Running } from '../../stages/profile/option-energy.ts';
 import { isStopped, nameOf, solveOptions } from '../solve.ts';
@@ -132,23 +133,19 @@ function yearOf({ runs, brief }: SolvedOption, on: Running, price: number, point
   if (!runs) return undefined;
   const own = ownRows(points, runs, on);
   if (!own) return undefined;
-  const byClock = brief.given.money.energyPrice === undefined;
   const sum = { shaft: 0, motors: 0, drives: 0 };
   let energy = 0;
   for (const [at, { mean, shaft, driveLoss }] of own.rows.entries()) {
     const point = points[at];
     if (!point) continue;
-    const cost = point.hours * ((byClock ? point.price : undefined) ?? price);
+    const cost = point.hours * priceAt(point, brief, price);
     sum.shaft += shaft * cost;
     sum.drives += driveLoss * cost;
     sum.motors += (mean - shaft - driveLoss) * cost;
     energy += mean * point.hours;
   }
   const meanPrice = energy > 0 ? (sum.shaft + sum.drives + sum.motors) / energy : price;
-  const demand = demandOf(
-    points.map(({ hours, monthly }, at) => ({ hours, monthly, peak: 0, apparent: 0, ...own.rows[at] })),
-    brief,
-  );
+  const demand = demandOf(points, own.rows, brief);
   return {
     ...sum,
     waiting: waiting(points, runs, on) * meanPrice,

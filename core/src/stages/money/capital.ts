@@ -129,7 +129,13 @@ function starterLines(
   }));
 }
 
-const kept = (part: string): BillLine => ({ kind: 'motor', part, count: 1, price: 0, note: 'is there and paid for' });
+const kept = (kind: 'motor' | 'starter', part: string): BillLine => ({
+  kind,
+  part,
+  count: 1,
+  price: 0,
+  note: 'is there and paid for',
+});
 
 /** What this option buys and has fitted, line by line. Undefined while a part or its price is not known. */
 export function billOf(on: MoneyOn, rate: number): readonly BillLine[] | undefined {
@@ -139,11 +145,11 @@ export function billOf(on: MoneyOn, rate: number): readonly BillLine[] | undefin
   const counts = countsOf(on);
   const motor: BillLine = chosenMotor
     ? { kind: 'motor', part: chosenMotor.item.name, count: counts.motors, price: chosenMotor.item.price * rate }
-    : kept('Motor');
+    : kept('motor', 'Motor');
   const feed = chosenDrive
     ? driveLines(on, rate)
     : pick.keepsFeed
-      ? [kept('Starter')]
+      ? [kept('starter', 'Starter')]
       : starterLines(starter, counts.starters, rate);
   if (!feed) return undefined;
   const { incentive } = brief.given.money;

@@ -23,12 +23,22 @@ export function monthlyDemands(rows: readonly Demanding[], interval: number, cou
   return months;
 }
 
-/** A year of demand charge: every month its highest, never below a share of the highest of the year. */
-export function demandOf(rows: readonly Demanding[], { job, given }: OptionBrief): Value | undefined {
+/**
+ * A year of demand charge of rows and what they take: every month its highest, never below a share of the highest of the year.
+ */
+export function demandOf(
+  points: readonly Pick<ProfilePoint, 'hours' | 'monthly'>[],
+  taken: readonly Pick<OptionRow, 'peak' | 'apparent'>[],
+  { job, given }: OptionBrief,
+): Value | undefined {
   const { demandPrice, demandRatchet } = given.supply;
   if (!demandPrice) return undefined;
   const interval = (job.supply.demandInterval === '30 min' ? 30 : 15) * MINUTE;
   const byApparent = job.supply.demandBy === 'kVA';
+  const rows = points.flatMap(({ hours, monthly }, at) => {
+    const row = taken[at];
+    return row ? [{ hours, monthly, peak: row.peak, apparent: row.apparent }] : [];
+  });
   const months = monthlyDemands(rows, interval, byApparent ? 'apparent' : 'peak');
   const highest = Math.max(...months);
   const least = (demandRatchet?.value ?? 0) * highest;

@@ -1,6 +1,7 @@
 import type { School } from '../../ground/quantity/units.ts';
 import { quantity, type Value } from '../../ground/value.ts';
-import type { OptionRow } from '../profile/profile-result.ts';
+import type { OptionRow, ProfilePoint } from '../profile/profile-result.ts';
+import type { OptionBrief } from '../stage.ts';
 import type { MoneyOn } from './asked-of-money.ts';
 import { demandOf } from './demand.ts';
 import type { MoneyValues } from './values.ts';
@@ -66,10 +67,7 @@ interface Cost {
 function costOfYear(used: Value, rows: readonly Taken[], on: MoneyOn, energyPrice: Value): Cost {
   const { brief, profile } = on;
   const price = priceOver(rows, on, energyPrice);
-  const demand = demandOf(
-    profile.points.map(({ hours, monthly }, at) => ({ hours, monthly, peak: 0, apparent: 0, ...rows[at] })),
-    brief,
-  );
+  const demand = demandOf(profile.points, rows, brief);
   const cost = quantity(used.value * price.value + (demand?.value ?? 0), 'money', brief.job.school, {
     origin: 'estimated',
     formula: demand ? 'K = E\\,c + K_d' : 'K = E\\,c',
@@ -79,7 +77,11 @@ function costOfYear(used: Value, rows: readonly Taken[], on: MoneyOn, energyPric
   return { cost, demand };
 }
 
-/** Mean price of the energy of some rows: what a shift takes is charged by the clock, unless the job has one price for all. */
+/** Price of the energy of a row, per J: what a shift takes is charged by the clock, unless the job has one price for all. */
+export const priceAt = ({ price }: Pick<ProfilePoint, 'price'>, { given }: OptionBrief, general: number): number =>
+  given.money.energyPrice ? general : (price ?? general);
+
+/** Mean price of the energy of some rows. */
 function priceOver(rows: readonly Taken[], { brief, profile }: MoneyOn, general: Value): Value {
   const { points } = profile;
   if (brief.given.money.energyPrice || points.every(({ price }) => price === undefined)) return general;
@@ -88,7 +90,7 @@ function priceOver(rows: readonly Taken[], { brief, profile }: MoneyOn, general:
     const point = points[at];
     if (!point) continue;
     energy += mean * point.hours;
-    cost += mean * point.hours * (point.price ?? general.value);
+    cost += mean * point.hours * priceAt(point, brief, general.value);
   }
   if (energy <= 0) return general;
   return quantity(cost / energy, 'energyPrice', brief.job.school, {

@@ -44,6 +44,9 @@ export interface FlowPoint {
   readonly share: number;
 }
 
+/** Nothing runs. */
+export const NOTHING: FlowPoint = { machines: [], share: 1 };
+
 const one = (power: number, speed = 1, share = 1): FlowPoint => ({
   machines: [{ count: 1, power, speed, onDrive: false }],
   share,
@@ -69,7 +72,7 @@ function vanes(flow: number): number {
  * Several machines are run one after the other where that brings it; each control works on those that run.
  */
 export function controlled(control: Control, flow: number, on: ControlSetting): FlowPoint | undefined {
-  if (flow <= 0) return { machines: [], share: 1 };
+  if (flow <= 0) return NOTHING;
   const { machine } = on;
   const full = powerAt(machine, 1, 1);
   if (control === 'speed') return { machines: bySpeed(flow, on, full), share: 1 };

@@ -3,7 +3,7 @@ import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { OptionBrief } from '../stage.ts';
-import type { FlowPoint } from './flow-control.ts';
+import { NOTHING } from './flow-control.ts';
 import { inputOf, onDrives, type Fed } from './input-power.ts';
 import { optionMotor } from './motor-today.ts';
 import { drivesOf, DRIVE_LOSS, standbyEnergy } from './profile-energy.ts';
@@ -60,7 +60,7 @@ export function ownRows(
   const rows: OptionRow[] = [];
   let saved = 0;
   for (const { flow, hours } of points) {
-    const point = flow > 0 && hours > 0 ? runBy(model, by, flow) : RESTS;
+    const point = flow > 0 && hours > 0 ? runBy(model, by, flow) : NOTHING;
     if (!point) return undefined;
     const run = onDrive && by !== 'speed' ? onDrives(point) : point;
     const usual = inputOf(run, motor, full);
@@ -77,8 +77,6 @@ export function ownRows(
   }
   return { rows, saved };
 }
-
-const RESTS: FlowPoint = { machines: [], share: 1 };
 
 /** Energy, J, that the drives of an option take in a year while they wait. */
 export const waiting = (points: readonly Hours[], { brief, motor, onDrive }: RunsBy, { model }: Running): number =>

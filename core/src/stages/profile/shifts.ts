@@ -1,7 +1,8 @@
-import { MINUTE } from '../../ground/constants.ts';
+import { HOUR, MINUTE } from '../../ground/constants.ts';
 import type { Value } from '../../ground/value.ts';
 import type { OptionBrief } from '../stage.ts';
-import { clockOf, holds, saysWhen, yearOf, type Clock } from '../supply/clock.ts';
+import { clockOf, holds, yearOf, type Clock } from '../supply/clock.ts';
+import { clockedBands } from '../supply/tariff.ts';
 import type { Flag } from './findings.ts';
 
 /** A shift of the year: its flow, how long it lasts, s, in all and in each month, and the mean price of its hours. */
@@ -24,18 +25,14 @@ export function shiftsOf({ job, rows }: OptionBrief, flag: Flag): Shift[] {
   const shifts = rows['profile.shifts'].flatMap(({ at, flow }): (Timed & { readonly flow: Value })[] => {
     const typed = job.profile.shifts[at];
     if (!flow || !typed) return [];
-    const clock = clockOf(typed);
-    if ('days' in clock) return [{ at, flow, clock }];
-    for (const cell of clock)
-      flag('profile.shift-time', `“${typed[cell]}” is no time of day.`, { field: `profile.shifts.${at}.${cell}` });
-    return [];
+    const clock = clockOf(typed, (cell, message) =>
+      flag('profile.shift-time', message, { field: `profile.shifts.${at}.${cell}` }),
+    );
+    return clock ? [{ at, flow, clock }] : [];
   });
   if (shifts.length === 0) return [];
-  const bands = rows['supply.bands'].flatMap(({ at, price }) => {
-    const typed = job.supply.bands[at];
-    const clock = price && typed && saysWhen(typed) ? clockOf(typed) : undefined;
-    return price && clock && 'days' in clock ? [{ price: price.value, clock }] : [];
-  });
+  // What cannot be read is told by the supply.
+  const bands = clockedBands({ job, rows }, () => undefined);
   const sums = shifts.map(() => ({ seconds: 0, monthly: Array.from({ length: 12 }, () => 0), cost: 0, priced: 0 }));
   let twice = 0;
   for (const { month, kind, minute, seconds } of yearOf([...shifts, ...bands].map(({ clock }) => clock))) {
@@ -50,13 +47,13 @@ export function shiftsOf({ job, rows }: OptionBrief, flag: Flag): Shift[] {
     first.monthly[month] = (first.monthly[month] ?? 0) + seconds;
     const band = bands.find(({ clock }) => holds(clock, month, kind, minute));
     if (!band) continue;
-    first.cost += band.price * seconds;
+    first.cost += band.price.value * seconds;
     first.priced += seconds;
   }
   if (twice > 0)
     flag(
       'profile.shifts-overlap',
-      `Two shifts hold at once for ${Math.round(twice / 3600)} h a year; the first of them counts.`,
+      `Two shifts hold at once for ${Math.round(twice / HOUR)} h a year; the first of them counts.`,
     );
   return shifts.map(({ at, flow }, index): Shift => {
     const { seconds = 0, monthly = [], cost = 0, priced = 0 } = sums[index] ?? {};

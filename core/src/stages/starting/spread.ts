@@ -1,7 +1,7 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { findCircuit, type FitTargets } from '../../motor/fit-circuit.ts';
-import { interpolate, quantile } from '../../ground/numeric.ts';
+import { bandOf, interpolate, type Band } from '../../ground/numeric.ts';
 import { synchronousSpeed } from '../../motor/typical.ts';
 import type { Method } from './feeds.ts';
 import { runStart, type StartSetting } from './run-start.ts';
@@ -107,12 +107,6 @@ export function sampleStart(
   };
 }
 
-export interface Band {
-  readonly low: number;
-  readonly middle: number;
-  readonly high: number;
-}
-
 export interface Spread {
   readonly count: number;
   /** Share of the starts that came up to speed. */
@@ -127,10 +121,9 @@ export interface Spread {
   readonly current: readonly Band[];
 }
 
-function bandOf(values: readonly number[]): Band {
-  const sorted = values.toSorted((a, b) => a - b);
-  return { low: quantile(sorted, 0.05), middle: quantile(sorted, 0.5), high: quantile(sorted, 0.95) };
-}
+/** Of the starts, below and above a band. */
+const OUTSIDE = 0.05;
+const within = (values: readonly number[]): Band => bandOf(values, OUTSIDE);
 
 /** Chance and bands of all samples. */
 export function spreadOf(samples: readonly Sample[], horizon: number): Spread {
@@ -139,12 +132,12 @@ export function spreadOf(samples: readonly Sample[], horizon: number): Spread {
   return {
     count: samples.length,
     chance: samples.length === 0 ? 0 : up.length / samples.length,
-    time: bandOf(up.map((each) => each.time)),
-    dip: bandOf(samples.map((each) => each.dip)),
-    peakCurrent: bandOf(samples.map((each) => each.peakCurrent)),
-    rotorUse: bandOf(up.map((each) => each.rotorUse)),
+    time: within(up.map((each) => each.time)),
+    dip: within(samples.map((each) => each.dip)),
+    peakCurrent: within(samples.map((each) => each.peakCurrent)),
+    rotorUse: within(up.map((each) => each.rotorUse)),
     times,
-    speed: times.map((_, at) => bandOf(samples.map((each) => each.speeds[at] ?? 0))),
-    current: times.map((_, at) => bandOf(samples.map((each) => each.currents[at] ?? 0))),
+    speed: times.map((_, at) => within(samples.map((each) => each.speeds[at] ?? 0))),
+    current: times.map((_, at) => within(samples.map((each) => each.currents[at] ?? 0))),
   };
 }

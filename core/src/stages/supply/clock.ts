@@ -77,16 +77,14 @@ export function timeOfDay(typed: string): number | undefined {
   return Number(minutes) < 60 && at <= DAY_MINUTES ? at : undefined;
 }
 
-/** Whether a row says anything of the clock. */
-export const saysWhen = ({ days, from, to, firstMonth, lastMonth }: ClockTyped): boolean =>
-  days !== 'every' || from.trim() !== '' || to.trim() !== '' || firstMonth !== 'January' || lastMonth !== 'December';
-
-/** A row as a clock; the names of the cells that cannot be read where there are any. Without times it holds all day. */
-export function clockOf(typed: ClockTyped): Clock | readonly ('from' | 'to')[] {
+/** A row as a clock; `unreadable` is told the cells that are no time of day. Without times it holds all day. */
+export function clockOf(typed: ClockTyped, unreadable: (cell: 'from' | 'to', says: string) => void): Clock | undefined {
   const from = typed.from.trim() === '' ? 0 : timeOfDay(typed.from);
   const to = typed.to.trim() === '' ? DAY_MINUTES : timeOfDay(typed.to);
-  if (from === undefined || to === undefined)
-    return [...(from === undefined ? (['from'] as const) : []), ...(to === undefined ? (['to'] as const) : [])];
+  const says = (text: string): string => `“${text}” is no time of day.`;
+  if (from === undefined) unreadable('from', says(typed.from));
+  if (to === undefined) unreadable('to', says(typed.to));
+  if (from === undefined || to === undefined) return undefined;
   return {
     days: DAYS[typed.days],
     from,

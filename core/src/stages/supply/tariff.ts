@@ -2,7 +2,7 @@ import { formatNumber } from '../../ground/quantity/format.ts';
 import { YEAR } from '../../ground/constants.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import type { Brief } from '../stage.ts';
-import { clockOf, holds, saysWhen, yearOf } from './clock.ts';
+import { clockOf, holds, yearOf, type Clock } from './clock.ts';
 import type { Flag } from './findings.ts';
 
 /**
@@ -47,23 +47,39 @@ function byShare({ rows }: Brief): Band[] | undefined {
   return shared.length > 0 ? shared : undefined;
 }
 
-/** Every band by its part of the year; where two hold at once the first of them counts. */
-function byClock({ rows, job }: Brief, flag: Flag): Band[] {
-  const bands = rows['supply.bands'].flatMap(({ at, price }) => {
+/** A band that holds by the clock. */
+export interface ClockedBand {
+  readonly price: Value;
+  readonly clock: Clock;
+}
+
+/** The bands of a tariff that goes by the clock: one in which no share is typed. A band that says no time holds always. */
+export function clockedBands(
+  { rows, job }: Pick<Brief, 'rows' | 'job'>,
+  unreadable: (field: string, message: string) => void,
+): ClockedBand[] {
+  const bands = rows['supply.bands'];
+  if (bands.some(({ price, share }) => price && share)) return [];
+  return bands.flatMap(({ at, price }) => {
     const typed = job.supply.bands[at];
-    if (!price || !typed || !saysWhen(typed)) return [];
-    const clock = clockOf(typed);
-    if ('days' in clock) return [{ price, clock, seconds: 0 }];
-    for (const cell of clock)
-      flag('supply.band-time', `“${typed[cell]}” is no time of day.`, { field: `supply.bands.${at}.${cell}` });
-    return [];
+    const clock =
+      price && typed && clockOf(typed, (cell, message) => unreadable(`supply.bands.${at}.${cell}`, message));
+    return price && clock ? [{ price, clock }] : [];
   });
+}
+
+/** Every band by its part of the year; where two hold at once the first of them counts. */
+function byClock(brief: Brief, flag: Flag): Band[] {
+  const bands = clockedBands(brief, (field, message) => flag('supply.band-time', message, { field })).map((band) => ({
+    ...band,
+    seconds: 0,
+  }));
   for (const { month, kind, minute, seconds } of yearOf(bands.map(({ clock }) => clock))) {
     const band = bands.find(({ clock }) => holds(clock, month, kind, minute));
     if (band) band.seconds += seconds;
   }
   return bands.map(({ price, seconds }) => ({
     price,
-    share: quantity(seconds / YEAR, 'fraction', job.school, { source: 'calendar: hours of the band in a year' }),
+    share: quantity(seconds / YEAR, 'fraction', brief.job.school, { source: 'calendar: hours of the band in a year' }),
   }));
 }

@@ -1,6 +1,7 @@
 import type { Solution } from '@pilgrim/core';
 import type { EChartsCoreOption } from 'echarts/core';
-import type { Band, Risk } from '@pilgrim/core/solve/risk/judge';
+import type { Band } from '@pilgrim/core/ground/numeric';
+import type { Risk } from '@pilgrim/core/solve/risk/judge';
 import { axisLook, chartColours } from './colours';
 
 type Comparison = Solution['comparison'];

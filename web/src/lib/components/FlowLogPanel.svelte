@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { HOUR } from '@pilgrim/core/ground/constants';
   import { formatNumber, formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import { findUnit } from '@pilgrim/core/ground/quantity/units';
   import { profileOfLog, type FlowRecord } from '@pilgrim/core/stages/profile/flow-log';
@@ -9,7 +10,6 @@
 
   let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
 
-  const HOUR = 3600;
   const DAY = 24 * HOUR;
   const POWERS: Readonly<Record<string, number>> = { kW: 1000, W: 1, MW: 1e6 };
   const units = [

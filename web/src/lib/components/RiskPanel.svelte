@@ -2,7 +2,8 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import { YEAR } from '@pilgrim/core/ground/constants';
   import { formatNumber, formatQuantity } from '@pilgrim/core/ground/quantity/format';
-  import type { Band, Risk } from '@pilgrim/core/solve/risk/judge';
+  import type { Band } from '@pilgrim/core/ground/numeric';
+  import type { Risk } from '@pilgrim/core/solve/risk/judge';
   import { DRAWS, type RiskRun } from '$lib/job/risk-run.svelte';
   import type { ViewProps } from '$lib/stages/views';
   import Progress from './Progress.svelte';
@@ -41,6 +42,19 @@
     driveLoss: 'Loss of the drive',
     life: 'Years it is used',
   } as const;
+  /** Added to the figure, not multiplied with it. */
+  const ADDED: readonly string[] = ['growth', 'staticHead'];
+  /** What it was drawn between, off its figure. */
+  function rangeText(variable: keyof typeof names): string {
+    const range = risk?.ranges[variable];
+    if (!range) return '';
+    if (variable === 'efficiency') return 'nominal to guaranteed';
+    const off = (value: number): string => {
+      const share = Math.round((ADDED.includes(variable) ? value : value - 1) * 100);
+      return `${share < 0 ? '−' : '+'}${Math.abs(share)}`;
+    };
+    return `${off(range.low)} to ${off(range.high)} ${ADDED.includes(variable) ? 'points' : '%'}`;
+  }
   const widest = $derived(
     Math.max(1e-9, ...(ahead?.swings ?? []).flatMap(({ low, high }) => [Math.abs(low), Math.abs(high)])),
   );
@@ -127,7 +141,9 @@
             <tbody>
               {#each ahead.swings as { variable, low, high } (variable)}
                 <tr class="border-t" data-swing={variable}>
-                  <th scope="row" class="px-2 py-1 text-left font-normal">{names[variable]}</th>
+                  <th scope="row" class="px-2 py-1 text-left font-normal"
+                    >{names[variable]}<span class="block text-xs text-quiet">{rangeText(variable)}</span></th
+                  >
                   <td class="px-2 py-1">
                     <svg viewBox="-50 0 100 12" class="h-3 w-full" preserveAspectRatio="none" aria-hidden="true">
                       <line x1="0" y1="0" x2="0" y2="12" class="stroke-ink" vector-effect="non-scaling-stroke" />
@@ -153,9 +169,7 @@
         {/if}
       </div>
       <p class="mt-2 text-xs text-quiet">
-        Hours ±10 %, price −20 to +30 %, rise ±2 points, power at full flow ±5 % measured or ±15 % estimated, static
-        head ±10 points, price to buy −10 to +25 %, efficiency nominal to guaranteed, loss of a drive half to twice,
-        life ±30 %: common practice, no published source. All options share each draw.
+        How far each may lie off is common practice, no published source. All options share each draw.
       </p>
     {/if}
   </section>

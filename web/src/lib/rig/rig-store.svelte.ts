@@ -1,10 +1,5 @@
 import { rigStart, type RigSetting } from '@pilgrim/core/rig/rig';
-import type { Readings } from '@pilgrim/core/rig/registers';
-
-interface RigState {
-  readonly setting: RigSetting;
-  readonly blowers: readonly [damped: Readings, driven: Readings];
-}
+import type { RigState } from '@pilgrim/core/rig/registers';
 
 /** ms between two looks at the meters, and of quiet before a hand that still turns is followed. */
 const LOOKS = 600;

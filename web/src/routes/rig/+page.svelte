@@ -52,6 +52,21 @@
   }
 </script>
 
+{#snippet knob(name: 'damper' | 'speed', label: string)}
+  <label class="mt-2 flex items-center gap-3 text-sm" for={`rig-${name}`}
+    ><span class="w-36 shrink-0 whitespace-nowrap">{label} {Math.round(setting[name] * 100)} %</span>
+    <Range
+      id={`rig-${name}`}
+      min={rigRange[name][0] * 100}
+      max={rigRange[name][1] * 100}
+      step="1"
+      value={setting[name] * 100}
+      disabled={!hydrated}
+      oninput={(event) => store.set({ [name]: Number(event.currentTarget.value) / 100 })}
+    /></label
+  >
+{/snippet}
+
 <svelte:head><title>Rig · Pilgrim</title></svelte:head>
 <SiteHeader current="rig" {hydrated} />
 <main id="main" class="mx-auto grid max-w-6xl gap-4 p-4">
@@ -69,34 +84,12 @@
     <section class="rounded-lg border bg-card p-3" aria-label="Blower with a damper">
       <h2 class="text-sm font-semibold text-quiet">1 · On the line, with a damper</h2>
       <Blower open={setting.damper} turning={1} flow={blowers?.[0].flow ?? 0} damper />
-      <label class="mt-2 flex items-center gap-3 text-sm" for="rig-damper"
-        ><span class="w-36 shrink-0 whitespace-nowrap">Damper open {Math.round(setting.damper * 100)} %</span>
-        <Range
-          id="rig-damper"
-          min={rigRange.damper[0] * 100}
-          max={rigRange.damper[1] * 100}
-          step="1"
-          value={setting.damper * 100}
-          disabled={!hydrated}
-          oninput={(event) => store.set({ damper: Number(event.currentTarget.value) / 100 })}
-        /></label
-      >
+      {@render knob('damper', 'Damper open')}
     </section>
     <section class="rounded-lg border bg-card p-3" aria-label="Blower on a drive">
       <h2 class="text-sm font-semibold text-quiet">2 · On a drive</h2>
       <Blower open={1} turning={setting.speed} flow={blowers?.[1].flow ?? 0} />
-      <label class="mt-2 flex items-center gap-3 text-sm" for="rig-speed"
-        ><span class="w-36 shrink-0 whitespace-nowrap">Speed {Math.round(setting.speed * 100)} %</span>
-        <Range
-          id="rig-speed"
-          min={rigRange.speed[0] * 100}
-          max={rigRange.speed[1] * 100}
-          step="1"
-          value={setting.speed * 100}
-          disabled={!hydrated}
-          oninput={(event) => store.set({ speed: Number(event.currentTarget.value) / 100 })}
-        /></label
-      >
+      {@render knob('speed', 'Speed')}
     </section>
   </div>
   <div class="flex flex-wrap items-center gap-x-6 gap-y-2 rounded-lg border bg-card p-3 text-sm">

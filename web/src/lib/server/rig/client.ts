@@ -8,14 +8,9 @@ import {
   settingOf,
   settingRegisters,
   type Readings,
+  type RigState,
 } from '@pilgrim/core/rig/registers';
 import type { RigSetting } from '@pilgrim/core/rig/rig';
-
-/** What hand and meters of the rig say. */
-export interface RigState {
-  readonly setting: RigSetting;
-  readonly blowers: readonly [damped: Readings, driven: Readings];
-}
 
 const UNIT = 1;
 /** ms for a line to the rig and for each answer. */

@@ -2,7 +2,8 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { rigRange } from '@pilgrim/core/rig/rig';
 import { readJson, refuse } from '$lib/server/read-json';
-import { NoRig, readRig, setRig, type RigState } from '$lib/server/rig/client';
+import type { RigState } from '@pilgrim/core/rig/registers';
+import { NoRig, readRig, setRig } from '$lib/server/rig/client';
 import type { RequestHandler } from './$types';
 
 const within = ([low, high]: readonly [number, number]) => z.number().min(low).max(high);
