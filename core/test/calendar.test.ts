@@ -3,12 +3,18 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
 import { monthlyDemands } from '../src/stages/money/demand.ts';
-import { clockOf, holds, timeOfDay, yearOf, type Clock, type ClockTyped } from '../src/stages/supply/clock.ts';
+import { parseQuantity } from '../src/ground/quantity/parse.ts';
+import { quantity } from '../src/ground/value.ts';
+import { clockOf, holds, yearOf, type Clock, type ClockChoices } from '../src/stages/supply/clock.ts';
 import { catalogue, fan } from './round-prices.ts';
 
 const HOUR = 3600;
 const KWH = 3.6e6;
-const typed = (more: Partial<ClockTyped> = {}): ClockTyped => ({
+interface Typed extends ClockChoices {
+  readonly from: string;
+  readonly to: string;
+}
+const typed = (more: Partial<Typed> = {}): Typed => ({
   days: 'every',
   from: '',
   to: '',
@@ -16,18 +22,22 @@ const typed = (more: Partial<ClockTyped> = {}): ClockTyped => ({
   lastMonth: 'December',
   ...more,
 });
-const clock = (more: Partial<ClockTyped> = {}): Clock => {
-  const read = clockOf(typed(more), (cell, says) => {
-    throw new Error(`${cell}: ${says}`);
-  });
-  if (!read) throw new Error('unreadable');
-  return read;
+/** s after midnight; undefined where it is no time of day. */
+const read = (text: string) => {
+  const parsed = parseQuantity(text, 'timeOfDay', 'NEMA');
+  return parsed.ok ? parsed.value.si : undefined;
 };
-const hours = (more: Partial<ClockTyped>) => {
+const clock = (more: Partial<Typed> = {}): Clock => {
+  const { from, to, ...choices } = typed(more);
+  const time = (text: string) =>
+    text === '' ? undefined : quantity(read(text) ?? NaN, 'timeOfDay', 'NEMA', { source: 'typed' });
+  return clockOf(choices, { from: time(from), to: time(to) } as Parameters<typeof clockOf>[1]);
+};
+const hours = (more: Partial<Typed>) => {
   const one = clock(more);
   return (
     yearOf([one])
-      .filter(({ month, kind, minute }) => holds(one, month, kind, minute))
+      .filter(({ month, kind, begins }) => holds(one, month, kind, begins))
       .reduce((sum, { seconds }) => sum + seconds, 0) / HOUR
   );
 };
@@ -40,15 +50,17 @@ describe('a clock', () => {
     ['0', 0],
     ['24:00', 1440],
     [' 7:05 ', 425],
-    ['24:01', undefined],
-    ['25', undefined],
     ['6:60', undefined],
     ['6:5', undefined],
     ['six', undefined],
     ['-1', undefined],
     ['', undefined],
+    ['6:30 pm', 1110],
+    ['12 am', 0],
+    ['12:15 PM', 735],
+    ['13 pm', undefined],
   ])('%s is %s minutes after midnight', (text, minutes) => {
-    expect(timeOfDay(text)).toBe(minutes);
+    expect(read(text)).toBe(minutes === undefined ? undefined : minutes * 60);
   });
   it.each([
     ['the whole year', {}, 8760],
@@ -72,18 +84,27 @@ describe('a clock', () => {
   ] as const)('%s', (_, more, expected) => {
     expect(hours(more)).toBeCloseTo(expected, 9);
   });
-  it('names the cells it cannot read', () => {
-    const unread = (more: Partial<ClockTyped>) => {
-      const cells: string[] = [];
-      expect(clockOf(typed(more), (cell) => cells.push(cell))).toBeUndefined();
-      return cells;
-    };
-    expect(unread({ from: 'x', to: 'y' })).toEqual(['from', 'to']);
-    expect(unread({ from: '6', to: '25' })).toEqual(['to']);
+  it('what is no time of day is told at its field, and shown as it was read elsewhere', () => {
+    const shifts = [
+      { flow: '50 %', from: 'noon', to: '24:01' },
+      { flow: '60 %', from: '6', to: '9:30 pm' },
+    ];
+    const { fields, findings } = solve(emptyJob({ ...fan, profile: { control: 'damper', shifts } }), catalogue);
+    expect(fields['profile.shifts.0.from']?.error).toContain('is no time of day. Write it like 06:30.');
+    expect(fields['profile.shifts.0.to']?.error).toContain('24:01');
+    expect(findings.filter(({ code }) => code === 'input.unreadable').map(({ field }) => field)).toEqual([
+      'profile.shifts.0.from',
+      'profile.shifts.0.to',
+    ]);
+    expect(fields['profile.shifts.1.from']?.read).toBe('06:00');
+    expect(fields['profile.shifts.1.to']?.read).toBe('21:30');
+    const bands = [{ price: '0.2 per kWh', from: '25', to: '6:00' }];
+    const tariff = solve(emptyJob({ ...fan, supply: { ...fan.supply, bands } }), catalogue);
+    expect(tariff.fields['supply.bands.0.from']?.error).toContain('25');
   });
   it('cut anywhere the year keeps its hours', () => {
-    const minute = fc.integer({ min: 0, max: 1440 });
-    const one = fc.record({ from: minute, to: minute }).map((each) => ({ ...clock(), ...each }));
+    const second = fc.integer({ min: 0, max: 1440 }).map((minutes) => 60 * minutes);
+    const one = fc.record({ from: second, to: second }).map((each) => ({ ...clock(), ...each }));
     fc.assert(
       fc.property(fc.array(one, { maxLength: 8 }), (clocks) => {
         const total = yearOf(clocks).reduce((sum, { seconds }) => sum + seconds, 0);
@@ -95,7 +116,7 @@ describe('a clock', () => {
 
 const run = (more: JobInput): Solution => solve(emptyJob({ ...fan, ...more }), catalogue);
 const value = (solution: Solution, id: string) => Number(solution.values[id]?.value ?? NaN);
-const shift = (flow: string, more: Partial<ClockTyped> = {}) => ({ flow, ...typed(more) });
+const shift = (flow: string, more: Partial<Typed> = {}) => ({ flow, ...typed(more) });
 
 describe('shifts', () => {
   const day = shift('100 %', { days: 'weekdays', from: '6:00', to: '22:00' });

@@ -1,4 +1,4 @@
-import { HOUR, YEAR } from '../constants.ts';
+import { HOUR, MINUTE, YEAR } from '../constants.ts';
 import { remembered } from '../remembered.ts';
 import { dimensions, findUnit, shownUnit, type Dimension, type School, type Unit } from './units.ts';
 
@@ -57,8 +57,16 @@ const largerUnits: Partial<Record<Dimension, readonly (readonly [from: number, u
   ],
 };
 
+/** `06:30` */
+function timeOfDay(seconds: number): string {
+  const minutes = Math.round(seconds / MINUTE);
+  const two = (value: number): string => String(value).padStart(2, '0');
+  return `${two(Math.floor(minutes / 60))}:${two(minutes % 60)}`;
+}
+
 /** Shows an SI value in the school's unit: 11186 W is `15.0 hp` under NEMA and `11.2 kW` under IEC. */
 export function formatQuantity(si: number, dimension: Dimension, school: School): string {
+  if (dimension === 'timeOfDay') return timeOfDay(si);
   const larger = largerUnits[dimension]?.find(([from]) => Math.abs(si) >= from);
   return withUnit(si, dimension, larger?.[1] ?? shownUnit(dimension, school));
 }

@@ -1,3 +1,4 @@
+import { HOUR, MINUTE } from '../constants.ts';
 import { dimensions, findUnit, shownUnit, type Dimension, type School, type Unit } from './units.ts';
 
 /** A typed quantity, read. `si` is in the SI unit of its dimension. */
@@ -102,8 +103,20 @@ function toSi(number: number, unit: Unit, dimension: Dimension, bare: boolean): 
   return number * unit.factor + (unit.offset ?? 0);
 }
 
+const CLOCK = /^(\d{1,2})(?:[:.](\d{2}))?\s*([ap]m)?$/i;
+
+/** `06:30`, `6`, `6:30 pm`, `24:00`: a time of day. */
+function parseTimeOfDay(text: string): Parsed<Reading> {
+  const [, hours = '', minutes = '0', half = ''] = CLOCK.exec(text.replace(SPACES, ' ').trim()) ?? [];
+  const hour = half === '' ? Number(hours) : (Number(hours) % 12) + (/p/i.test(half) ? 12 : 0);
+  const wrong = hours === '' || Number(minutes) >= 60 || (half !== '' && (Number(hours) < 1 || Number(hours) > 12));
+  if (wrong) return no(`“${text.trim().slice(0, 40)}” is no time of day. Write it like 06:30.`);
+  return ok({ si: hour * HOUR + Number(minutes) * MINUTE, unit: shownUnit('timeOfDay', 'IEC') });
+}
+
 /** Reads one quantity such as `15 hp`, `0,85`, `104 °F`. A bare number takes the school's unit. */
 export function parseQuantity(text: string, dimension: Dimension, school: School): Parsed<Reading> {
+  if (dimension === 'timeOfDay') return parseTimeOfDay(text);
   const parts = split(text);
   if (parts.number.trim() === '' && parts.unit !== '') {
     return no(`“${text.trim().slice(0, 40)}” has no number. Write it like ${example(dimension, school)}.`);

@@ -32,6 +32,7 @@ export type Dimension =
   | 'time'
   | 'duration'
   | 'span'
+  | 'timeOfDay'
   | 'energy'
   | 'energyPrice'
   | 'demandPrice'
@@ -326,6 +327,8 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
       { names: ['h', 'hr', 'hrs', 'hours'], factor: HOUR },
     ],
   },
+  /** s after midnight; a bare number is hours. Written and shown as 06:30. */
+  timeOfDay: { si: 's', shown: both(''), units: [{ names: [''], factor: HOUR }] },
   energy: {
     si: 'J',
     shown: both('kWh'),

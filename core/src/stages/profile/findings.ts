@@ -9,11 +9,6 @@ export const findings = declared({
     clear: 'Correct the hours so that together they fit in a year.',
     field: 'profile.points.0.hours',
   },
-  'profile.shift-time': {
-    severity: 'stop',
-    basis: 'Times of day',
-    clear: 'Write it like 06:00 or 22:30.',
-  },
   'profile.shifts-overlap': {
     severity: 'caution',
     basis: 'Calendar',

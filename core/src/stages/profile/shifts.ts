@@ -1,7 +1,7 @@
 import { HOUR, MINUTE } from '../../ground/constants.ts';
 import type { Value } from '../../ground/value.ts';
 import type { OptionBrief } from '../stage.ts';
-import { clockOf, holds, yearOf, type Clock } from '../supply/clock.ts';
+import { clockOf, holds, yearOf } from '../supply/clock.ts';
 import { clockedBands } from '../supply/tariff.ts';
 import type { Flag } from './findings.ts';
 
@@ -15,37 +15,27 @@ export interface Shift {
   readonly price: number | undefined;
 }
 
-interface Timed {
-  readonly at: number;
-  readonly clock: Clock;
-}
-
 /** The shifts of a job laid over its year. Where two hold at once the first of them counts, and it is said. */
 export function shiftsOf({ job, rows }: OptionBrief, flag: Flag): Shift[] {
-  const shifts = rows['profile.shifts'].flatMap(({ at, flow }): (Timed & { readonly flow: Value })[] => {
+  const shifts = rows['profile.shifts'].flatMap(({ at, flow, ...times }) => {
     const typed = job.profile.shifts[at];
-    if (!flow || !typed) return [];
-    const clock = clockOf(typed, (cell, message) =>
-      flag('profile.shift-time', message, { field: `profile.shifts.${at}.${cell}` }),
-    );
-    return clock ? [{ at, flow, clock }] : [];
+    return flow && typed ? [{ at, flow, clock: clockOf(typed, times) }] : [];
   });
   if (shifts.length === 0) return [];
-  // What cannot be read is told by the supply.
-  const bands = clockedBands({ job, rows }, () => undefined);
+  const bands = clockedBands({ job, rows });
   const sums = shifts.map(() => ({ seconds: 0, monthly: Array.from({ length: 12 }, () => 0), cost: 0, priced: 0 }));
   let twice = 0;
-  for (const { month, kind, minute, seconds } of yearOf([...shifts, ...bands].map(({ clock }) => clock))) {
+  for (const { month, kind, begins, seconds } of yearOf([...shifts, ...bands].map(({ clock }) => clock))) {
     const holding = sums.filter((_, at) => {
       const shift = shifts[at];
-      return shift && holds(shift.clock, month, kind, minute);
+      return shift && holds(shift.clock, month, kind, begins);
     });
     const [first] = holding;
     if (!first) continue;
     if (holding.length > 1) twice += seconds;
     first.seconds += seconds;
     first.monthly[month] = (first.monthly[month] ?? 0) + seconds;
-    const band = bands.find(({ clock }) => holds(clock, month, kind, minute));
+    const band = bands.find(({ clock }) => holds(clock, month, kind, begins));
     if (!band) continue;
     first.cost += band.price.value * seconds;
     first.priced += seconds;

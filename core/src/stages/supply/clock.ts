@@ -1,5 +1,6 @@
-import { MINUTE } from '../../ground/constants.ts';
-import { choice, line } from '../../ground/field.ts';
+import { HOUR } from '../../ground/constants.ts';
+import { choice, quantity } from '../../ground/field.ts';
+import type { Value } from '../../ground/value.ts';
 
 const MONTHS = [
   'January',
@@ -21,6 +22,8 @@ const MONTH_DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
 
 const months = MONTHS.map((name) => [name, name.slice(0, 3)] as const);
 
+const DAY = 24 * HOUR;
+
 /** When in the year something holds: the cells of a row. */
 export const clockCells = {
   days: choice(
@@ -33,22 +36,25 @@ export const clockCells = {
     ],
     { label: 'Days', usual: 'every' },
   ),
-  from: line(5, { label: 'From', usual: '', hint: '06:00' }),
-  to: line(5, { label: 'To', usual: '', hint: '22:00' }),
+  from: quantity('timeOfDay', { label: 'From', min: 0, max: DAY, example: '06:00' }),
+  to: quantity('timeOfDay', { label: 'To', min: 0, max: DAY, example: '22:00' }),
   firstMonth: choice(months, { label: 'First month', usual: 'January' }),
   lastMonth: choice(months, { label: 'Last month', usual: 'December' }),
 };
 
-/** A row’s cells as they were typed. */
-export interface ClockTyped {
+/** A row’s choices as they stand in the document. */
+export interface ClockChoices {
   readonly days: 'every' | 'weekdays' | 'weekends' | 'saturdays' | 'sundays';
-  readonly from: string;
-  readonly to: string;
   readonly firstMonth: Month;
   readonly lastMonth: Month;
 }
+/** Its times, where they were typed and read. */
+interface ClockTimes {
+  readonly from?: Value;
+  readonly to?: Value;
+}
 
-/** When something holds; minutes of the day, months from 0, all of them where both are equal or wrap. */
+/** When something holds; s of the day, months from 0, all of them where both are equal or wrap. */
 export interface Clock {
   readonly days: readonly DayKind[];
   readonly from: number;
@@ -59,7 +65,7 @@ export interface Clock {
 
 const DAY_KINDS = ['weekday', 'saturday', 'sunday'] as const;
 export type DayKind = (typeof DAY_KINDS)[number];
-const DAYS: Readonly<Record<ClockTyped['days'], readonly DayKind[]>> = {
+const DAYS: Readonly<Record<ClockChoices['days'], readonly DayKind[]>> = {
   every: DAY_KINDS,
   weekdays: ['weekday'],
   weekends: ['saturday', 'sunday'],
@@ -67,32 +73,14 @@ const DAYS: Readonly<Record<ClockTyped['days'], readonly DayKind[]>> = {
   sundays: ['sunday'],
 };
 const OF_WEEK: Readonly<Record<DayKind, number>> = { weekday: 5 / 7, saturday: 1 / 7, sunday: 1 / 7 };
-const DAY_MINUTES = 24 * 60;
-
-/** Minutes after midnight of `06:00`, `6` or `24:00`; undefined where it is no time of day. */
-export function timeOfDay(typed: string): number | undefined {
-  const [, hours, minutes = '0'] = /^(\d{1,2})(?::(\d{2}))?$/.exec(typed.trim()) ?? [];
-  if (hours === undefined) return undefined;
-  const at = Number(hours) * 60 + Number(minutes);
-  return Number(minutes) < 60 && at <= DAY_MINUTES ? at : undefined;
-}
-
-/** A row as a clock; `unreadable` is told the cells that are no time of day. Without times it holds all day. */
-export function clockOf(typed: ClockTyped, unreadable: (cell: 'from' | 'to', says: string) => void): Clock | undefined {
-  const from = typed.from.trim() === '' ? 0 : timeOfDay(typed.from);
-  const to = typed.to.trim() === '' ? DAY_MINUTES : timeOfDay(typed.to);
-  const says = (text: string): string => `“${text}” is no time of day.`;
-  if (from === undefined) unreadable('from', says(typed.from));
-  if (to === undefined) unreadable('to', says(typed.to));
-  if (from === undefined || to === undefined) return undefined;
-  return {
-    days: DAYS[typed.days],
-    from,
-    to,
-    firstMonth: MONTHS.indexOf(typed.firstMonth),
-    lastMonth: MONTHS.indexOf(typed.lastMonth),
-  };
-}
+/** A row as a clock. Without times it holds all day. */
+export const clockOf = ({ days, firstMonth, lastMonth }: ClockChoices, { from, to }: ClockTimes): Clock => ({
+  days: DAYS[days],
+  from: from?.value ?? 0,
+  to: to?.value ?? DAY,
+  firstMonth: MONTHS.indexOf(firstMonth),
+  lastMonth: MONTHS.indexOf(lastMonth),
+});
 
 /** Between two ends that may lie either side of the turn of the day or year. */
 const between = (at: number, from: number, to: number): boolean =>
@@ -103,29 +91,28 @@ export const holds = (
   { days, from, to, firstMonth, lastMonth }: Clock,
   month: number,
   kind: DayKind,
-  minute: number,
-): boolean => days.includes(kind) && between(minute, from, to) && between(month, firstMonth, (lastMonth + 1) % 12);
+  second: number,
+): boolean => days.includes(kind) && between(second, from, to) && between(month, firstMonth, (lastMonth + 1) % 12);
 
 /** A stretch of the day in a month’s days of one kind, and how long it lasts in a year, s. */
 export interface Stretch {
   readonly month: number;
   readonly kind: DayKind;
-  readonly minute: number;
+  /** When it begins, s of the day. */
+  readonly begins: number;
   readonly seconds: number;
 }
 
 /** The year cut wherever one of the clocks changes. */
 export function yearOf(clocks: readonly Clock[]): Stretch[] {
-  const cuts = [...new Set([0, DAY_MINUTES, ...clocks.flatMap(({ from, to }) => [from, to])])].toSorted(
-    (a, b) => a - b,
-  );
+  const cuts = [...new Set([0, DAY, ...clocks.flatMap(({ from, to }) => [from, to])])].toSorted((a, b) => a - b);
   return MONTH_DAYS.flatMap((days, month) =>
     DAY_KINDS.flatMap((kind) =>
-      cuts.slice(0, -1).map((minute, at) => ({
+      cuts.slice(0, -1).map((begins, at) => ({
         month,
         kind,
-        minute,
-        seconds: days * OF_WEEK[kind] * ((cuts[at + 1] ?? DAY_MINUTES) - minute) * MINUTE,
+        begins,
+        seconds: days * OF_WEEK[kind] * ((cuts[at + 1] ?? DAY) - begins),
       })),
     ),
   );

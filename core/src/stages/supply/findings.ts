@@ -5,11 +5,6 @@ const MG1_VOLTAGE = 'MG 1 12.44 (recalled from memory): ±10 % voltage, ±5 % fr
 
 /** What this stage may find, by its code. */
 export const findings = declared({
-  'supply.band-time': {
-    severity: 'stop',
-    basis: 'Times of day',
-    clear: 'Write it like 06:00 or 22:30.',
-  },
   'supply.reactances-swapped': {
     severity: 'caution',
     basis: 'Synchronous machine: the damper currents of the first cycles lower its reactance',

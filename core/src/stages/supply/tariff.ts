@@ -11,7 +11,7 @@ import type { Flag } from './findings.ts';
  */
 export function meanPrice(brief: Brief, flag: Flag): Value | undefined {
   const { school } = brief.job;
-  const bands = byShare(brief) ?? byClock(brief, flag);
+  const bands = byShare(brief) ?? byClock(brief);
   const total = bands.reduce((sum, band) => sum + band.share.value, 0);
   if (bands.length === 0 || total <= 0) return undefined;
   if (Math.abs(total - 1) > 0.011) {
@@ -54,28 +54,20 @@ export interface ClockedBand {
 }
 
 /** The bands of a tariff that goes by the clock: one in which no share is typed. A band that says no time holds always. */
-export function clockedBands(
-  { rows, job }: Pick<Brief, 'rows' | 'job'>,
-  unreadable: (field: string, message: string) => void,
-): ClockedBand[] {
+export function clockedBands({ rows, job }: Pick<Brief, 'rows' | 'job'>): ClockedBand[] {
   const bands = rows['supply.bands'];
   if (bands.some(({ price, share }) => price && share)) return [];
-  return bands.flatMap(({ at, price }) => {
+  return bands.flatMap(({ at, price, ...times }) => {
     const typed = job.supply.bands[at];
-    const clock =
-      price && typed && clockOf(typed, (cell, message) => unreadable(`supply.bands.${at}.${cell}`, message));
-    return price && clock ? [{ price, clock }] : [];
+    return price && typed ? [{ price, clock: clockOf(typed, times) }] : [];
   });
 }
 
 /** Every band by its part of the year; where two hold at once the first of them counts. */
-function byClock(brief: Brief, flag: Flag): Band[] {
-  const bands = clockedBands(brief, (field, message) => flag('supply.band-time', message, { field })).map((band) => ({
-    ...band,
-    seconds: 0,
-  }));
-  for (const { month, kind, minute, seconds } of yearOf(bands.map(({ clock }) => clock))) {
-    const band = bands.find(({ clock }) => holds(clock, month, kind, minute));
+function byClock(brief: Brief): Band[] {
+  const bands = clockedBands(brief).map((band) => ({ ...band, seconds: 0 }));
+  for (const { month, kind, begins, seconds } of yearOf(bands.map(({ clock }) => clock))) {
+    const band = bands.find(({ clock }) => holds(clock, month, kind, begins));
     if (band) band.seconds += seconds;
   }
   return bands.map(({ price, seconds }) => ({

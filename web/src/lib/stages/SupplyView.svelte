@@ -37,9 +37,9 @@
         cells={[
           { path: 'name', label: 'Band', placeholder: 'Night' },
           { path: 'price', label: 'Price', placeholder: '0.11 per kWh' },
-          { path: 'share', label: 'Share of the hours', placeholder: '40 %' },
-          ...clockDefinitions,
+          { path: 'share', label: 'Of the hours', placeholder: '40 %' },
         ]}
+        further={{ title: 'When it holds, instead of a share', cells: clockDefinitions }}
         fresh={{ name: '', price: '', share: '', ...always }}
       />
       <SiteRecords
