@@ -37,6 +37,7 @@ const stages = [
   'profile',
   'starting',
   'pick',
+  'drive',
   'protection',
   'money',
   'handover',

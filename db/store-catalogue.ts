@@ -1,5 +1,5 @@
 import type { Catalogue } from '@pilgrim/core';
-import { searched, type Item } from '@pilgrim/core/catalogue/catalogue';
+import { isDrivePart, searched, type Item } from '@pilgrim/core/catalogue/catalogue';
 import type { JSONValue, Sql } from 'postgres';
 
 /** Why a catalogue does not go with those that are there, in words for who brought it. */
@@ -27,7 +27,7 @@ async function checkBeside(sql: Sql, { name, currency }: Catalogue, ids: readonl
  * not go with the others.
  */
 export async function storeCatalogue(sql: Sql, catalogue: Catalogue): Promise<void> {
-  const items: Item[] = [...catalogue.motors, ...catalogue.drives, ...catalogue.parts];
+  const items: Item[] = [...catalogue.motors, ...catalogue.drives, ...catalogue.parts, ...catalogue.accessories];
   const ids = items.map(({ id }) => id);
   const seen = new Set<string>();
   const twice = ids.find((id) => seen.size === seen.add(id).size);
@@ -69,7 +69,8 @@ export async function loadCatalogue(sql: Sql, id?: string): Promise<Catalogue> {
     currency: named?.currency ?? 'USD',
     motors: items.filter((item) => item.kind === 'motor'),
     drives: items.filter((item) => item.kind === 'drive'),
-    parts: items.filter((item) => item.kind !== 'motor' && item.kind !== 'drive'),
+    parts: items.filter((item) => item.kind !== 'motor' && item.kind !== 'drive' && !isDrivePart(item)),
+    accessories: items.filter(isDrivePart),
   };
 }
 

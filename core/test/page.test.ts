@@ -54,9 +54,10 @@ it('each stage brings what its screen draws, two figures of small print come eve
     profile: ['flowCurves', 'flowPicture', 'fullFlow', 'profile'],
     starting: ['loadCurve', 'starting'],
     pick: ['chosenDrive', 'chosenMotor', 'drives', 'motors', 'need', 'outlines', 'starter'],
+    drive: ['drivePictures'],
     protection: ['starting'],
     money: ['bill'],
-    handover: ['rules'],
+    handover: ['drivePictures', 'rules'],
   };
   const empty = {
     ...{

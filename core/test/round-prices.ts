@@ -73,6 +73,7 @@ export const catalogue: Catalogue = {
       deratePer100m: 0.01,
     },
   ],
+  accessories: [],
   parts: [part('K', 'contactor', 120), part('F', 'overload relay', 80)],
 };
 /** A new fan that is controlled by its damper. */

@@ -2,7 +2,7 @@
  * The demo catalogue: invented makers and series. Figures come from the standards' tables with seeded scatter,
  * so that power, current, efficiency and torque of each item agree with each other.
  */
-import type { Catalogue, DriveItem, MotorItem, StarterPart } from '@pilgrim/core/catalogue/catalogue';
+import type { Catalogue, DriveItem, DrivePart, MotorItem, StarterPart } from '@pilgrim/core/catalogue/catalogue';
 import { classEfficiency, type EfficiencyClass } from '@pilgrim/core/motor/efficiency-class';
 import { horsepowerOf, standardPowers } from '@pilgrim/core/motor/standard-power';
 import {
@@ -419,6 +419,25 @@ const driveSeries: readonly DriveSeries[] = [
   },
 ];
 
+/** What stands inside a drive and how quick its transistors are; the larger it is the slower. */
+function insides(
+  { housing, voltages: [, most] }: (typeof driveSeries)[number],
+  power: number,
+  heavy: number,
+): Partial<DriveItem> {
+  const chops = power <= 30_000;
+  const brakeVoltage = most < 300 ? 390 : 750;
+  return {
+    riseTime: power <= 15_000 ? 0.1e-6 : power <= 75_000 ? 0.15e-6 : 0.2e-6,
+    ...(chops ? { brakeVoltage, leastResistor: round(brakeVoltage / (1.5 * heavy)) } : {}),
+    longestShielded: power <= 4000 ? 50 : 100,
+    longestPlain: power <= 4000 ? 75 : 150,
+    choke: power >= 4000,
+    safeTorqueOff: true,
+    encoder: housing === 'IP20',
+  };
+}
+
 function drives(random: Random): DriveItem[] {
   return driveSeries.flatMap((series) => {
     const sizes = standardPowers(series.school).filter(
@@ -457,6 +476,7 @@ function drives(random: Random): DriveItem[] {
         maximumAmbient: 273.15 + (series.housing === 'IP20' ? 50 : 45),
         deratePerKelvin: 0.015,
         deratePer100m: 0.01,
+        ...insides(series, power, outputs[at - 1] ?? normal * 0.7),
         price: round((280 + 62 * horsepowerOf(power) ** 0.9) * series.priceFactor * between(random, 0.95, 1.05), 4),
         leadDays: Math.floor(between(random, 0, 28)),
       };
@@ -569,6 +589,89 @@ function parts(random: Random): StarterPart[] {
   return [...contactors, ...relays, ...breakers, ...softStarters, ...lowBreakers, ...transformers];
 }
 
+const besideSizes = [4, 8, 12, 18, 25, 35, 50, 70, 100, 140, 200, 280, 400, 560];
+
+/** Chokes, filters, resistors and rings beside a drive. */
+function accessories(): DrivePart[] {
+  const part = (
+    kind: DrivePart['kind'],
+    [id, maker, series, what]: readonly [id: string, maker: string, series: string, what: string],
+    size: string,
+    price: number,
+    more: Pick<DrivePart, 'currentMax'> & Partial<DrivePart>,
+  ): DrivePart => ({
+    kind,
+    id: `${id}-${size.replaceAll(' ', '')}`,
+    maker,
+    series,
+    name: `${series} ${what} ${size}`,
+    price: round(price),
+    leadDays: kind === 'sine filter' || kind === 'passive filter' ? 35 : 10,
+    voltageMax: 500,
+    ...more,
+  });
+  const perAmpere = besideSizes.flatMap((amperes) => {
+    const size = `${amperes} A`;
+    return [
+      part('line choke', ['tl', 'Ashgill', 'Teal', 'choke 3 %'], size, 38 + 4.2 * amperes, {
+        currentMax: amperes,
+        reactance: 0.03,
+      }),
+      part('line choke', ['tlv', 'Ashgill', 'Teal', 'choke 5 %'], size, 46 + 5.6 * amperes, {
+        currentMax: amperes,
+        reactance: 0.05,
+      }),
+      part('passive filter', ['ey', 'Quennel', 'Eyot', 'passive filter'], size, 620 + 29 * amperes, {
+        currentMax: amperes,
+      }),
+      part('output reactor', ['sm', 'Ashgill', 'Smew', 'output reactor'], size, 52 + 5 * amperes, {
+        currentMax: amperes,
+        reactance: 0.03,
+        longestLead: 100,
+      }),
+      part('dV/dt filter', ['gd', 'Marrowby', 'Gadwall', 'dV/dt filter'], size, 140 + 9.5 * amperes, {
+        currentMax: amperes,
+        longestLead: 300,
+      }),
+      part('sine filter', ['wg', 'Marrowby', 'Wigeon', 'sine filter'], size, 330 + 21 * amperes, {
+        currentMax: amperes,
+        longestLead: 1000,
+      }),
+    ];
+  });
+  const resistors = [
+    [150, 400],
+    [100, 800],
+    [60, 1500],
+    [40, 2500],
+    [30, 4000],
+    [22, 6000],
+    [15, 9000],
+    [10, 14_000],
+  ].flatMap(([ohms = 0, watts = 0]) =>
+    [1, 3].map((times) =>
+      part(
+        'brake resistor',
+        ['br', 'Fenlode', 'Brazier', 'resistor'],
+        `${ohms} Ω ${(watts * times) / 1000} kW`,
+        60 + 0.11 * watts * times,
+        {
+          currentMax: Math.sqrt((watts * times) / ohms),
+          resistance: ohms,
+          meanPower: watts * times,
+          energy: 12 * watts * times,
+          voltageMax: 1000,
+        },
+      ),
+    ),
+  );
+  const ring = part('shaft ring', ['rg', 'Quennel', 'Ruff', 'shaft ring'], 'to 130 mm', 145, {
+    currentMax: 60,
+    voltageMax: 1000,
+  });
+  return [...perAmpere, ...resistors, ring];
+}
+
 /** The whole demo catalogue; the same on every machine. */
 export function demoCatalogue(seed = 2026): Catalogue {
   const random = seeded(seed);
@@ -578,5 +681,6 @@ export function demoCatalogue(seed = 2026): Catalogue {
     motors: motors(random),
     drives: drives(random),
     parts: parts(random),
+    accessories: accessories(),
   };
 }

@@ -82,6 +82,7 @@ const mill: DemoSite = {
       load: { machine: 'pump', torqueKind: 'variable', torque: '72 lb·ft', speed: '1768 r/min' },
       supply: millBus,
       place: { ambient: '42 °C', altitude: '640 ft', water: 'drip', dust: 'dirty' },
+      drive: { lead: '60 ft', pipeLength: '900 ft' },
       profile: {
         control: 'throttle',
         staticHeadShare: '30 %',
@@ -117,6 +118,7 @@ const mill: DemoSite = {
       load: { machine: 'fan', torqueKind: 'variable', torque: '148 lb·ft', speed: '1782 r/min' },
       supply: millBus,
       place: { ambient: '46 °C', dust: 'dirty', cabinet: true },
+      drive: { lead: '210 ft', demandCurrent: '1200 A', otherDrives: '120 A' },
       profile: {
         control: 'damper',
         points: [
@@ -186,6 +188,7 @@ const mill: DemoSite = {
         plugging: 'no',
         braking: 'chopper',
       },
+      drive: { lead: '75 ft', stopTime: '2 s', stopEvery: '90 s' },
       money: { energyPrice: '0.092 per kWh' },
       handover: { why: 'A load is lifted and lowered at more than one speed, and must be held at standstill.' },
     },
@@ -251,6 +254,7 @@ const salt: DemoSite = {
       place: { ambient: '44 °C', altitude: '4 m', water: 'hose', dust: 'dirty', cabinet: true },
       profile: { points: [{ flow: '100 %', hours: '7200' }] },
       starting: { speedControl: 'no', leads: '6' },
+      drive: { lead: '64 m' },
       money: { energyPrice: '0.14 per kWh', years: '10', exchangeRate: '0.92' },
     },
     {

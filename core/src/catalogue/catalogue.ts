@@ -1,10 +1,11 @@
 import { z } from 'zod';
+import { drivePartKinds, drivePartSchema, searchedOfDrivePart, type DrivePart } from './drive-part.ts';
 import { driveItemSchema, searchedOfDrive, type DriveItem } from './drive-item.ts';
 import type { Searched } from './item.ts';
 import { motorItemSchema, searchedOfMotor, type MotorItem } from './motor-item.ts';
 import { searchedOfPart, starterPartSchema, type StarterPart } from './starter-part.ts';
 
-export type { DriveItem, MotorItem, StarterPart };
+export type { DriveItem, DrivePart, MotorItem, StarterPart };
 
 export const catalogueSchema = z.strictObject({
   name: z.string().max(120),
@@ -12,15 +13,20 @@ export const catalogueSchema = z.strictObject({
   motors: z.array(motorItemSchema).max(20_000),
   drives: z.array(driveItemSchema).max(5000),
   parts: z.array(starterPartSchema).max(5000),
+  accessories: z.array(drivePartSchema).max(5000).default([]),
 });
 
 export type Catalogue = Readonly<z.infer<typeof catalogueSchema>>;
-export type Item = MotorItem | DriveItem | StarterPart;
+export type Item = MotorItem | DriveItem | StarterPart | DrivePart;
+
+const kinds: readonly string[] = drivePartKinds;
+export const isDrivePart = (item: Item): item is DrivePart => kinds.includes(item.kind);
 
 /** What an item is searched by. */
 export function searched(item: Item): Searched {
   if (item.kind === 'motor') return searchedOfMotor(item);
-  return item.kind === 'drive' ? searchedOfDrive(item) : searchedOfPart(item);
+  if (item.kind === 'drive') return searchedOfDrive(item);
+  return isDrivePart(item) ? searchedOfDrivePart(item) : searchedOfPart(item as StarterPart);
 }
 
-export const emptyCatalogue: Catalogue = { name: '', currency: '', motors: [], drives: [], parts: [] };
+export const emptyCatalogue: Catalogue = { name: '', currency: '', motors: [], drives: [], parts: [], accessories: [] };

@@ -28,6 +28,18 @@ export const driveItemSchema = z.strictObject({
   deratePerKelvin: z.number().nonnegative(),
   /** Share lost per 100 m above 1000 m. */
   deratePer100m: z.number().nonnegative(),
+  /** Rise time of its output, s. */
+  riseTime: z.number().positive().max(1e-5).optional(),
+  /** A brake chopper is inside: V at which it lets go, and the least Ω it bears. */
+  brakeVoltage: z.number().positive().max(2000).optional(),
+  leastResistor: z.number().positive().max(10_000).optional(),
+  /** m of cable it may feed without a filter, shielded and not. */
+  longestShielded: z.number().positive().max(2000).optional(),
+  longestPlain: z.number().positive().max(2000).optional(),
+  /** A choke of 3 % or more is inside. */
+  choke: z.boolean().optional(),
+  safeTorqueOff: z.boolean().optional(),
+  encoder: z.boolean().optional(),
 });
 
 export type DriveItem = Readonly<z.infer<typeof driveItemSchema>>;

@@ -1,4 +1,5 @@
 import type { Field, FieldSpec, QuantityField, RowsField } from '../ground/field.ts';
+import { fields as drive } from '../stages/drive/fields.ts';
 import { fields as handover } from '../stages/handover/fields.ts';
 import { fields as load } from '../stages/load/fields.ts';
 import { fields as money } from '../stages/money/fields.ts';
@@ -22,6 +23,7 @@ export const stageFields = {
   profile,
   starting,
   pick,
+  drive,
   protection,
   money,
   handover,

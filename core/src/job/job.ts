@@ -36,6 +36,7 @@ export const documentSchema = z.strictObject({
   place: stage(shapeOf(sharedFields(stageFields.place))),
   profile: stage(shapeOf(sharedFields(stageFields.profile))),
   starting: stage(shapeOf(sharedFields(stageFields.starting))),
+  drive: stage(shapeOf(sharedFields(stageFields.drive))),
   money: stage(shapeOf(sharedFields(stageFields.money))),
   handover: stage(shapeOf(sharedFields(stageFields.handover))),
   options: z

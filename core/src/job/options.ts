@@ -30,6 +30,7 @@ export const optionSchema = z.strictObject({
   profile: part(shapeOf(ownFields(stageFields.profile))),
   starting: part(shapeOf(ownFields(stageFields.starting))),
   pick: part(shapeOf(ownFields(stageFields.pick))),
+  drive: part(shapeOf(ownFields(stageFields.drive))),
   protection: part(shapeOf(ownFields(stageFields.protection))),
   money: part(shapeOf(ownFields(stageFields.money))),
 });
@@ -40,6 +41,7 @@ export const optionStages = [
   'profile',
   'starting',
   'pick',
+  'drive',
   'protection',
   'money',
 ] as const satisfies readonly (keyof Option)[];

@@ -173,6 +173,13 @@ export const practiceReasons: Readonly<Record<PracticeName, Reason>> = {
       { value: 4.5, whose: 'high inertia' },
     ],
   },
+  leadRule: {
+    why: 'Over a longer cable the peaks at the winding double, and few drives are tested with more without a filter.',
+    others: [
+      { value: 15, whose: 'plants with old windings or quick transistors' },
+      { value: 100, whose: 'plants whose motors are all made for a drive' },
+    ],
+  },
   driveInstallation: {
     why: 'Labour, cable and commissioning of a drive as a share of its price.',
     others: [{ value: 1, whose: 'contractors’ prices' }],

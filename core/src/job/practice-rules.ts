@@ -220,6 +220,13 @@ export const practiceRules = {
     dimension: 'count',
     range: [2, 6],
   },
+  leadRule: {
+    title: 'Cable to the motor without a filter, at most',
+    stage: 'drive',
+    value: 30,
+    dimension: 'altitude',
+    range: [1, 500],
+  },
   driveInstallation: {
     title: 'Installing a drive, share of its price',
     stage: 'money',

@@ -2,6 +2,7 @@ import type { Readout } from './readouts.ts';
 import { stageNames, type StageName } from '../ground/stage-names.ts';
 import type { UsedRule } from '../job/practice.ts';
 import type { Warming } from '../stages/load/duty.ts';
+import type { DriveResult } from '../stages/drive/drive.ts';
 import type { LoadResult } from '../stages/load/load-result.ts';
 import type { PoleChoice } from '../stages/load/pole-comparison.ts';
 import type { Outlines } from '../stages/nameplate/outline.ts';
@@ -57,6 +58,8 @@ export interface Details {
   readonly pricing: { readonly factor: number; readonly currency: string };
   readonly chosenDrive: PickResult['chosenDrive'];
   readonly bill: MoneyResult['bill'];
+  /** What the drive carries, reaches, sends back and is set to. */
+  readonly drivePictures: DriveResult['pictures'];
 }
 
 /** The stages whose screens show a detail first; none where only a solve brings it. */
@@ -90,6 +93,7 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
   pricing: stageNames,
   chosenDrive: ['pick'],
   bill: ['money'],
+  drivePictures: ['drive', 'handover'],
 };
 
 /** What stands in for the details of other stages until a solve brings them. */
@@ -120,4 +124,5 @@ export const noDetails: Omit<Details, 'warming' | 'pricing' | 'readouts'> = {
   chosenMotor: undefined,
   chosenDrive: undefined,
   bill: [],
+  drivePictures: undefined,
 };

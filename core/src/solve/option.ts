@@ -6,6 +6,8 @@ import { viewOf, type Proposal } from '../job/job.ts';
 import { placeOf, type Option } from '../job/options.ts';
 import { type Letter } from '../job/places.ts';
 import type { Motor } from '../motor/typical.ts';
+import { drive, type DriveResult } from '../stages/drive/drive.ts';
+import { filterLoss } from '../stages/drive/lead.ts';
 import { handover, type HandoverResult } from '../stages/handover/handover.ts';
 import { referenceMotor } from '../stages/load/reference-motor.ts';
 import { money, type MoneyResult } from '../stages/money/money.ts';
@@ -32,6 +34,7 @@ export interface OptionResults {
   readonly profile: ProfileResult;
   readonly starting: StartingResult;
   readonly pick: PickResult;
+  readonly drive: DriveResult;
   readonly protection: ProtectionResult;
   readonly money: MoneyResult;
   readonly handover: HandoverResult;
@@ -81,10 +84,18 @@ export function solveOption(asked: Asked, shared: Shared, catalogue: Catalogue):
   const starting = again && picked.driveLimits ? start(motor ?? reference, profile, picked.driveLimits) : firstStart;
   const onDrive = starting.method === 'drive';
   const runs = motor ?? reference;
-  const by = runs && { brief, motor: runs, nameplate, load, onDrive };
+  const driven = drive({ brief, catalogue, ...from, profile, starting, pick: picked });
+  const by = runs && { brief, motor: runs, nameplate, load, onDrive, filterLoss: filterLoss(driven.filter) };
   const used = by ? withOptionEnergy(profile, by) : profile;
-  const on = { brief, catalogue, nameplate, supply, profile: used, starting, pick: picked };
-  const results = { profile: used, starting, pick: picked, protection: protection(on), money: money(on) };
+  const on = { brief, catalogue, nameplate, supply, profile: used, starting, pick: picked, drive: driven };
+  const results = {
+    profile: used,
+    starting,
+    pick: picked,
+    drive: driven,
+    protection: protection(on),
+    money: money(on),
+  };
   return { ...asked, brief, runs: by, fields: inputs.fields, ...concluded(asked, shared, results, inputs.findings) };
 }
 

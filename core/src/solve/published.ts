@@ -1,6 +1,8 @@
 import { stageNames, type StageName } from '../ground/stage-names.ts';
 import type { DeclaredValue } from '../stages/declared-value.ts';
 import type { DeclaredFinding } from '../stages/declared-finding.ts';
+import { findings as driveFindings } from '../stages/drive/findings.ts';
+import { values as drive } from '../stages/drive/values.ts';
 import { findings as loadFindings } from '../stages/load/findings.ts';
 import { findings as moneyFindings } from '../stages/money/findings.ts';
 import { findings as nameplateFindings } from '../stages/nameplate/findings.ts';
@@ -32,6 +34,7 @@ const declared: Readonly<Record<StageName, Readonly<Record<string, DeclaredValue
   profile,
   starting,
   pick,
+  drive,
   protection,
   money,
   handover,
@@ -63,6 +66,7 @@ export const declaredFindings: ReadonlyMap<string, DeclaredFinding> = new Map(
     profileFindings,
     startingFindings,
     pickFindings,
+    driveFindings,
     protectionFindings,
     moneyFindings,
   ].flatMap((findings) => Object.entries<DeclaredFinding>(findings)),

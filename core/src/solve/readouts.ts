@@ -98,6 +98,17 @@ export function readoutsOf(
       ['startsPerHour', 'least', found('load.startsPerHour')],
     ],
     pick: ['requiredPower', ['motorLoad', 'most', whole], 'motorCurrent', 'driveCurrent', ['driveUsed', 'most', whole]],
+    drive: [
+      ['requiredCurrent', 'most', found('drive.availableCurrent')],
+      ['overloadUsed', 'most', whole],
+      // Behind a filter it is the filtered peak that the winding sees.
+      [found('drive.filteredPeak') ? 'filteredPeak' : 'peakVoltage', 'most', found('drive.windingWithstand')],
+      'leastSpeed',
+      'mostSpeed',
+      ['demandDistortion', 'most', found('drive.demandDistortionLimit')],
+      ['voltageDistortion', 'most', found('drive.voltageDistortionLimit')],
+      'shortestStop',
+    ],
     protection: [
       'overloadDial',
       'codeCurrent',

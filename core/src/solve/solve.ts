@@ -91,7 +91,7 @@ export const isStopped = (option: SolvedOption, shared: Shared): boolean =>
 const findingsOf = (option: SolvedOption, { job, findings }: Shared): Finding[] =>
   bySeverity([...findings.filter(({ stage }) => isAsked(job, stage as StageName)), ...option.findings]);
 
-const optionStages = ['profile', 'starting', 'pick', 'protection', 'money', 'handover'] as const;
+const optionStages = ['profile', 'starting', 'pick', 'drive', 'protection', 'money', 'handover'] as const;
 
 /** What an option has for itself. */
 function publish(option: SolvedOption, shared: Shared): OptionSolution {
@@ -117,9 +117,9 @@ function publish(option: SolvedOption, shared: Shared): OptionSolution {
 function stagesOf(option: SolvedOption, { job, results }: Shared, findings: readonly Finding[]): Stages {
   const all: Readonly<Record<StageName, { readonly summary: string }>> = { ...results, ...option.results };
   const stateAt = (name: StageName): StageState =>
-    isAsked(job, name)
+    isAsked(job, name) && (name !== 'drive' || option.results.drive.applies)
       ? { state: stateOf(name, all[name].summary, findings, option.missing), summary: all[name].summary }
-      : { state: 'not asked', summary: 'Not asked here' };
+      : { state: 'not asked', summary: name === 'drive' ? 'No drive in this option' : 'Not asked here' };
   return Object.fromEntries(stageNames.map((name) => [name, stateAt(name)])) as Stages;
 }
 
@@ -179,6 +179,7 @@ function detailsOf(
         : { factor: rate, currency: job.currency || catalogue.currency },
     chosenDrive: pick.chosenDrive,
     bill: money.bill,
+    drivePictures: chosen.results.drive.pictures,
   };
 }
 

@@ -7,6 +7,7 @@ export const sheetSections = [
   'Load and size',
   'Old or kept motor, by its plate',
   'Supply and start',
+  'Drive, cable and settings',
   'Settings and wiring',
   'Energy and money',
 ] as const;

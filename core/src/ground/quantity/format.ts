@@ -22,6 +22,8 @@ const digitsBelowOne: Partial<Record<Dimension, number>> = { fraction: 2, span: 
 /** Quantities whose round figures are names rather than measurements: 60 Hz, not 60.0 Hz. */
 const nominal: ReadonlySet<Dimension> = new Set([
   'frequency',
+  'carrier',
+  'riseTime',
   'voltage',
   'count',
   'time',

@@ -5,11 +5,15 @@ import { HOUR, KELVIN, TURN, YEAR } from '../constants.ts';
 export type Dimension =
   | 'power'
   | 'apparentPower'
+  | 'heat'
   | 'torque'
   | 'speed'
   | 'voltage'
   | 'current'
   | 'frequency'
+  | 'carrier'
+  | 'riseTime'
+  | 'inductance'
   | 'length'
   | 'altitude'
   | 'force'
@@ -34,6 +38,7 @@ export type Dimension =
   | 'span'
   | 'timeOfDay'
   | 'energy'
+  | 'kineticEnergy'
   | 'energyPrice'
   | 'demandPrice'
   | 'money'
@@ -88,6 +93,15 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
       { names: ['W', 'watt', 'watts'], factor: 1 },
       { names: ['MW'], factor: 1e6 },
       { names: ['PS', 'cv', 'pk'], factor: 735.498_75 },
+    ],
+  },
+  /** Watts that warm a place or a resistor, in no school horsepower. */
+  heat: {
+    si: 'W',
+    shown: both('kW'),
+    units: [
+      { names: ['kW'], factor: 1000 },
+      { names: ['W'], factor: 1 },
     ],
   },
   apparentPower: {
@@ -239,6 +253,32 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
     shown: both('Hz'),
     units: [{ names: ['Hz', 'cps', 'c/s'], factor: 1 }],
   },
+  inductance: {
+    si: 'H',
+    shown: both('mH'),
+    units: [
+      { names: ['mH'], factor: 0.001 },
+      { names: ['µH', 'uH'], factor: 1e-6 },
+      { names: ['H'], factor: 1 },
+    ],
+  },
+  /** Of a drive’s output, how often it switches. */
+  carrier: {
+    si: 'Hz',
+    shown: both('kHz'),
+    units: [
+      { names: ['kHz'], factor: 1000 },
+      { names: ['Hz'], factor: 1 },
+    ],
+  },
+  riseTime: {
+    si: 's',
+    shown: both('µs'),
+    units: [
+      { names: ['µs', 'us', 'μs'], factor: 1e-6 },
+      { names: ['ns'], factor: 1e-9 },
+    ],
+  },
   length: {
     si: 'm',
     shown: { NEMA: 'in', IEC: 'mm' },
@@ -337,6 +377,15 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
       { names: ['MWh'], factor: 3.6e9 },
       { names: ['kJ'], factor: 1000 },
       { names: ['ft·lb', 'ft·lbf', 'ftlb'], factor: POUND_FORCE * FOOT },
+      { names: ['J'], factor: 1 },
+    ],
+  },
+  /** Of turning masses. */
+  kineticEnergy: {
+    si: 'J',
+    shown: both('kJ'),
+    units: [
+      { names: ['kJ'], factor: 1000 },
       { names: ['J'], factor: 1 },
     ],
   },

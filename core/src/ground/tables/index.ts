@@ -47,6 +47,12 @@ import tripClassesFile from './data/iec-60947-4-1-trip-classes.json' with { type
 import stallTimeFile from './data/mg1-momentary-load-and-stall.json' with { type: 'json' };
 import sheavesFile from './data/mg1-14-1-sheaves.json' with { type: 'json' };
 import loadInertiaFile from './data/mg1-12-7-load-inertia.json' with { type: 'json' };
+import riseTimesFile from './data/igbt-rise-time.json' with { type: 'json' };
+import distortionLimitsFile from './data/ieee-519-tdd.json' with { type: 'json' };
+import voltageDistortionFile from './data/ieee-519-voltage.json' with { type: 'json' };
+import safeSpeedFile from './data/mg1-30-max-safe-speed.json' with { type: 'json' };
+import sixPulseFile from './data/six-pulse-spectrum.json' with { type: 'json' };
+import reflectionFile from './data/motor-reflection.json' with { type: 'json' };
 import { openTable } from './table.ts';
 
 export const ampacity = openTable(ampacityFile);
@@ -97,3 +103,9 @@ export const tripClasses = openTable(tripClassesFile);
 export const stallTime = openTable(stallTimeFile);
 export const sheaves = openTable(sheavesFile);
 export const loadInertia = openTable(loadInertiaFile);
+export const riseTimes = openTable(riseTimesFile);
+export const distortionLimits = openTable(distortionLimitsFile);
+export const voltageDistortion = openTable(voltageDistortionFile);
+export const safeSpeed = openTable(safeSpeedFile);
+export const sixPulse = openTable(sixPulseFile);
+export const reflections = openTable(reflectionFile);

@@ -1,4 +1,5 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts';
+import type { DriveResult } from '../drive/drive.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { PickResult } from '../pick/pick.ts';
 import type { ProfileResult } from '../profile/profile-result.ts';
@@ -15,4 +16,5 @@ export interface MoneyOn {
   readonly profile: ProfileResult;
   readonly starting: StartingResult;
   readonly pick: PickResult;
+  readonly drive: Pick<DriveResult, 'parts'>;
 }

@@ -104,7 +104,7 @@ function creditedStarter(on: MoneyOn, flag: Flag): { readonly price: number; rea
 
 /** One line of what an option buys, in the job’s currency; what is kept costs nothing. */
 export interface BillLine {
-  readonly kind: 'motor' | 'drive' | 'installation' | 'starter' | 'further' | 'incentive';
+  readonly kind: 'motor' | 'drive' | 'installation' | 'starter' | 'accessory' | 'further' | 'incentive';
   readonly part: string;
   readonly count: number;
   /** Of one. */
@@ -191,6 +191,8 @@ function driveLines(on: MoneyOn, rate: number): BillLine[] | undefined {
       note: `${driveInstallation.text} of its price`,
     },
   ];
+  for (const { part, why } of on.drive.parts)
+    lines.push({ kind: 'accessory', part: part.name, count: drives, price: part.price * rate, note: why });
   if (beside === 0) return lines;
   const way = leastPassing(on);
   const starters = starterLines(
@@ -219,9 +221,16 @@ export function firstCost(bill: readonly BillLine[], { brief, pick, catalogue }:
   const motor = named('motor', pick.keepsMotor ? 'The motor is kept.' : undefined);
   const drive = named('drive');
   const parts = named('starter');
+  const beside = named('accessory');
   const further = sumOf('further');
   const { incentive } = brief.given.money;
-  const terms = ['C_{motor}', drive && 'C_{drive}(1 + k)', parts && 'C_{starter}', 'C_{more}'].filter(Boolean);
+  const terms = [
+    'C_{motor}',
+    drive && 'C_{drive}(1 + k)',
+    parts && 'C_{starter}',
+    beside && 'C_{beside}',
+    'C_{more}',
+  ].filter(Boolean);
   return quantity(
     bill.reduce((sum, { count, price }) => sum + count * price, 0),
     'money',
@@ -234,6 +243,7 @@ export function firstCost(bill: readonly BillLine[], { brief, pick, catalogue }:
         'C_{drive}': drive,
         k: drive && driveInstallation,
         'C_{starter}': parts,
+        'C_{beside}': beside,
         'C_{more}': further
           ? quantity(further, 'money', school, { origin: 'given', source: 'typed in this job' })
           : undefined,

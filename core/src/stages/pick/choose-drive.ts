@@ -1,4 +1,4 @@
-import { overloadOf, usualOverload } from '../../catalogue/drive-duty.ts';
+import { overloadOf, usualOverload, type DriveEvent } from '../../catalogue/drive-duty.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { quantity, wording } from '../../ground/value.ts';
 import { usualRotorInertia } from '../../motor/rotor-inertia.ts';
@@ -10,31 +10,46 @@ import type { Flag } from './findings.ts';
 import { rankDrives, type DriveRanking, type RankedDrive } from './rank-drives.ts';
 import type { PickValues } from './values.ts';
 
+/** Several motors on one drive: over the sum of their currents. Common practice, no published source. */
+export const SEVERAL = 1.1;
+
+const motorsOf = ({ given }: PickOn['brief']): number => Math.max(1, Math.round(given.drive.motors?.value ?? 1));
+
 /** The kind of load decides; an overload beyond what normal duty gives makes it heavy. */
-function driveDuty({ brief, load }: PickOn): 'normal' | 'heavy' {
+export function driveDuty({ brief, load }: Pick<PickOn, 'brief' | 'load'>): 'normal' | 'heavy' {
   const { peakTorque, motorTorque } = load.values;
   const peak = peakTorque && motorTorque ? peakTorque.value / motorTorque.value : 0;
   return brief.job.load.torqueKind === 'variable' && peak <= usualOverload('normal') ? 'normal' : 'heavy';
 }
 
-/** The motor’s nameplate current, A, or what rows of the profile beyond full flow ask for good. */
-function currentNeeded(motor: Motor, { profile }: PickOn): number {
+/** The motor’s nameplate current, A, or what rows of the profile beyond full flow ask for good; of all motors on the drive. */
+export function currentNeeded(motor: Motor, { profile, brief }: Pick<PickOn, 'brief' | 'profile'>): number {
   const beyond = profile.points
     .filter((point) => point.hours > 0 && point.speed > 1)
     .map((point) =>
       currentAtTorque(motor, undefined, point.shaftControlled / (motor.speed * point.speed), 1 / point.speed),
     );
-  return Math.max(motor.current, ...beyond);
+  const motors = motorsOf(brief);
+  return Math.max(motor.current, ...beyond) * (motors > 1 ? SEVERAL * motors : 1);
 }
 
-function inertiaWith(motor: Motor, { brief, load }: PickOn): number | undefined {
+/** What asks the drive for more than that, of all its motors at once. */
+export function eventsOf(motor: Motor, on: Pick<PickOn, 'brief' | 'load'>): DriveEvent[] {
+  const motors = motorsOf(on.brief);
+  return driveEvents(on.brief, motor, on.load, inertiaWith(motor, on)).map((event) => ({
+    ...event,
+    current: motors * event.current,
+  }));
+}
+
+function inertiaWith(motor: Motor, { brief, load }: Pick<PickOn, 'brief' | 'load'>): number | undefined {
   const rotor = brief.given.starting.rotorInertia?.value ?? usualRotorInertia(motor.power, motor.poles);
   return load.values.inertia && load.values.inertia.value + rotor;
 }
 
 /** Drives that carry the motor on this supply, in this place and through what the load asks for a short time. */
 export function rankForMotor(motor: Motor, systemVoltage: number, on: PickOn, flag: Flag): DriveRanking {
-  const { brief, catalogue, load, place } = on;
+  const { brief, catalogue, place } = on;
   const { job } = brief;
   const needed = currentNeeded(motor, on);
   const ranking = rankDrives(catalogue.drives, {
@@ -43,7 +58,8 @@ export function rankForMotor(motor: Motor, systemVoltage: number, on: PickOn, fl
     inputShare: job.supply.phases === '1' ? brief.practice.singlePhaseShare.value : 1,
     systemVoltage,
     duty: driveDuty(on),
-    events: driveEvents(brief, motor, load, inertiaWith(motor, on)),
+    events: eventsOf(motor, on),
+    carrier: brief.given.drive.carrier?.value,
     ambient: place.values.ambient.value,
     altitude: place.values.altitude.value,
     housing: place.housing,

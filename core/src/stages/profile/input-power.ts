@@ -11,6 +11,8 @@ import type { FlowPoint, Running } from './flow-control.ts';
 export interface Fed extends LosingMotor {
   readonly breakdownTorque: number;
   readonly practice: Practice;
+  /** Share of what passes that a filter between drive and motor turns into heat; none where it is left out. */
+  readonly filterLoss?: number;
 }
 
 /** A motor by its fitted circuit. */
@@ -46,7 +48,7 @@ function drawnBy({ power, speed, onDrive }: Running, motor: Fed, full: number, f
   const shaft = full * power;
   if (!onDrive) return { ...takenOnLine(motor, shaft), shaft, driveLoss: 0 };
   const { input: behind, driveLoss } = fedBy(motor, shaft, speed, flux);
-  const input = behind + driveLoss;
+  const input = behind * (1 + (motor.filterLoss ?? 0)) + driveLoss;
   return { input, apparent: input / DRIVE_INPUT.powerFactor, shaft, driveLoss };
 }
 

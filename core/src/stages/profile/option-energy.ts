@@ -18,6 +18,8 @@ export interface RunsBy {
   readonly nameplate: NameplateResult;
   readonly load: LoadResult;
   readonly onDrive: boolean;
+  /** Share of what passes that a filter behind the drive turns into heat. */
+  readonly filterLoss: number;
 }
 
 /** What an option is worked out with. */
@@ -40,7 +42,7 @@ export function runningOf({ points, model, fullPower }: ProfileResult, by: RunsB
   const { brief, onDrive } = by;
   const flux = onDrive && canLowerFlux(brief);
   return {
-    motor: optionMotor(by.motor, by),
+    motor: { ...optionMotor(by.motor, by), filterLoss: by.filterLoss },
     model,
     full: fullPower.value,
     flux: flux ? (brief.job.profile.fluxOptimised ? 'counted' : 'shown') : 'no',

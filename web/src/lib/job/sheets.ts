@@ -109,6 +109,7 @@ const declared: Readonly<Record<StageName, () => Declared>> = {
   starting: () =>
     Promise.all([import('@pilgrim/core/stages/starting/fields'), import('@pilgrim/core/stages/starting/values')]),
   pick: () => Promise.all([import('@pilgrim/core/stages/pick/fields'), import('@pilgrim/core/stages/pick/values')]),
+  drive: () => Promise.all([import('@pilgrim/core/stages/drive/fields'), import('@pilgrim/core/stages/drive/values')]),
   protection: () =>
     Promise.all([import('@pilgrim/core/stages/protection/fields'), import('@pilgrim/core/stages/protection/values')]),
   money: () => Promise.all([import('@pilgrim/core/stages/money/fields'), import('@pilgrim/core/stages/money/values')]),

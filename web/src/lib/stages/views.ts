@@ -29,6 +29,7 @@ export const stageViews: Readonly<Record<StageName, () => View>> = {
   profile: () => import('./ProfileView.svelte'),
   starting: () => import('./StartingView.svelte'),
   pick: () => import('./PickView.svelte'),
+  drive: () => import('./DriveView.svelte'),
   protection: () => import('./ProtectionView.svelte'),
   money: () => import('./MoneyView.svelte'),
   handover: () => import('./HandoverView.svelte'),

@@ -1,0 +1,283 @@
+import type { DriveItem } from '../../catalogue/catalogue.ts';
+import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { ratedTorque, type Driven } from './asked-of-drive.ts';
+import type { Flag } from './findings.ts';
+import { torqueOf } from './speed-range.ts';
+import type { DriveValues } from './values.ts';
+
+/** Of rated torque, that motor and drive turn into heat of their own without a chopper. Common practice, no published source. */
+export const OWN_LOSS = 0.15;
+/** m/s of a pressure wave in a water pipe of steel, 1000 to 1300. Common practice, no published source. */
+const PRESSURE_WAVE = 1150;
+/** Travels of the wave, there and back, that a stop should last. Common practice, no published source. */
+const TRAVELS = 4;
+/** A share of the time that it brakes from which feeding back is worth a price. Common practice, no published source. */
+const OFTEN = 0.2;
+
+/** V at which a chopper lets the dc link go, by the system voltage. Common practice; the drive’s own first. */
+export function brakeVoltage(system: number, item: Pick<DriveItem, 'brakeVoltage'> | undefined): number {
+  if (item?.brakeVoltage !== undefined) return item.brakeVoltage;
+  if (system <= 300) return 390;
+  if (system <= 500) return 750;
+  return system <= 600 ? 970 : 1150;
+}
+
+/** What turns, seen from the motor’s shaft. */
+export interface Turning {
+  /** kg·m² */
+  readonly inertia: number;
+  /** rad/s from which it stops. */
+  readonly speed: number;
+  /** N·m of the load, that helps to stop. */
+  readonly load: number;
+}
+
+/** J of what turns. */
+export const kineticEnergy = ({ inertia, speed }: Turning): number => 0.5 * inertia * speed ** 2;
+/** N·m that the motor must brake with to stop in `time` s; below zero where the load stops it sooner. */
+export const brakeTorque = ({ inertia, speed, load }: Turning, time: number): number => (inertia * speed) / time - load;
+/** s to rest with `torque` N·m of the motor beside the load. */
+export const stopIn = ({ inertia, speed, load }: Turning, torque: number): number =>
+  (inertia * speed) / (torque + load);
+
+/** s; four travels of the pressure wave along `length` m of pipe, there and back. */
+export const pipeRamp = (length: number): number => (TRAVELS * 2 * length) / PRESSURE_WAVE;
+
+/** Torque that a load keeps on its way down, of running, averaged; a centrifugal one lets go as it slows. Common practice. */
+const KEPT = { constant: 1, variable: 1 / 3 } as const;
+
+function turningOf({ load, starting, motor, brief }: Driven): Turning | undefined {
+  const inertia = starting.values.totalInertia?.value;
+  const torque = load.values.motorTorque?.value;
+  if (inertia === undefined || torque === undefined) return undefined;
+  // A hoist that is stopped while it lowers has its load against it, not for it.
+  const helps = load.values.loweringTorque
+    ? load.values.loweringTorque.value
+    : torque * KEPT[brief.job.load.torqueKind];
+  return { inertia, speed: load.values.motorSpeed?.value ?? motor.speed, load: helps };
+}
+
+/** Ramps, energy of a stop, and the resistor that takes it. */
+export function brakingOf(driven: Driven, flag: Flag): Partial<DriveValues> {
+  const turning = turningOf(driven);
+  if (!turning) return {};
+  const { brief, starting, load } = driven;
+  const { school } = brief.job;
+  const inertia = starting.values.totalInertia;
+  const from = { J: inertia, n: load.values.motorSpeed };
+  const lowering = loweringPower(driven);
+  return {
+    ...rampUp(driven, turning, flag),
+    ...shortestStop(driven, turning),
+    brakeEnergy: quantity(kineticEnergy(turning), 'kineticEnergy', school, {
+      formula: 'E = \\tfrac12 J\\omega^2',
+      from,
+      source: 'definition',
+    }),
+    ...stopping(driven, turning, lowering, flag),
+    ...pipe(driven, flag),
+  };
+}
+
+/** W that come back while a hoist lowers. */
+const loweringPower = ({ load, motor }: Driven): number =>
+  load.values.loweringTorque
+    ? Math.abs(load.values.loweringTorque.value) * (load.values.motorSpeed?.value ?? motor.speed)
+    : 0;
+
+/** Torque of the drive at its limit, N·m. */
+function limitTorque(driven: Driven): number | undefined {
+  const limit = driven.pick.driveLimits?.currentLimit;
+  if (limit === undefined) return undefined;
+  const { motor } = driven;
+  const share = torqueOf(driven, limit * motor.current, 1, driven.starting.machine?.circuit);
+  return Math.min(share, motor.breakdownTorque) * ratedTorque(driven);
+}
+
+function rampUp(driven: Driven, turning: Turning, flag: Flag): Partial<DriveValues> {
+  const { brief, load, starting } = driven;
+  const torque = limitTorque(driven);
+  const running = load.values.motorTorque?.value;
+  if (torque === undefined || running === undefined || torque <= running) return {};
+  const shortest = quantity((turning.inertia * turning.speed) / (torque - running), 'duration', brief.job.school, {
+    formula: 't = \\dfrac{J\\omega}{T_{lim} - T_L}',
+    from: { J: starting.values.totalInertia, T_L: load.values.motorTorque, n: load.values.motorSpeed },
+    source: 'Newton’s law at the drive’s current limit',
+  });
+  const set = brief.given.starting.driveRamp;
+  if (set && set.value < shortest.value * 0.999)
+    flag(
+      'drive.ramp-short',
+      `A ramp of ${set.text} asks for more than the drive gives: it holds its limit and takes ${shortest.text}, or trips.`,
+      {
+        mends: [
+          {
+            label: `Take ${Math.ceil(shortest.value)} s`,
+            set: { 'starting.driveRamp': `${Math.ceil(shortest.value)} s` },
+          },
+        ],
+      },
+    );
+  return { shortestStart: shortest };
+}
+
+function shortestStop(driven: Driven, turning: Turning): Partial<DriveValues> {
+  const { brief, starting, load } = driven;
+  const { braking } = brief.job.starting;
+  const own = OWN_LOSS * ratedTorque(driven);
+  const torque = braking === 'chopper' || braking === 'regenerative' ? (limitTorque(driven) ?? own) : own;
+  if (torque + turning.load <= 0) return {};
+  return {
+    shortestStop: quantity(stopIn(turning, torque), 'duration', brief.job.school, {
+      formula: 't = \\dfrac{J\\omega}{T_b + T_L}',
+      from: { J: starting.values.totalInertia, n: load.values.motorSpeed, T_L: load.values.motorTorque },
+      source:
+        torque === own
+          ? `Losses of motor and drive as ${OWN_LOSS * 100} % of rated torque, ${PRACTICE}`
+          : 'Newton’s law at the drive’s current limit',
+    }),
+  };
+}
+
+/** What a wanted stop, or lowering, sends back, and the resistor for it. */
+function stopping(driven: Driven, turning: Turning, lowering: number, flag: Flag): Partial<DriveValues> {
+  const { brief, load } = driven;
+  const { school } = brief.job;
+  const { stopTime, stopEvery, stopRamp } = brief.given.drive;
+  const wanted = stopTime ?? stopRamp;
+  const torque = wanted ? brakeTorque(turning, wanted.value) : 0;
+  const own = OWN_LOSS * ratedTorque(driven);
+  const first = Math.max(0, torque) * turning.speed * load.values.transmissionEfficiency.value;
+  const peak = Math.max(torque > own ? first : 0, lowering);
+  if (wanted) checkStop(driven, { turning, own, torque, wanted }, flag);
+  if (peak <= 0) return {};
+  const energy = kineticEnergy(turning);
+  const every = stopEvery?.value;
+  const mean = Math.max(every === undefined ? 0 : energy / Math.max(every, wanted?.value ?? 0), LOWERING * lowering);
+  checkOften(mean / peak, flag);
+  return {
+    brakePeakPower: quantity(peak, 'heat', school, {
+      formula:
+        lowering > first ? 'P = |T|\\,\\omega' : 'P = \\left(\\dfrac{J\\omega}{t} - T_L\\right)\\omega\\,\\eta_t',
+      from: {
+        J: driven.starting.values.totalInertia,
+        t: wanted,
+        T_L: load.values.loweringTorque ?? load.values.motorTorque,
+      },
+      source: 'Newton’s law; losses of motor and drive are kept in hand',
+    }),
+    ...(mean > 0
+      ? {
+          brakeMeanPower: quantity(mean, 'heat', school, {
+            formula: 'P_m = E/t_{cycle}',
+            from: { J: driven.starting.values.totalInertia, 't_{cycle}': stopEvery, T: load.values.loweringTorque },
+            source: 'definition',
+            note: stopEvery ? undefined : 'Half of the time is taken to be lowering.',
+          }),
+        }
+      : {}),
+    ...resistor(driven, peak, flag),
+  };
+}
+
+/** Half of its time a hoist lowers, where nothing else is known. Common practice, no published source. */
+const LOWERING = 0.5;
+
+function checkOften(share: number, flag: Flag): void {
+  if (share > OFTEN)
+    flag(
+      'drive.regenerate',
+      `It brakes for about ${Math.round(share * 100)} % of the time: that energy can be fed back.`,
+    );
+}
+
+interface Stop {
+  readonly turning: Turning;
+  readonly own: number;
+  readonly torque: number;
+  readonly wanted: Value;
+}
+
+function checkStop(driven: Driven, { turning, own, torque, wanted }: Stop, flag: Flag): void {
+  const { braking } = driven.brief.job.starting;
+  if (braking === 'chopper' || braking === 'regenerative') {
+    const most = limitTorque(driven);
+    if (most !== undefined && torque > most)
+      flag(
+        'drive.stop-too-short',
+        `A stop in ${wanted.text} asks for ${Math.round((torque / most) * 100)} % of the torque the drive gives.`,
+        { clear: 'Allow a longer stop, or take a larger drive.', field: 'drive.stopTime' },
+      );
+    return;
+  }
+  if (torque <= own) return;
+  const alone = turning.load + own > 0 ? `${Math.ceil(stopIn(turning, own))} s` : 'not at all';
+  flag(
+    'drive.stop-too-short',
+    `Without a brake resistor it stops in ${alone}; in ${wanted.text} the drive trips on overvoltage and lets go.`,
+    { mends: [{ label: 'Brake into a resistor', set: { 'starting.braking': 'chopper' } }] },
+  );
+}
+
+/** Ohms between what the chopper bears and what lets the first power through. */
+function resistor(driven: Driven, peak: number, flag: Flag): Partial<DriveValues> {
+  const { brief, item, voltage, pick } = driven;
+  const { school } = brief.job;
+  if (brief.job.starting.braking === 'regenerative') return {};
+  const volts = brakeVoltage(voltage.value, item);
+  const link = quantity(volts, 'voltage', school, {
+    origin: item?.brakeVoltage === undefined ? 'estimated' : 'looked up',
+    source: item?.brakeVoltage === undefined ? PRACTICE : 'catalogue',
+  });
+  const most = quantity(volts ** 2 / peak, 'resistance', school, {
+    formula: 'R \\le V_b^2/\\hat P',
+    from: { V_b: link },
+    source: 'Ohm’s law',
+  });
+  const chopper = pick.driveLimits && pick.driveLimits.currentLimit * driven.motor.current;
+  const smallest = item?.leastResistor ?? (chopper === undefined ? undefined : volts / chopper);
+  const least =
+    smallest === undefined
+      ? undefined
+      : quantity(smallest, 'resistance', school, {
+          origin: item?.leastResistor === undefined ? 'estimated' : 'looked up',
+          formula: 'R \\ge V_b/I_{chopper}',
+          from: { V_b: link },
+          source:
+            item?.leastResistor === undefined ? `Chopper of the drive’s short-time current, ${PRACTICE}` : 'catalogue',
+        });
+  const typed = brief.given.drive.resistor;
+  const wrong =
+    typed &&
+    (typed.value > most.value * 1.0001 ? 'high' : least && typed.value < least.value * 0.9999 ? 'low' : undefined);
+  if (typed && wrong)
+    flag(
+      'drive.resistor',
+      wrong === 'high'
+        ? `${typed.text} let too little through: at most ${most.text} take the first power of the stop.`
+        : `${typed.text} draw more than the chopper bears: at least ${least?.text ?? ''}.`,
+    );
+  else if (least && least.value > most.value * 1.0001)
+    flag(
+      'drive.resistor',
+      `No resistor fits: the chopper bears no less than ${least.text}, and the stop needs no more than ${most.text}.`,
+      { clear: 'Allow a longer stop, or take a larger drive.', field: 'drive.stopTime' },
+    );
+  return { brakeResistorMax: most, ...(least ? { brakeResistorMin: least } : {}) };
+}
+
+function pipe({ brief }: Driven, flag: Flag): Partial<DriveValues> {
+  const { pipeLength, stopRamp } = brief.given.drive;
+  if (!pipeLength || brief.job.load.machine !== 'pump') return {};
+  const least = quantity(pipeRamp(pipeLength.value), 'duration', brief.job.school, {
+    origin: 'estimated',
+    formula: 't \\ge 4\\,\\dfrac{2L}{a}',
+    from: { L: pipeLength },
+    source: `a = 1150 m/s (1000 to 1300), ${PRACTICE}`,
+  });
+  if (stopRamp && stopRamp.value < least.value)
+    flag('drive.pipe-ramp', `A ramp down of ${stopRamp.text} is shorter than the ${least.text} this pipe bears.`, {
+      mends: [{ label: `Take ${Math.ceil(least.value)} s`, set: { 'drive.stopRamp': `${Math.ceil(least.value)} s` } }],
+    });
+  return { pipeRamp: least };
+}

@@ -1,0 +1,88 @@
+import { bearableTime, overloadOf, type Overload } from '../../catalogue/drive-duty.ts';
+import { PRACTICE, quantity } from '../../ground/value.ts';
+import { currentNeeded, driveDuty, eventsOf, SEVERAL } from '../pick/choose-drive.ts';
+import type { Driven } from './asked-of-drive.ts';
+import type { Flag } from './findings.ts';
+import type { DriveValues } from './values.ts';
+
+/** W above which drives on one phase are not offered. Common practice, no published source. */
+const SINGLE_PHASE_MOST = 45e3;
+
+/** Multiple of its continuous current that a drive bears for `time` s: the other way round of how long it bears a current. */
+export function bearableMultiple({ multiple, seconds, peak }: Overload, time: number): number {
+  if (peak && time <= peak.seconds) return peak.multiple;
+  return Math.min(multiple, Math.sqrt(1 + (seconds * (multiple ** 2 - 1)) / time));
+}
+
+/** What asks for more than the running current, against what the drive bears for that long. */
+export interface Asked {
+  readonly name: string;
+  /** A, and s. */
+  readonly current: number;
+  readonly time: number;
+  /** Of what the drive bears for that time; undefined without a drive. */
+  readonly used: number | undefined;
+  /** s that the drive bears it. */
+  readonly borne: number | undefined;
+}
+
+/** The current for good, what the drive gives here, and what is asked of it for a short time. */
+export function currentOf(
+  driven: Driven,
+  flag: Flag,
+): { readonly values: Partial<DriveValues>; readonly asked: readonly Asked[] } {
+  const { brief, motor, motors, pick, item } = driven;
+  const { school } = brief.job;
+  const motorCurrent = pick.values.motorCurrent;
+  const overload = item && overloadOf(item, driveDuty(driven));
+  const available = pick.values.driveCurrent;
+  const asked = eventsOf(motor, driven).map(({ name, current, time }): Asked => {
+    const multiple = overload && bearableMultiple(overload, time);
+    const share = available && current / available.value;
+    return {
+      name,
+      current,
+      time,
+      used: share === undefined || multiple === undefined ? undefined : share / multiple,
+      borne: overload && share !== undefined ? bearableTime(overload, share) : undefined,
+    };
+  });
+  const hardest = asked.reduce<Asked | undefined>(
+    (most, each) => ((each.used ?? 0) > (most?.used ?? 0) ? each : most),
+    undefined,
+  );
+  checkCurrent(driven, flag);
+  return {
+    asked,
+    values: {
+      requiredCurrent: quantity(currentNeeded(motor, driven), 'current', school, {
+        formula: motors > 1 ? `I = ${SEVERAL}\\,n\\,I_n` : 'I \\ge I_n',
+        from: { I_n: motorCurrent, n: brief.given.drive.motors },
+        source:
+          motors > 1 ? PRACTICE : 'Nameplate current at the connected voltage; rows above base speed ask for more',
+        note: `Holds for ${motor.label}.`,
+      }),
+      ...(available ? { availableCurrent: available } : {}),
+      ...(hardest?.used !== undefined && available
+        ? {
+            overloadUsed: quantity(hardest.used, 'fraction', school, {
+              formula: '\\max_i \\dfrac{I_i}{I_d\\,m(t_i)}',
+              from: { I_d: available },
+              source: `Overload curve of the drive; between its points t = t₁(m₁² − 1)/(m² − 1), ${PRACTICE}`,
+              note: `Hardest: ${hardest.name}.`,
+            }),
+          }
+        : {}),
+    },
+  };
+}
+
+function checkCurrent({ brief, motor, motors }: Driven, flag: Flag): void {
+  if (motors > 1)
+    flag(
+      'drive.several-motors',
+      `${motors} motors on one drive: it carries ${SEVERAL} times their currents, and cannot tell which of them is overloaded.`,
+    );
+  if (brief.job.supply.phases === '1' && motor.power > SINGLE_PHASE_MOST)
+    flag('drive.single-phase-large', 'Drives of this size are not made for a single-phase supply.');
+}

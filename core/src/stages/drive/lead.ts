@@ -1,0 +1,330 @@
+import { interpolate } from '../../ground/numeric.ts';
+import { reflections, riseTimes, windingWithstand } from '../../ground/tables/index.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import { inverterStatement } from '../nameplate/inverter.ts';
+import type { Driven } from './asked-of-drive.ts';
+import { brakeVoltage } from './braking.ts';
+import type { Flag } from './findings.ts';
+import type { DriveValues } from './values.ts';
+
+/** m/s of a wave along a motor cable, 140 to 180 by its insulation. From memory. */
+export const WAVE_SPEED = 150e6;
+/** Several pulses meet on a cable of so many critical lengths with a carrier above this, Hz. Common practice, no published source. */
+const MEETING = { lengths: 4, carrier: 8000, multiple: 2.5 } as const;
+/** m; a dV/dt filter stands at the drive up to here. Common practice, no published source. */
+const LONGEST_DVDT = 300;
+/** Peak behind a dV/dt filter over the dc link, share of voltage each filter takes, and its loss of what passes. Common practice. */
+const FILTERS = {
+  none: { peak: undefined, drop: 0, loss: 0 },
+  reactor: { peak: undefined, drop: 0.03, loss: 0.003 },
+  'dV/dt': { peak: 1.5, drop: 0.015, loss: 0.004 },
+  sine: { peak: 1.1, drop: 0.08, loss: 0.0075 },
+} as const;
+export type Filter = keyof typeof FILTERS;
+
+/** V that dV/dt filters promise up to a system voltage, V. Common practice; the filter’s own data decide. */
+const PROMISED = { peak: 1000, system: 500 } as const;
+
+/** V that a winding bears of which nothing is known. Common practice, no published source. */
+const SILENT = 1000;
+/** W below which the charging current of a long shielded cable counts. Common practice, no published source. */
+const SMALL = 4000;
+/** Peak of a sine over its effective value. */
+const CREST = Math.SQRT2;
+
+const POWERS = reflections.rows.map((row) => Math.log(Number(row['kw'])));
+const REFLECTIONS = reflections.rows.map((row) => Number(row['reflection']));
+
+/** Share of a voltage step that a motor of `power` W reflects. */
+export const reflection = (power: number): number => interpolate(POWERS, REFLECTIONS, Math.log(power / 1000));
+
+/** Length, m, from which on a step of `riseTime` s is reflected whole: the wave is there and back within it. */
+export const criticalLength = (riseTime: number): number => (WAVE_SPEED * riseTime) / 2;
+
+/** A cable and what is sent along it. */
+export interface Step {
+  /** Of the dc link, V. */
+  readonly volts: number;
+  readonly reflection: number;
+  /** s */
+  readonly riseTime: number;
+  /** Hz */
+  readonly carrier: number;
+}
+
+/** Peak at the end of `length` m of cable, V: V·(1 + Γ·min(1, l/l_c)); where pulses meet 2.5 V. Never falls with length. */
+export function peakAt(length: number, { volts, reflection: share, riseTime, carrier }: Step): number {
+  const critical = criticalLength(riseTime);
+  if (length > MEETING.lengths * critical && carrier > MEETING.carrier) return MEETING.multiple * volts;
+  return volts * (1 + share * Math.min(1, length / critical));
+}
+
+/** Peak over the length of the cable, for the picture. */
+export interface LeadPicture {
+  readonly lengths: readonly number[];
+  readonly peaks: readonly number[];
+  readonly length: number | undefined;
+  readonly critical: number;
+  /** m; the rule of the site. */
+  readonly rule: number;
+  readonly withstand: number;
+}
+
+export interface Lead {
+  readonly values: Partial<DriveValues>;
+  readonly filter: Filter;
+  readonly picture: LeadPicture;
+  /** Whether what the winding bears is known. */
+  readonly proven: boolean;
+  /** Peak that reaches the winding, V; undefined without a length. */
+  readonly reaches: number | undefined;
+}
+
+const COMMON_EDGE = Number(riseTimes.row('IGBT, common')?.['t_typical']) * 1e-6;
+
+/** Hz where nothing is typed. Common practice, no published source. */
+export const USUAL_CARRIER = 4000;
+
+const riseTimeOf = ({ brief, item }: Driven): Value =>
+  brief.given.drive.riseTime ??
+  (item?.riseTime === undefined
+    ? quantity(COMMON_EDGE, 'riseTime', brief.job.school, {
+        origin: 'recalled',
+        source: `Common power transistors; ${riseTimes.source}`,
+        note: riseTimes.doubt(riseTimes.row('IGBT, common') ?? {}, 't_typical'),
+      })
+    : quantity(item.riseTime, 'riseTime', brief.job.school, { origin: 'looked up', source: 'catalogue' }));
+
+/** What the winding bears, and whether anybody said so. */
+function withstandOf({ brief, pick, motor }: Driven): { readonly value: Value; readonly proven: boolean } {
+  const { school } = brief.job;
+  const typed = brief.given.drive.windingPeak;
+  if (typed) return { value: typed, proven: true };
+  const made = pick.chosenMotor;
+  const statement = made
+    ? inverterStatement(made.item.inverterDuty ? 'inverter duty' : 'general purpose', motor.voltage, undefined, 0)
+    : inverterStatement(brief.job.nameplate.inverter, motor.voltage, undefined, 0);
+  const { withstand } = statement;
+  if (!withstand)
+    return {
+      value: quantity(SILENT, 'voltage', school, {
+        origin: 'estimated',
+        source: PRACTICE,
+        note: 'The plate says nothing; a winding of which nothing is known is taken to bear this much.',
+      }),
+      proven: false,
+    };
+  const row = windingWithstand.row(withstand.part, '600 or less');
+  return {
+    value: quantity(withstand.peak, 'voltage', school, {
+      origin: 'recalled',
+      source: windingWithstand.source,
+      note: row && windingWithstand.doubt(row, withstand.part === 31 ? 'peak_times_rated' : 'peak_volts'),
+    }),
+    proven: true,
+  };
+}
+
+/** Volts of the dc link: √2 of the line, or where the brake chopper holds it. */
+function linkVolts({ brief, voltage, item }: Driven): Value {
+  const chops = brief.job.starting.braking === 'chopper';
+  const own = Math.SQRT2 * voltage.value;
+  return quantity(chops ? Math.max(own, brakeVoltage(voltage.value, item)) : own, 'voltage', brief.job.school, {
+    formula: chops ? 'V_b' : '\\sqrt2\\,V',
+    from: { V: voltage },
+    source: chops ? `Where the chopper holds it, ${PRACTICE}` : 'Six-pulse bridge without load',
+  });
+}
+
+/** Length of the cable, what it does to the winding, and the filter that mends it. */
+export function leadOf(driven: Driven, flag: Flag): Lead {
+  const { brief, motor } = driven;
+  const { school } = brief.job;
+  const { lead: length } = brief.given.drive;
+  const edge = riseTimeOf(driven);
+  const link = linkVolts(driven);
+  const share = reflection(motor.power);
+  const carrier = brief.given.drive.carrier?.value ?? USUAL_CARRIER;
+  const step = { volts: link.value, reflection: share, riseTime: edge.value, carrier };
+  const critical = criticalLength(edge.value);
+  const { value: withstand, proven } = withstandOf(driven);
+  const gamma = quantity(share, 'fraction', school, { origin: 'recalled', source: reflections.source });
+  const peak =
+    length &&
+    quantity(peakAt(length.value, step), 'voltage', school, {
+      origin: 'estimated',
+      formula: '\\hat V = V_{dc}\\,(1 + \\Gamma\\,\\min(1, \\ell/\\ell_c))',
+      from: { 'V_{dc}': link, '\\Gamma': gamma, '\\ell': length, t_r: edge },
+      source: 'Reflected wave; reflection and speed of the wave from memory',
+      note: 'At the terminals of the motor, without a filter.',
+    });
+  const filter = filterFor({
+    driven,
+    peak: peak?.value,
+    length: length?.value,
+    withstand: withstand.value,
+    link: link.value,
+  });
+  const behind = behindFilter(filter, link.value, driven.voltage.value, peak?.value);
+  checkLead({ driven, peak, withstand, filter, behind, flag });
+  const { drop } = FILTERS[filter];
+  return {
+    filter,
+    proven,
+    reaches: behind,
+    picture: pictureOf(driven, step, withstand.value),
+    values: {
+      riseTime: edge,
+      criticalLength: quantity(critical, 'altitude', school, {
+        formula: '\\ell_c = v\\,t_r/2',
+        from: { t_r: edge },
+        source: `v = 150 m/µs, from memory (140 to 180)`,
+      }),
+      windingWithstand: withstand,
+      ...(peak ? { peakVoltage: peak } : {}),
+      ...(peak ? { filter: filterValue(filter, driven, peak, withstand) } : {}),
+      ...(peak && behind !== undefined && filter !== 'none'
+        ? {
+            filteredPeak: quantity(behind, 'voltage', school, {
+              origin: 'estimated',
+              from: { 'V_{dc}': link },
+              source: PRACTICE,
+              note: 'The filter’s own data decide.',
+            }),
+          }
+        : {}),
+      ...(drop > 0 && peak
+        ? {
+            filterDrop: quantity(drop, 'fraction', school, {
+              origin: 'estimated',
+              source: PRACTICE,
+              note: 'The filter’s own data decide.',
+            }),
+          }
+        : {}),
+    },
+  };
+}
+
+function pictureOf({ brief }: Driven, step: Step, withstand: number): LeadPicture {
+  const length = brief.given.drive.lead?.value;
+  const critical = criticalLength(step.riseTime);
+  const rule = brief.practice.leadRule.value;
+  const end = 1.25 * Math.max(length ?? 0, rule, 2 * critical);
+  const lengths = Array.from({ length: 61 }, (_, at) => (end * at) / 60);
+  return { lengths, peaks: lengths.map((each) => peakAt(each, step)), length, critical, rule, withstand };
+}
+
+interface Asked {
+  readonly driven: Driven;
+  readonly peak: number | undefined;
+  readonly length: number | undefined;
+  readonly withstand: number;
+  /** V of the dc link. */
+  readonly link: number;
+}
+
+/** The filter typed, or the least that brings the peak under what the winding bears and keeps the rule of the site. */
+function filterFor({ driven, peak, length, withstand, link }: Asked): Filter {
+  const { brief, voltage } = driven;
+  const { filter } = brief.job.drive;
+  if (filter !== 'auto') return filter;
+  if (length === undefined || peak === undefined) return 'none';
+  if (peak <= withstand && length <= brief.practice.leadRule.value) return 'none';
+  const enough = length <= LONGEST_DVDT && behindSlower(link, voltage.value) <= withstand * 1.0001;
+  return enough ? 'dV/dt' : 'sine';
+}
+
+/** Peak behind a dV/dt filter, V: one is ordered that promises its voltage where the supply is low enough for it. */
+const behindSlower = (link: number, system: number): number =>
+  Math.min(FILTERS['dV/dt'].peak * link, system <= PROMISED.system ? PROMISED.peak : Number.POSITIVE_INFINITY);
+
+/** Peak at the winding with the filter, V. */
+function behindFilter(filter: Filter, link: number, volts: number, peak: number | undefined): number | undefined {
+  if (filter === 'none' || filter === 'reactor') return peak;
+  return filter === 'sine' ? FILTERS.sine.peak * CREST * volts : behindSlower(link, volts);
+}
+
+function filterValue(filter: Filter, { brief }: Driven, peak: Value, withstand: Value): Value<string> {
+  const rule = brief.practice.leadRule;
+  const names = { none: 'none', reactor: 'output reactor', 'dV/dt': 'dV/dt filter', sine: 'sine filter' } as const;
+  return wording(names[filter], {
+    origin: 'chosen',
+    from: { '\\hat V': peak, V_w: withstand, '\\ell': brief.given.drive.lead, '\\ell_{rule}': rule },
+    source: brief.job.drive.filter === 'auto' ? PRACTICE : 'chosen in this job',
+    note:
+      brief.job.drive.filter === 'auto'
+        ? 'None where the peak stays under what the winding bears and the cable within the rule of the site; a dV/dt filter to 300 m; beyond a sine filter.'
+        : undefined,
+  });
+}
+
+interface Found {
+  readonly driven: Driven;
+  readonly peak: Value | undefined;
+  readonly withstand: Value;
+  readonly filter: Filter;
+  readonly behind: number | undefined;
+  readonly flag: Flag;
+}
+
+function checkLead(found: Found): void {
+  const { driven, peak, withstand, filter, behind, flag } = found;
+  const { brief, motor, voltage } = driven;
+  const { lead } = brief.given.drive;
+  if (!lead || !peak || behind === undefined) {
+    flag(
+      'drive.lead-unknown',
+      'The length of the cable to the motor is not typed: the peak at the winding is not known.',
+    );
+    return;
+  }
+  const over = behind > withstand.value * 1.0001;
+  const mend = (label: string, to: Filter) => ({ label, set: { 'drive.filter': to } });
+  if (over)
+    flag(
+      'drive.winding-peak',
+      `${filter === 'none' || filter === 'reactor' ? `Peaks of ${peak.text} reach the winding over ${lead.text} of cable` : `Even behind the ${filter} filter peaks of ${Math.round(behind)} V reach the winding`}; it bears ${withstand.text}.`,
+      {
+        mends: [
+          ...(filter === 'none' || filter === 'reactor' ? [mend('Add a dV/dt filter', 'dV/dt')] : []),
+          ...(filter === 'sine' ? [] : [mend('Add a sine filter', 'sine')]),
+        ],
+      },
+    );
+  else if (brief.job.drive.filter === 'auto' && filter !== 'none')
+    flag(
+      'drive.filter-needed',
+      peak.value > withstand.value
+        ? `Over ${lead.text} of cable peaks of ${peak.text} reach the winding, which bears ${withstand.text}: a ${filter} filter is needed.`
+        : `${lead.text} of cable is more than the ${brief.practice.leadRule.text} this site allows without a filter: a ${filter} filter is taken.`,
+    );
+  if (filter === 'none' && !over && lead.value > brief.practice.leadRule.value)
+    flag(
+      'drive.lead-rule',
+      `${lead.text} of cable is more than the ${brief.practice.leadRule.text} this site allows without a filter.`,
+    );
+  if (filter === 'reactor')
+    flag(
+      'drive.reactor-rings',
+      'A reactor slows the edges and can ring with the cable: the peak is not counted as lower.',
+    );
+  const charges = brief.job.drive.leadKind === 'shielded' && lead.value > brief.practice.leadRule.value;
+  if (motor.power < SMALL && charges)
+    flag('drive.small-drive-long-lead', `Charging ${lead.text} of shielded cable can trip a drive this small.`);
+  checkSine(found, voltage.value);
+}
+
+/** A sine filter takes volts, so the motor reaches rated flux only below rated frequency. */
+function checkSine({ driven: { share, motor }, filter, flag }: Found, system: number): void {
+  if (filter !== 'sine' || share === undefined) return;
+  const left = Math.min(1, (system * (1 - FILTERS.sine.drop)) / motor.voltage);
+  if (share <= left) return;
+  flag(
+    'drive.sine-torque',
+    `Behind a sine filter about ${Math.round(left * 100)} % of the voltage is left at full speed; the load asks for ${Math.round(share * 100)} % of rated torque there.`,
+  );
+}
+
+/** Share of what passes that a filter turns into heat. */
+export const filterLoss = (filter: Filter): number => FILTERS[filter].loss;

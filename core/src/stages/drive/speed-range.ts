@@ -1,0 +1,217 @@
+import { safeSpeed } from '../../ground/tables/index.ts';
+import { PRACTICE } from '../../ground/value.ts';
+import { TURN } from '../../ground/constants.ts';
+import { horsepowerOf } from '../../motor/standard-power.ts';
+import { synchronousSpeed } from '../../motor/typical.ts';
+import { inverterStatement } from '../nameplate/inverter.ts';
+import { currentAtTorque } from '../pick/drive-events.ts';
+import { speedFor } from '../profile/flow-machine.ts';
+import { bearableTorque } from '../place/slow.ts';
+import { ratedTorque, type Driven } from './asked-of-drive.ts';
+
+/** Breakdown torque is kept this many times the torque above base speed. Common practice, no published source. */
+export const BREAKDOWN_RESERVE = 1.5;
+/** Hz below which the oil of a splash-fed gear no longer reaches its upper wheels. Common practice, no published source. */
+const SPLASH = 15;
+/** Speed range of a drive that does not measure the shaft: volts per hertz, and with the flux reckoned. Common practice. */
+const OPEN_LOOP = { 'V/f': 20, 'flux reckoned': 50 } as const;
+/** Hz left out on either side of a resonance. Common practice, no published source. */
+export const SKIP = 1.5;
+/** The picture ends at this share of rated speed, unless an end lies beyond. */
+const REACH = 2;
+const STEPS = 80;
+
+export type ControlMode = 'V/f' | 'flux reckoned' | 'closed loop';
+
+/** How the drive steers its motor: closed loop where it measures the shaft, V/f for fans, pumps and several motors. */
+export function controlMode({ brief, motors }: Pick<Driven, 'brief' | 'motors'>): ControlMode {
+  const { job } = brief;
+  if (job.starting.closedLoop === 'yes') return 'closed loop';
+  return motors > 1 || job.load.torqueKind === 'variable' ? 'V/f' : 'flux reckoned';
+}
+
+/** An end of the speed range: a share of rated speed, and what sets it. */
+export interface End {
+  readonly share: number;
+  readonly why: string;
+  readonly source: string;
+}
+
+/** Torques over speed as shares of rated, for the picture. */
+export interface SpeedRange {
+  readonly shares: readonly number[];
+  readonly continuous: readonly number[];
+  readonly short: readonly number[];
+  readonly load: readonly number[] | undefined;
+  readonly least: End;
+  readonly most: End;
+  /** All that would set an end, the tightest first. */
+  readonly leasts: readonly End[];
+  readonly mosts: readonly End[];
+  /** Bands that are run through only, shares of rated speed. */
+  readonly skips: readonly { readonly from: number; readonly to: number }[];
+}
+
+/** Torque that may be asked for good at a share of rated speed: by its cooling below, by power and breakdown above. */
+export function continuousTorque(driven: Driven, share: number): number {
+  if (share > 1) return Math.min(1 / share, driven.motor.breakdownTorque / BREAKDOWN_RESERVE / share ** 2);
+  if (isCooled(driven)) return 1;
+  const range = cooledRange(driven);
+  return share * range >= 0.999 ? 1 : bearableTorque(share);
+}
+
+/** A blower or an inverter-duty frame cools it at any speed. */
+function isCooled({ brief, pick, nameplate }: Driven): boolean {
+  const { cooling } = brief.job.drive;
+  if (cooling !== 'auto') return cooling === 'blower';
+  if (pick.chosenMotor) return pick.chosenMotor.item.inverterDuty;
+  return nameplate.motor !== undefined && /blower|TEBC|IC\s?416/i.test(brief.job.nameplate.enclosure ?? '');
+}
+
+/** The constant-torque range the plate of a kept motor promises; 1 where it says nothing. */
+const cooledRange = ({ brief, pick }: Driven): number =>
+  pick.chosenMotor
+    ? 1
+    : (inverterStatement(brief.job.nameplate.inverter, undefined, undefined, 0).constantTorqueRatio ?? 1);
+
+/** Torque for a minute: the drive’s current limit turned into torque, never more than breakdown leaves. */
+function shortTorque(driven: Driven, share: number): number {
+  const { motor, pick, starting } = driven;
+  const flux = share > 1 ? 1 / share : 1;
+  const pullOut = (motor.breakdownTorque * flux ** 2) / BREAKDOWN_RESERVE;
+  const limit = pick.driveLimits?.currentLimit;
+  if (limit === undefined) return pullOut;
+  return Math.min(pullOut, torqueOf(driven, limit * motor.current, flux, starting.machine?.circuit));
+}
+
+/** Torque, of rated, that a current makes with the flux there: the current of a torque, turned round. */
+export function torqueOf(
+  { motor }: Pick<Driven, 'motor'>,
+  current: number,
+  flux: number,
+  circuit: Parameters<typeof currentAtTorque>[1],
+): number {
+  const magnetising = currentAtTorque(motor, circuit, 0, flux);
+  const whole = currentAtTorque(motor, circuit, ratedTorque({ motor }), flux);
+  const active = Math.sqrt(Math.max(0, whole ** 2 - magnetising ** 2));
+  return active === 0 ? 0 : Math.sqrt(Math.max(0, current ** 2 - magnetising ** 2)) / active;
+}
+
+/** Running torque of the load over rated torque. */
+function loadTorque({ brief }: Driven, full: number, share: number): number {
+  return brief.job.load.torqueKind === 'variable' ? full * share ** 2 : full;
+}
+
+/** Whole share in steps from which on, upwards, the motor bears the load for good. */
+function coolingEnd(driven: Driven, full: number): number {
+  for (let step = STEPS; step >= 1; step--) {
+    const share = step / STEPS;
+    if (loadTorque(driven, full, share) > continuousTorque(driven, share) + 1e-9) return (step + 1) / STEPS;
+  }
+  return 0;
+}
+
+function leastEnds(driven: Driven): End[] {
+  const { brief, share, profile, frequency } = driven;
+  const mode = controlMode(driven);
+  const ends: End[] = [];
+  if (share !== undefined)
+    ends.push({ share: coolingEnd(driven, share), why: 'its own fan cools no less', source: PRACTICE });
+  const machine = brief.job.load.machine === 'pump' ? profile.model?.setting.machine : undefined;
+  if (machine && machine.staticShare > 0)
+    ends.push({
+      share: Math.min(1, speedFor(machine, 0)),
+      why: 'below it the pump lifts nothing',
+      source: 'Affinity laws, head at no flow',
+    });
+  const leastFlow = brief.given.drive.leastFlow;
+  if (machine && leastFlow)
+    ends.push({
+      share: Math.min(1, speedFor(machine, leastFlow.value)),
+      why: 'the pump wants its least flow',
+      source: 'Affinity laws, least flow typed in this job',
+    });
+  const gears = brief.job.load.stages.some(({ kind }) => kind.endsWith('gear'));
+  if (gears) ends.push({ share: SPLASH / frequency, why: 'the oil of the gear no longer splashes', source: PRACTICE });
+  if (mode !== 'closed loop')
+    ends.push({
+      share: 1 / OPEN_LOOP[mode],
+      why: mode === 'V/f' ? 'volts per hertz hold no torque below' : 'without an encoder it is not steered below',
+      source: PRACTICE,
+    });
+  const typed = brief.given.drive.leastFrequency;
+  if (typed) ends.push({ share: typed.value / frequency, why: 'typed in this job', source: 'typed in this job' });
+  return ends.filter(({ share: end }) => end > 0).toSorted((a, b) => b.share - a.share);
+}
+
+function mostEnds(driven: Driven): End[] {
+  const { brief, motor, share, frequency } = driven;
+  const variable = brief.job.load.torqueKind === 'variable';
+  const ends: End[] = [];
+  if (share !== undefined && share > 0) {
+    ends.push({
+      share: variable ? (1 / share) ** (1 / 3) : 1 / share,
+      why: 'there the load takes its rated power',
+      source: 'Constant power above base speed',
+    });
+    ends.push({
+      share: (motor.breakdownTorque / BREAKDOWN_RESERVE / share) ** (variable ? 1 / 4 : 1 / 2),
+      why: 'breakdown torque falls with the square of the speed',
+      source: `Breakdown torque over ${BREAKDOWN_RESERVE}; ${PRACTICE}`,
+    });
+  } else
+    ends.push({
+      share: motor.breakdownTorque / BREAKDOWN_RESERVE,
+      why: 'breakdown torque falls with the square of the speed',
+      source: `Breakdown torque over ${BREAKDOWN_RESERVE}; ${PRACTICE}`,
+    });
+  const mechanical = safestSpeed(driven);
+  if (mechanical !== undefined)
+    ends.push({
+      share: mechanical / motor.speed,
+      why: 'its rotor and bearings bear no more; ask the maker',
+      source: `${safeSpeed.source}, recalled only roughly`,
+    });
+  const machine = brief.given.drive.machineSpeed;
+  if (machine)
+    ends.push({ share: machine.value / motor.speed, why: 'the machine bears no more', source: 'typed in this job' });
+  const typed = brief.given.drive.mostFrequency;
+  if (typed) ends.push({ share: typed.value / frequency, why: 'typed in this job', source: 'typed in this job' });
+  return ends.toSorted((a, b) => a.share - b.share);
+}
+
+/** rad/s; of the table of MG 1, which ends at 500 hp and has two, four and six poles. */
+function safestSpeed({ motor, nameplate, pick, brief }: Driven): number | undefined {
+  const open = pick.chosenMotor ? pick.chosenMotor.item.enclosure === 'ODP' : nameplate.open;
+  const horsepower = horsepowerOf(motor.power);
+  const row = safeSpeed.rows.find((each) => horsepower <= Number(each['hp_to']) * 1.02);
+  const column = `${open && brief.job.situation.kind !== 'new' ? 'odp' : 'tefc'}_${7200 / motor.poles}`;
+  const turns = safeSpeed.number(row, column);
+  // Rated speed is borne whatever the table says.
+  return turns === undefined ? undefined : Math.max(turns * TURN, synchronousSpeed(motor.frequency, motor.poles));
+}
+
+/** What the motor may be asked at every speed, what the load asks, and between which speeds it may run. */
+export function speedRange(driven: Driven): SpeedRange {
+  const { brief, share, frequency } = driven;
+  const leasts = leastEnds(driven);
+  const mosts = mostEnds(driven);
+  const least = leasts[0] ?? { share: 0, why: 'it holds its load at rest', source: PRACTICE };
+  const most = mosts[0] ?? { share: 1, why: 'its rated speed', source: PRACTICE };
+  const reach = Math.min(3, Math.max(1.2, Math.min(REACH, most.share * 1.15)));
+  const shares = Array.from({ length: STEPS + 1 }, (_, at) => (reach * at) / STEPS);
+  return {
+    shares,
+    continuous: shares.map((each) => continuousTorque(driven, each)),
+    short: shares.map((each) => shortTorque(driven, each)),
+    load: share === undefined ? undefined : shares.map((each) => loadTorque(driven, share, each)),
+    least,
+    most,
+    leasts,
+    mosts,
+    skips: (brief.given.drive.resonances?.flat() ?? []).map(({ value }) => ({
+      from: (value - SKIP) / frequency,
+      to: (value + SKIP) / frequency,
+    })),
+  };
+}

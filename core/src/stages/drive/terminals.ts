@@ -1,0 +1,68 @@
+import type { Driven } from './asked-of-drive.ts';
+
+/** One wire or pair of the terminal plan, by what it is for; the maker’s numbers are written in on the spot. */
+export interface Terminal {
+  readonly side: 'power in' | 'power out' | 'control';
+  readonly role: string;
+  readonly goesTo: string;
+  readonly wire: string;
+}
+
+const PAIR = 'screened pair, 200 mm from power, crossing at right angles';
+const CONTACT = 'volt-free contact';
+
+/** What goes to which terminal, by function, for the control that was chosen. */
+export function terminalsOf({ brief, pick }: Driven, filter: string): Terminal[] {
+  const { job } = brief;
+  const { drive, starting } = job;
+  const all: Terminal[] = [
+    {
+      side: 'power in',
+      role: 'L1 L2 L3',
+      goesTo: drive.bypass ? 'isolator, then the drive’s own contactor' : 'isolator and short-circuit device',
+      wire: 'as Protection & wiring sizes it',
+    },
+    { side: 'power in', role: 'Earth', goesTo: 'earth bar', wire: 'never smaller than the table’s' },
+    {
+      side: 'power out',
+      role: 'U V W',
+      goesTo: `${filter === 'none' ? '' : `${filter}, then `}${drive.bypass ? 'bypass contactors, then ' : ''}motor`,
+      wire: 'symmetrical shielded cable, shield clamped all round at both ends',
+    },
+    {
+      side: 'power out',
+      role: 'Earth of the motor',
+      goesTo: 'motor frame, bonded to the machine’s',
+      wire: 'in the motor cable',
+    },
+  ];
+  if (starting.braking === 'chopper')
+    all.push({
+      side: 'power out',
+      role: 'Chopper',
+      goesTo: 'brake resistor; its thermal switch trips the contactor at the input',
+      wire: 'short, twisted, heat-proof',
+    });
+  const control = (role: string, goesTo: string, wire: string): void =>
+    void all.push({ side: 'control', role, goesTo, wire });
+  if (drive.command === 'three-wire') {
+    control('Start', 'button, closes', CONTACT);
+    control('Stop', 'button, opens', `${CONTACT}; a broken wire stops`);
+  }
+  if (drive.command === 'two-wire') control('Run', 'contact that stays closed', CONTACT);
+  if (drive.command === 'fieldbus' || drive.reference === 'fieldbus')
+    control('Fieldbus', 'controller', 'its own cable, ended at both ends');
+  if (starting.reversing === 'yes') control('Reverse', 'contact or button', CONTACT);
+  if (drive.reference === '4–20 mA' || drive.reference === '0–10 V')
+    control('Speed', `${drive.reference} of the controller`, PAIR);
+  if (drive.reference === 'PID') control('Measured value', 'transmitter, 4–20 mA', PAIR);
+  if (drive.safeOff)
+    control('Safe torque off, two channels', 'emergency-stop relay', 'two wires apart; bridges taken out');
+  if (job.nameplate.thermalProtection?.trim() || pick.chosenMotor) control('Thermistors', 'motor winding', PAIR);
+  if (starting.closedLoop === 'yes')
+    control('Encoder', 'motor shaft, insulated from it', 'screened pairs, screen at the drive');
+  if (job.load.holdingBrake === 'yes')
+    control('Brake relay', 'coil of the holding brake, by a contactor', 'suppressed coil');
+  control('Fault relay', 'alarm or controller', CONTACT);
+  return all;
+}
