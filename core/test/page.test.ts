@@ -54,7 +54,7 @@ it('each stage brings what its screen draws, two figures of small print come eve
     profile: ['flowCurves', 'flowPicture', 'fullFlow', 'profile'],
     starting: ['loadCurve', 'starting'],
     pick: ['chosenDrive', 'chosenMotor', 'drives', 'motors', 'need', 'outlines', 'starter'],
-    drive: ['drivePictures'],
+    drive: ['drivePictures', 'profile'],
     protection: ['starting'],
     money: ['bill'],
     handover: ['drivePictures', 'rules'],

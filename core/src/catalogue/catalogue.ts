@@ -26,7 +26,7 @@ export const isDrivePart = (item: Item): item is DrivePart => kinds.includes(ite
 export function searched(item: Item): Searched {
   if (item.kind === 'motor') return searchedOfMotor(item);
   if (item.kind === 'drive') return searchedOfDrive(item);
-  return isDrivePart(item) ? searchedOfDrivePart(item) : searchedOfPart(item as StarterPart);
+  return isDrivePart(item) ? searchedOfDrivePart(item) : searchedOfPart(item);
 }
 
 export const emptyCatalogue: Catalogue = { name: '', currency: '', motors: [], drives: [], parts: [], accessories: [] };

@@ -79,7 +79,7 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
   phasors: ['supply'],
   enclosures: ['place'],
   rules: ['handover'],
-  profile: ['profile'],
+  profile: ['profile', 'drive'],
   flowCurves: ['profile'],
   flowPicture: ['profile'],
   fullFlow: ['profile'],

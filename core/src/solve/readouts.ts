@@ -29,6 +29,18 @@ const ROOM = 1.25;
 
 const MOST_SHOWN = 6;
 
+/** Behind a filter it is the filtered peak that the winding sees. */
+const ofDrive = (found: (id: string) => Value | undefined, whole: Value): readonly Said[] => [
+  ['requiredCurrent', 'most', found('drive.availableCurrent')],
+  ['overloadUsed', 'most', whole],
+  [found('drive.filteredPeak') ? 'filteredPeak' : 'peakVoltage', 'most', found('drive.windingWithstand')],
+  'leastSpeed',
+  'mostSpeed',
+  ['demandDistortion', 'most', found('drive.demandDistortionLimit')],
+  ['voltageDistortion', 'most', found('drive.voltageDistortionLimit')],
+  'shortestStop',
+];
+
 /** The four to six results each stage is looked at for, in their order; what is not known yet is left out. */
 export function readoutsOf(
   { given, practice, job }: Brief,
@@ -98,17 +110,7 @@ export function readoutsOf(
       ['startsPerHour', 'least', found('load.startsPerHour')],
     ],
     pick: ['requiredPower', ['motorLoad', 'most', whole], 'motorCurrent', 'driveCurrent', ['driveUsed', 'most', whole]],
-    drive: [
-      ['requiredCurrent', 'most', found('drive.availableCurrent')],
-      ['overloadUsed', 'most', whole],
-      // Behind a filter it is the filtered peak that the winding sees.
-      [found('drive.filteredPeak') ? 'filteredPeak' : 'peakVoltage', 'most', found('drive.windingWithstand')],
-      'leastSpeed',
-      'mostSpeed',
-      ['demandDistortion', 'most', found('drive.demandDistortionLimit')],
-      ['voltageDistortion', 'most', found('drive.voltageDistortionLimit')],
-      'shortestStop',
-    ],
+    drive: ofDrive(found, whole),
     protection: [
       'overloadDial',
       'codeCurrent',

@@ -3,6 +3,7 @@ import { formatNumber } from '../ground/quantity/format.ts';
 import type { Job } from '../job/job.ts';
 import { letters } from '../job/places.ts';
 import type { Solution } from './solution.ts';
+import type { Setting } from '../stages/drive/settings.ts';
 import type { AnyValue } from '../stages/stage.ts';
 import { sheetSections } from '../stages/declared-value.ts';
 import { publishedValues } from './published.ts';
@@ -43,6 +44,8 @@ export interface SelectionSheet {
   readonly sections: readonly SheetSection[];
   /** The options beside each other; empty heads where there is one only. */
   readonly compared: ComparedOptions;
+  /** What is set in the drive, in the order its keypad asks; on a page of its own. Empty without a drive. */
+  readonly settings: readonly Setting[];
   /** Why this motor, drive or starter, and what came next. */
   readonly reasons: readonly string[];
   readonly findings: readonly Finding[];
@@ -82,6 +85,10 @@ function billRows({ details }: { readonly details: Partial<Solution['details']> 
     origin: 'looked up',
   }));
 }
+
+/** Results of before drives were looked at whole have none. */
+const settingsOf = ({ details }: { readonly details: Partial<Solution['details']> }): readonly Setting[] =>
+  details.drivePictures?.settings ?? [];
 
 function reasonsOf({ details, values, chosen }: Solution, why: string): string[] {
   const reasons = why === '' ? [] : [`Why ${chosen} and not the one that costs least: ${why}`];
@@ -135,6 +142,7 @@ export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
       { title: 'What it buys', rows: billRows(solution, job.currency) },
     ].filter((section) => section.rows.length > 0),
     compared: comparedOf(solution, job.currency),
+    settings: settingsOf(solution),
     reasons: reasonsOf(solution, job.handover.why?.trim() ?? ''),
     findings,
     needed: missing.flatMap(({ kind, message }) => (kind === 'sharpens' ? [] : [message])),

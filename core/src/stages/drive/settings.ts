@@ -284,13 +284,46 @@ function limitSettings({ driven }: Known): Draft[] {
   ];
 }
 
-function controlSettings({ driven, range }: Known): Draft[] {
+/** What the two ends of an analog signal mean. */
+function signalSettings(driven: Driven, range: SpeedRange): Draft[] {
   const { brief, frequency } = driven;
+  const { job, given } = brief;
+  const group = 'Control' as const;
+  if (job.drive.reference !== '4–20 mA' && job.drive.reference !== '0–10 V') return [];
+  return [
+    set(
+      driven,
+      {
+        id: 'referenceLow',
+        group,
+        name: 'Lowest signal means',
+        from: given.drive.referenceLow ? 'this job' : PRACTICE,
+      },
+      given.drive.referenceLow?.value ?? 0,
+      'frequency',
+    ),
+    set(
+      driven,
+      {
+        id: 'referenceHigh',
+        group,
+        name: 'Highest signal means',
+        from: given.drive.referenceHigh ? 'this job' : 'highest frequency',
+      },
+      given.drive.referenceHigh?.value ??
+        given.drive.mostFrequency?.value ??
+        Math.min(frequency, range.most.share * frequency),
+      'frequency',
+    ),
+  ];
+}
+
+function controlSettings({ driven, range }: Known): Draft[] {
+  const { brief } = driven;
   const { job, given } = brief;
   const { drive } = job;
   const group = 'Control' as const;
   const hoist = job.load.way === 'hoist';
-  const signal = drive.reference === '4–20 mA' || drive.reference === '0–10 V';
   const pid = drive.reference === 'PID';
   return [
     {
@@ -301,34 +334,7 @@ function controlSettings({ driven, range }: Known): Draft[] {
       from: drive.command === 'two-wire' ? 'this job; let it wait when power comes back' : 'this job',
     },
     { id: 'reference', group, name: 'Speed told by', value: drive.reference, from: 'this job' },
-    ...(signal
-      ? [
-          set(
-            driven,
-            {
-              id: 'referenceLow',
-              group,
-              name: 'Lowest signal means',
-              from: given.drive.referenceLow ? 'this job' : PRACTICE,
-            },
-            given.drive.referenceLow?.value ?? 0,
-            'frequency',
-          ),
-          set(
-            driven,
-            {
-              id: 'referenceHigh',
-              group,
-              name: 'Highest signal means',
-              from: given.drive.referenceHigh ? 'this job' : 'highest frequency',
-            },
-            given.drive.referenceHigh?.value ??
-              given.drive.mostFrequency?.value ??
-              Math.min(frequency, range.most.share * frequency),
-            'frequency',
-          ),
-        ]
-      : []),
+    ...signalSettings(driven, range),
     {
       id: 'lostReference',
       group,

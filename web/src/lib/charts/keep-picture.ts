@@ -1,13 +1,13 @@
 import type { EChartsCoreOption } from 'echarts/core';
 
-function download(name: string, address: string): void {
+export function download(name: string, address: string): void {
   const link = document.createElement('a');
   link.href = address;
   link.download = name;
   link.click();
 }
 
-const nameOf = (label: string, ending: string): string =>
+export const nameOf = (label: string, ending: string): string =>
   `${label
     .replaceAll(/[^\p{L}\p{N}]+/gu, '-')
     .slice(0, 60)

@@ -101,6 +101,31 @@
       </ul>
     {/if}
   {/each}
+  {#if sheet.settings.length > 0}
+    <h3 class="mt-4 border-b text-sm font-semibold text-quiet" style="break-before: page">Settings of the drive</h3>
+    <table class="mt-1 w-full text-sm" aria-label="Settings of the drive">
+      <thead>
+        <tr class="text-quiet">
+          <th scope="col" class="py-0.5 text-left font-normal">Setting</th>
+          <th scope="col" class="px-2 text-left font-normal">Worked out</th>
+          <th scope="col" class="px-2 text-left font-normal">From</th>
+          <th scope="col" class="w-40 px-2 text-left font-normal">As set</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each sheet.settings as setting (setting.id)}
+          <tr class="border-t align-top">
+            <th scope="row" class="py-0.5 text-left font-normal text-quiet">{setting.name}</th>
+            <td class="px-2 font-semibold">{setting.value}</td>
+            <td class="px-2 text-quiet">{setting.from}</td>
+            <td class={`border-b border-dotted px-2 ${setting.differs ? 'font-semibold text-stop' : ''}`}
+              >{setting.asSet ?? ''}{setting.differs ? ' ✕ differs' : ''}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
   {#if sheet.note}<p class="mt-4 text-sm whitespace-pre-line">{sheet.note}</p>{/if}
 
   <div class="mt-4"><Cautions /></div>

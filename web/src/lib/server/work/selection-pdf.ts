@@ -193,6 +193,7 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
         margin: [0, 4, 0, 0],
       },
       { text: 'Figures in italics are estimates.', color: QUIET, margin: [0, 4, 0, 0] },
+      ...settingsPage(sheet, pageWidth),
     ],
   };
 }
@@ -206,6 +207,42 @@ export async function selectionPdf(
   prepare();
   const buffer = await pdfmake.createPdf(definition(sheet, paper, revision)).getBuffer();
   return new Uint8Array(buffer);
+}
+
+/** What the person at the keypad sets, on a page of its own, with room for what was set. */
+function settingsPage({ settings, title, site }: SelectionSheet, pageWidth: number): Content[] {
+  if (settings.length === 0) return [];
+  return [
+    { text: printable(`${site} · ${title}`), color: QUIET, pageBreak: 'before' },
+    { text: 'Settings of the drive', fontSize: 13, bold: true },
+    rule(pageWidth),
+    {
+      table: {
+        headerRows: 1,
+        widths: ['auto', 'auto', '*', 110],
+        body: [
+          [cell('Setting', true), cell('Worked out', true), cell('From', true), cell('As set', true)],
+          ...settings.map(({ name, value, from, asSet = '', differs }) => [
+            { text: printable(name), color: QUIET },
+            cell(value, true),
+            { text: printable(from), color: QUIET },
+            {
+              text: printable(differs ? `${asSet} (differs)` : asSet),
+              ...(differs ? { color: colours.stop, bold: true } : {}),
+            },
+          ]),
+        ],
+      },
+      layout: 'lightHorizontalLines',
+    },
+    {
+      text: 'Lock out and prove dead before wiring. The dc link stays charged: wait the time on the label and measure below 50 V.',
+      bold: true,
+      color: colours.caution,
+      margin: [0, 6, 0, 0],
+    },
+    { text: 'Set by:                                              Date:', margin: [0, 10, 0, 0] },
+  ];
 }
 
 const cell = (text: string, bold: boolean) => ({ text: printable(text), bold });
