@@ -493,3 +493,78 @@ describe('a job', () => {
     expect(solution.stages.drive).toEqual({ state: 'not asked', summary: 'No drive in this option' });
   });
 });
+
+describe('further figures of a job', () => {
+  it('the overload that is used is the hardest event over what the drive bears for so long', () => {
+    const { own, solution } = figures({ ...centrifuge, load: { ...centrifuge.load, breakaway: '170 %' } });
+    const asked = solution.details.drivePictures?.asked ?? [];
+    expect(asked.map(({ name }) => name)).toContain('breaking away');
+    expect(own['overloadUsed']).toBe(Math.max(...asked.map(({ used }) => used ?? 0)));
+    expect(own['overloadUsed']).toBeGreaterThan(0.3);
+    expect(own['overloadUsed']).toBeLessThanOrEqual(1);
+  });
+
+  it('each end of the speeds says why, the tightest of all that would set it', () => {
+    const { words, own, solution } = figures({
+      ...centrifuge,
+      drive: { machineSpeed: '1500 r/min', leastFrequency: '30 Hz' },
+    });
+    expect(words['mostReason']).toBe('the machine bears no more');
+    expect(words['leastReason']).toBe('typed in this job');
+    expect(own['mostSpeed']).toBeCloseTo((1500 * Math.PI) / 30, 6);
+    expect(own['leastSpeed']).toBeCloseTo(0.6 * (solution.details.chosenMotor?.item.speed ?? 0), 6);
+    const range = solution.details.drivePictures?.range;
+    for (const { share } of range?.mosts ?? []) expect(share).toBeGreaterThanOrEqual(range?.most.share ?? 9);
+    for (const { share } of range?.leasts ?? []) expect(share).toBeLessThanOrEqual(range?.least.share ?? 0);
+  });
+
+  it('a pump turns no slower than lifts its static head: √(h/H₀), nor than brings its least flow', () => {
+    const pump: JobInput = {
+      ...centrifuge,
+      load: { machine: 'pump', torqueKind: 'variable', way: 'torque', torque: '120 N·m', speed: '1480 r/min' },
+      profile: { staticHeadShare: '50 %', shutOffHead: '125 %', points: [{ flow: '80 %', hours: '4000' }] },
+    };
+    const least = (drive: JobInput['drive']): number =>
+      figures({ ...pump, drive }).solution.details.drivePictures?.range.least.share ?? 0;
+    // H₀ = 1.25, h = 0.5 (and at half flow 0.7416, by hand).
+    expect(least({})).toBeCloseTo(Math.sqrt(0.5 / 1.25), 3);
+    expect(least({ leastFlow: '50 %' })).toBeCloseTo(0.7416, 3);
+  });
+
+  it('filters take 3, 1.5 and 8 % of the voltage and warm by what passes (common practice)', () => {
+    const drop = (filter: 'reactor' | 'dV/dt' | 'sine'): number | undefined =>
+      figures({ ...centrifuge, drive: { lead: '20 m', filter } }).own['filterDrop'];
+    expect([drop('reactor'), drop('dV/dt'), drop('sine')]).toEqual([0.03, 0.015, 0.08]);
+    const energy = (filter: 'none' | 'sine'): number =>
+      figures({
+        ...centrifuge,
+        profile: { points: [{ flow: '100 %', hours: '4000' }] },
+        drive: { lead: '20 m', filter },
+      }).solution.values['profile.energy']?.value as number;
+    // 0.75 % of what goes through the filter, which is a little less than all of it.
+    expect(energy('sine') / energy('none')).toBeGreaterThan(1.0068);
+    expect(energy('sine') / energy('none')).toBeLessThan(1.0075);
+  });
+
+  it('keeps currents out of bearings by size: from 75 kW insulated and a ring, above 375 kW cores besides (common practice)', () => {
+    const large = (torque: string, more: JobInput['drive'] = {}): string =>
+      figures({ ...centrifuge, load: { ...centrifuge.load, torque }, drive: more }).words['bearings'] ?? '';
+    expect(large('150 N·m')).not.toContain('ring');
+    expect(large('150 N·m', { fluted: true })).toContain('ring');
+    expect(large('550 N·m')).toContain('insulated bearing opposite the drive end');
+  });
+
+  it('a pipe of 550 m bears a ramp of 3.8 s; the sheet does not ramp down sooner', () => {
+    const { own, solution } = figures({
+      ...centrifuge,
+      load: { machine: 'pump', torqueKind: 'variable', way: 'torque', torque: '120 N·m', speed: '1480 r/min' },
+      starting: { ...centrifuge.starting, driveRamp: '2 s' },
+      drive: { pipeLength: '550 m' },
+    });
+    expect(own['pipeRamp']).toBeCloseTo((8 * 550) / 1150, 9);
+    const ramp = solution.details.drivePictures?.settings.find(({ id }) => id === 'rampDown');
+    expect(ramp?.exact?.si).toBeGreaterThanOrEqual(own['pipeRamp'] ?? 9);
+    expect(own['riseTime']).toBeGreaterThan(0);
+    expect(own['criticalLength']).toBeCloseTo((150e6 * (own['riseTime'] ?? 0)) / 2, 9);
+  });
+});

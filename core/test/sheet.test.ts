@@ -37,6 +37,7 @@ describe('the selection sheet', () => {
       'Selection',
       'Load and size',
       'Supply and start',
+      'Drive, cable and settings',
       'Settings and wiring',
       'Energy and money',
       'What it buys',

@@ -28,6 +28,7 @@ const YEAR = 365 * 86_400;
 /** Of one of each unit, the same in SI; temperatures of 100. */
 const defined: Readonly<Partial<Record<Dimension, Readonly<Record<string, number>>>>> = {
   power: { kW: 1e3, hp: 550 * lbft, W: 1, MW: 1e6, PS: 75 * 9.80665 },
+  heat: { kW: 1e3, W: 1 },
   apparentPower: { kVA: 1e3, MVA: 1e6, VA: 1 },
   torque: { 'N·m': 1, 'kN·m': 1e3, 'lb·ft': lbft, 'lb·in': lbft / 12, 'kgf·m': 9.80665 },
   speed: { 'r/min': (2 * Math.PI) / 60, 'rad/s': 1 },
@@ -52,6 +53,9 @@ const defined: Readonly<Partial<Record<Dimension, Readonly<Record<string, number
   resistance: { Ω: 1, mΩ: 1e-3, kΩ: 1e3, MΩ: 1e6, GΩ: 1e9 },
   insulation: { Ω: 1, mΩ: 1e-3, kΩ: 1e3, MΩ: 1e6, GΩ: 1e9 },
   frequency: { Hz: 1 },
+  carrier: { kHz: 1e3, Hz: 1 },
+  riseTime: { µs: 1e-6, ns: 1e-9 },
+  inductance: { mH: 1e-3, µH: 1e-6, H: 1 },
   length: { mm: 1e-3, in: 0.0254, m: 1, ft: 0.3048, cm: 1e-2 },
   altitude: { m: 1, ft: 0.3048, km: 1e3 },
   force: { N: 1, kN: 1e3, lbf, kgf: 9.80665 },
@@ -63,6 +67,7 @@ const defined: Readonly<Partial<Record<Dimension, Readonly<Record<string, number
   duration: { s: 1, ms: 1e-3, min: 60, h: 3600 },
   span: { years: YEAR, months: YEAR / 12, weeks: 604_800, days: 86_400, h: 3600 },
   energy: { kWh: 3.6e6, MWh: 3.6e9, kJ: 1e3, 'ft·lb': lbft, J: 1 },
+  kineticEnergy: { kJ: 1e3, J: 1 },
   energyPrice: { 'per kWh': 1 / 3.6e6, 'per MWh': 1 / 3.6e9 },
   demandPrice: { 'per kW a month': 1e-3, 'per MW': 1e-6 },
   count: { times: 1 },

@@ -47,7 +47,7 @@ export function drive(on: DriveOn): DriveResult {
     parts: [],
     pictures: undefined,
   };
-  if (on.starting.method !== 'drive') return { ...nothing, applies: false };
+  if (on.starting.method !== 'drive') return { ...nothing, applies: on.starting.method === undefined };
   const driven = drivenOf(on);
   if (!driven) {
     // What is lacking is asked for where it is lacking.

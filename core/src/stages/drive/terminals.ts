@@ -8,7 +8,7 @@ export interface Terminal {
   readonly wire: string;
 }
 
-const PAIR = 'screened pair, 200 mm from power, crossing at right angles';
+const PAIR = 'screened pair, 200 mm away from power';
 const CONTACT = 'volt-free contact';
 
 /** What goes to which terminal, by function, for the control that was chosen. */
@@ -19,7 +19,7 @@ export function terminalsOf({ brief, pick }: Driven, filter: string): Terminal[]
     {
       side: 'power in',
       role: 'L1 L2 L3',
-      goesTo: drive.bypass ? 'isolator, then the drive’s own contactor' : 'isolator and short-circuit device',
+      goesTo: drive.bypass ? 'isolator, then its own contactor' : 'isolator and short-circuit device',
       wire: 'as Protection & wiring sizes it',
     },
     { side: 'power in', role: 'Earth', goesTo: 'earth bar', wire: 'never smaller than the table’s' },
@@ -27,7 +27,7 @@ export function terminalsOf({ brief, pick }: Driven, filter: string): Terminal[]
       side: 'power out',
       role: 'U V W',
       goesTo: `${filter === 'none' ? '' : `${filter}, then `}${drive.bypass ? 'bypass contactors, then ' : ''}motor`,
-      wire: 'symmetrical shielded cable, shield clamped all round at both ends',
+      wire: 'shield clamped all round at both ends',
     },
     {
       side: 'power out',
@@ -40,14 +40,14 @@ export function terminalsOf({ brief, pick }: Driven, filter: string): Terminal[]
     all.push({
       side: 'power out',
       role: 'Chopper',
-      goesTo: 'brake resistor; its thermal switch trips the contactor at the input',
-      wire: 'short, twisted, heat-proof',
+      goesTo: 'brake resistor',
+      wire: 'its thermal switch opens the input',
     });
   const control = (role: string, goesTo: string, wire: string): void =>
     void all.push({ side: 'control', role, goesTo, wire });
   if (drive.command === 'three-wire') {
     control('Start', 'button, closes', CONTACT);
-    control('Stop', 'button, opens', `${CONTACT}; a broken wire stops`);
+    control('Stop', 'button, opens', `${CONTACT}; a broken wire stops it`);
   }
   if (drive.command === 'two-wire') control('Run', 'contact that stays closed', CONTACT);
   if (drive.command === 'fieldbus' || drive.reference === 'fieldbus')

@@ -97,12 +97,19 @@ export function rangeChart({ range }: Pictures, rated: number, rows: readonly Ro
   });
   return {
     ...frame(),
-    legend: { ...legendLook(), data: ['Allowed for good', 'For a minute', 'Load', 'Rows of the profile'] },
+    legend: {
+      ...legendLook(),
+      data: ['Allowed for good', 'For a minute', 'Load', { name: 'Rows of the profile', itemStyle: { opacity: 1 } }],
+    },
     tooltip: {
       trigger: 'axis',
       valueFormatter: (value: unknown) => (typeof value === 'number' ? `${value.toFixed(0)} %` : String(value)),
     },
-    xAxis: along('Motor, r/min', { max: roundUp(turns(end), 250), interval: 500 }),
+    xAxis: along('Motor, r/min', {
+      max: roundUp(turns(end), 100),
+      interval: 500,
+      axisLabel: { ...(axisLook()['axisLabel'] as object), showMaxLabel: false },
+    }),
     yAxis: axis('Torque, % of rated', { max: top, interval: 20, splitLine: { lineStyle: { color: line } } }),
     series: [
       ...(range.least.share > 0 ? [shaded('too slow', 0, turns(range.least.share), top)] : []),
@@ -184,6 +191,7 @@ export function spectrumChart({ line: at }: Pictures): EChartsCoreOption {
   const limited = at.orders.some(({ limit }) => limit !== undefined);
   return {
     ...frame(),
+    legend: { ...legendLook(), itemStyle: {} },
     tooltip: {
       trigger: 'axis',
       valueFormatter: (value: unknown) => (typeof value === 'number' ? `${value.toFixed(2)} A` : String(value)),

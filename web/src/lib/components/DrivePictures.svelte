@@ -2,6 +2,7 @@
   import { untrack } from 'svelte';
   import TabItem from 'flowbite-svelte/TabItem.svelte';
   import Tabs from 'flowbite-svelte/Tabs.svelte';
+  import { formatNumber } from '@pilgrim/core/ground/quantity/format';
   import { leadChart, rangeChart, spectrumChart } from '$lib/charts/drive-charts';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import Chart from './Chart.svelte';
@@ -18,7 +19,7 @@
   /** Speed at full load, from an end of the range and its share. */
   const rated = $derived((figure('mostSpeed') ?? 0) / (pictures?.range.most.share ?? 1));
   const percent = (share: number | undefined): string =>
-    share === undefined ? '–' : `${(share * 100).toPrecision(2)} %`;
+    share === undefined ? '–' : `${formatNumber(share * 100, 2)} %`;
   const shows = {
     speeds: 'Speeds',
     cable: 'Cable and winding',
@@ -70,14 +71,14 @@
 {#snippet network(of: NonNullable<typeof pictures>)}
   <Chart
     option={spectrumChart(of)}
-    height={170}
+    height={160}
     label="Harmonic currents of the drive by their order; the table says what each way to build the input comes to."
   />
   <table class="w-full text-sm" aria-label="Ways to build the input">
     <thead>
       <tr class="text-quiet">
-        <th scope="col" class={th}>At the input, cheapest first</th>
-        <th scope="col" class={`${th} text-right`}>Its current</th>
+        <th scope="col" class={th}>At the input</th>
+        <th scope="col" class={`${th} text-right`}>Current</th>
         <th scope="col" class={`${th} text-right`}>Demand</th>
         <th scope="col" class={`${th} text-right`}>Voltage</th>
         <th scope="col" class={th}></th>

@@ -14,11 +14,11 @@
 
 {#snippet wire(terminal: (typeof terminals)[number], at: number, left: boolean)}
   {@const y = TOP + at * STEP + 20}
-  {@const edge = left ? 330 : 650}
+  {@const edge = left ? 300 : 520}
   <g data-terminal={terminal.role}>
     <line
-      x1={left ? 16 : edge}
-      x2={left ? edge : 964}
+      x1={left ? 0 : edge}
+      x2={left ? edge : 820}
       y1={y}
       y2={y}
       class="stroke-ink"
@@ -33,8 +33,8 @@
       font-size="13"
       font-weight="600">{terminal.role}</text
     >
-    <text x={left ? 18 : 668} y={y - 6} class="fill-ink" font-size="13">{terminal.goesTo}</text>
-    <text x={left ? 18 : 668} y={y + 15} class="fill-quiet" font-size="13">{terminal.wire}</text>
+    <text x={left ? 2 : 532} y={y - 6} class="fill-ink" font-size="13">{terminal.goesTo}</text>
+    <text x={left ? 2 : 532} y={y + 15} class="fill-quiet" font-size="13">{terminal.wire}</text>
   </g>
 {/snippet}
 
@@ -42,13 +42,13 @@
   <section class="overflow-x-auto rounded-lg border bg-card p-3" aria-label="Terminal plan">
     <h2 class="mb-1 text-sm font-semibold text-quiet">What goes to which terminal, by what it is for</h2>
     <svg
-      viewBox={`0 0 980 ${height}`}
+      viewBox={`0 0 820 ${height}`}
       role="img"
       aria-label={`Terminals of ${drive}: ${terminals.map(({ role, goesTo }) => `${role} to ${goesTo}`).join('; ')}`}
-      class="w-full min-w-[760px]"
+      class="w-full min-w-[800px]"
     >
-      <rect x="330" y="8" width="320" height={height - 16} rx="8" class="fill-wash stroke-ink" stroke-width="1.5" />
-      <text x="490" y="26" text-anchor="middle" class="fill-quiet" font-size="13">{drive}</text>
+      <rect x="300" y="8" width="220" height={height - 16} rx="8" class="fill-wash stroke-ink" stroke-width="1.5" />
+      <text x="410" y="26" text-anchor="middle" class="fill-quiet" font-size="13">{drive}</text>
       {#each power as terminal, at (terminal.role)}{@render wire(terminal, at, true)}{/each}
       {#each control as terminal, at (terminal.role)}{@render wire(terminal, at, false)}{/each}
     </svg>
