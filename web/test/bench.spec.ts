@@ -18,6 +18,7 @@ const stages = [
   ['profile', 'profile.control', 'Power against flow', 'Hours a year'],
   ['starting', 'starting.speedControl', 'The start as it runs', 'Torque left over the load'],
   ['pick', 'pick.prefer', 'Motors', 'Load on the motor'],
+  ['drive', 'drive.lead', 'Pictures of the drive', 'Overload used'],
   ['protection', 'protection.device', 'Time against current', 'Current for wires and device'],
   ['money', 'money.energyPrice', 'Cost over the years', 'Simple payback'],
 ] as const;

@@ -91,7 +91,7 @@ export function drive(on: DriveOn): DriveResult {
       proofs: fitness.proofs,
       letter: fitness.letter,
       settings: settingsOf({ driven, range, filter: lead.filter, values }, flag),
-      terminals: terminalsOf(driven, lead.filter),
+      terminals: terminalsOf(driven, lead.values.filter?.text ?? 'none'),
     },
   };
 }

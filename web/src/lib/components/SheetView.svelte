@@ -116,8 +116,8 @@
         {#each sheet.settings as setting (setting.id)}
           <tr class="border-t align-top">
             <th scope="row" class="py-0.5 text-left font-normal text-quiet">{setting.name}</th>
-            <td class="px-2 font-semibold">{setting.value}</td>
-            <td class="px-2 text-quiet">{setting.from}</td>
+            <td class="px-2 py-0.5 font-semibold">{setting.value}</td>
+            <td class="px-2 py-0.5 text-quiet">{setting.from}</td>
             <td class={`border-b border-dotted px-2 ${setting.differs ? 'font-semibold text-stop' : ''}`}
               >{setting.asSet ?? ''}{setting.differs ? ' ✕ differs' : ''}</td
             >

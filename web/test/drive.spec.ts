@@ -1,0 +1,111 @@
+/** The whole drive: what a long cable does to an old winding, the generator-fed works, the network, the settings sheet typed back. */
+import { expect, test, type Page } from '@playwright/test';
+import { accessible, demoJob, field, figure, fill, finding, openStage, saved, startJob, visit } from './app.ts';
+
+/** The bench of a copy of a demo job, which no other test looks at. */
+async function open(page: Page, tag: string): Promise<void> {
+  const document = await (await page.request.get(`${await demoJob(page, tag)}/export.json`)).json();
+  const made = await page.request.post('/api/jobs', { data: { ...document, tag: `${tag}-D` } });
+  await visit(page, `/jobs/${((await made.json()) as { id: string }).id}/drive`);
+}
+const tab = (page: Page, name: string) => page.getByRole('tab', { name });
+
+test('an old motor on 64 m of cable: the peak, the filter that mends it, and what stops without it', async ({
+  page,
+}) => {
+  const address = await startJob(page, 'drive', 'OLD-1', 'A silent motor far away');
+  await openStage(page, 'nameplate');
+  await fill(page, {
+    'nameplate.power': '20 hp',
+    'nameplate.voltages': '460 V',
+    'nameplate.currents': '25 A',
+    'nameplate.frequency': '60 Hz',
+    'nameplate.speed': '1760 r/min',
+  });
+  await openStage(page, 'load');
+  await fill(page, { 'load.torque': '50 lb·ft', 'load.speed': '1760' });
+  await openStage(page, 'supply');
+  await fill(page, { 'supply.voltage': '480 V', 'supply.sourcePower': '1000 kVA', 'supply.sourceImpedance': '5 %' });
+  await openStage(page, 'starting');
+  await field(page, 'starting.method').selectOption('drive');
+  await openStage(page, 'drive');
+  await expect(finding(page, 'drive.lead-unknown')).toBeVisible();
+  await fill(page, { 'drive.lead': '64 m' });
+  // √2·480·1.95 at the end of a cable that reflects all; 1000 V are borne.
+  await expect(figure(page, 'drive.peakVoltage')).toHaveText(/^13\d\d\sV$/);
+  await expect(finding(page, 'drive.filter-needed')).toContainText('1000');
+  await field(page, 'drive.filter').selectOption('none');
+  await expect(page.locator('[data-stage="drive"]')).toContainText('Motor not like this');
+  const stop = finding(page, 'drive.winding-peak');
+  await expect(stop).toContainText('reach the winding');
+  await stop.getByRole('button', { name: 'Add a dV/dt filter' }).click();
+  await expect(field(page, 'drive.filter')).toHaveValue('dV/dt');
+  await expect(stop).toHaveCount(0);
+  await expect(figure(page, 'drive.filteredPeak')).toHaveText('1000 V');
+  await tab(page, 'Cable and winding').click();
+  await expect(page.getByRole('img', { name: /^Peak voltage at the winding/ })).toHaveAttribute('data-drawn', 'true');
+  await page.getByText('Letter to the maker').click();
+  await expect(page.locator('[data-letter]')).toContainText('Which peak voltage at its terminals');
+  await saved(page);
+  await openStage(page, 'money');
+  await expect(page.locator('[data-bill="accessory"]').first()).toContainText('dV/dt filter');
+  await visit(page, `${address}/sheet`);
+  await expect(page.getByRole('table', { name: 'Settings of the drive' })).toContainText('Motor rated current');
+});
+
+test('a cable that is nonsense is told at its field and nothing typed is lost', async ({ page }) => {
+  await open(page, 'P-214');
+  await fill(page, { 'drive.lead': '-5 ft' });
+  await expect(page.locator('#field-drive-lead-error')).toContainText('must be more than zero');
+  await fill(page, { 'drive.lead': 'round the corner' });
+  await expect(page.locator('#field-drive-lead-error')).toContainText('210 ft or 64 m');
+  await expect(field(page, 'drive.lead')).toHaveValue('round the corner');
+});
+
+test('the generator-fed works: distortion of its voltage, and what each line side would come to', async ({ page }) => {
+  await open(page, 'KA-2');
+  await tab(page, 'Network').click();
+  const remedies = page.locator('[data-remedy]');
+  await expect(remedies).toHaveCount(7);
+  await expect(page.locator('[data-remedy="choke 3 %"]')).toContainText('taken');
+  await field(page, 'drive.lineSide').selectOption('none');
+  await expect(page.locator('[data-remedy="none"]')).toContainText('taken');
+  await page.getByText('Line side and harmonics').click();
+  await fill(page, { 'drive.otherDrives': '150 A' });
+  await expect(finding(page, 'drive.generator-share')).toContainText('no choke');
+  await accessible(page);
+});
+
+test('what was set is typed back: a wrong frequency is told, a rounded voltage is not', async ({ page }) => {
+  await open(page, 'HF-031');
+  await page.getByLabel('Motor rated frequency, as set').fill('50 Hz');
+  await page.getByLabel('Motor rated voltage, as set').fill('462 V');
+  await page.getByLabel('Motor rated voltage, as set').blur();
+  await expect(page.locator('[data-setting="ratedFrequency"]')).toContainText('differs');
+  await expect(page.locator('[data-setting="ratedVoltage"]')).not.toContainText('differs');
+  await expect(finding(page, 'drive.setting-differs')).toContainText('worked out was 60 Hz');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('hf-031-d-settings.csv');
+});
+
+test('an option without a drive says so, and leads to where one is taken', async ({ page }) => {
+  await open(page, 'BP-3');
+  await expect(page.locator('[data-stage="drive"]')).toContainText('No drive in this option');
+  await page.getByRole('region', { name: 'Pictures of the drive' }).getByRole('link', { name: 'Starting' }).click();
+  await expect(page).toHaveURL(/\/starting$/);
+});
+
+test('the terminal plan says what goes where, and follows the control that is chosen', async ({ page }) => {
+  await open(page, 'BL-402');
+  const plan = page.getByRole('region', { name: 'Terminal plan' });
+  await expect(plan.locator('[data-terminal="Encoder"]')).toHaveCount(1);
+  await expect(plan.locator('[data-terminal="Chopper"]')).toContainText('brake resistor');
+  await page.locator('summary', { hasText: /^Control/ }).click();
+  await field(page, 'drive.command').selectOption('two-wire');
+  await expect(plan.locator('[data-terminal="Run"]')).toHaveCount(1);
+  await expect(plan.locator('[data-terminal="Start"]')).toHaveCount(0);
+  await accessible(page);
+});
