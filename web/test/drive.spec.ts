@@ -4,7 +4,8 @@ import { accessible, demoJob, field, figure, fill, finding, openStage, saved, st
 
 /** The bench of a copy of a demo job, which no other test looks at. */
 async function open(page: Page, tag: string): Promise<void> {
-  const document = await (await page.request.get(`${await demoJob(page, tag)}/export.json`)).json();
+  const exported = await page.request.get(`${await demoJob(page, tag)}/export.json`);
+  const document = (await exported.json()) as Record<string, unknown>;
   const made = await page.request.post('/api/jobs', { data: { ...document, tag: `${tag}-D` } });
   await visit(page, `/jobs/${((await made.json()) as { id: string }).id}/drive`);
 }
@@ -108,4 +109,56 @@ test('the terminal plan says what goes where, and follows the control that is ch
   await expect(plan.locator('[data-terminal="Run"]')).toHaveCount(1);
   await expect(plan.locator('[data-terminal="Start"]')).toHaveCount(0);
   await accessible(page);
+});
+
+test.describe('the drive to practise on', () => {
+  test.describe.configure({ mode: 'serial' });
+
+  test('from a plate to a running fan: wrong settings show what they do, the exercise is graded', async ({ page }) => {
+    test.slow();
+    await visit(page, '/rig');
+    const practice = page.getByRole('region', { name: 'A drive to practise on' });
+    await practice.getByRole('button', { name: 'Begin again' }).click();
+    const grade = page.getByTestId('practice-grade');
+    await expect(grade).toHaveText('Exercise: 0 of 8 done');
+    const set = async (name: string, text: string): Promise<void> => {
+      await page.locator(`#practice-${name}`).fill(text);
+      await page.locator(`#practice-${name}`).blur();
+    };
+    // As it left its box it trips before it turns.
+    await page.locator('#practice-signal').fill('16.8');
+    await practice.getByRole('button', { name: 'Start' }).click();
+    await expect(page.getByTestId('practice-told')).toContainText('Tripped on current');
+    await practice.getByRole('button', { name: 'Reset the trip' }).click();
+    await expect(page.getByTestId('practice-told')).not.toContainText('Tripped');
+    await set('baseFrequency', '6');
+    await expect(page.locator('#practice-baseFrequency-error')).toHaveText('From 10 to 200 Hz.');
+    for (const [name, text] of [
+      ['baseFrequency', '60'],
+      ['baseVoltage', '460'],
+      ['motorCurrent', '9.55'],
+      ['mostFrequency', '60'],
+      ['rampUp', '5'],
+      ['rampDown', '15'],
+      ['boost', '2'],
+      ['signalHigh', '60'],
+    ] as const)
+      await set(name, text);
+    await expect(grade).toHaveText('Exercise: 6 of 8 done');
+    await practice.getByRole('button', { name: 'Start' }).click();
+    await expect(practice.locator('[data-task="run"]')).toHaveAttribute('data-done', 'true', { timeout: 40_000 });
+    await expect(practice.locator('[data-practice="Flux"]')).toContainText('100 %');
+    await practice.getByRole('button', { name: 'Stop' }).click();
+    await expect(grade).toHaveText('Exercise: 8 of 8 done', { timeout: 60_000 });
+    await accessible(page);
+  });
+
+  test('refuses what cannot be set, in words', async ({ request }) => {
+    const put = (data: object) => request.put('/api/rig/practice', { data });
+    expect((await put({})).status()).toBe(422);
+    const read = await request.get('/api/rig/practice');
+    const { setting, hand } = (await read.json()) as { setting: object; hand: object };
+    expect((await put({ setting: { ...setting, rampUp: -3 }, hand })).status()).toBe(422);
+    expect((await put({ setting, hand })).status()).toBe(200);
+  });
 });

@@ -9,6 +9,7 @@
   import type { Readings } from '@pilgrim/core/rig/registers';
   import { meters, rigRange, type Meter } from '@pilgrim/core/rig/rig';
   import Blower from '$lib/components/Blower.svelte';
+  import PracticeDrive from '$lib/components/PracticeDrive.svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import TableCard from '$lib/components/TableCard.svelte';
   import { RigStore } from '$lib/rig/rig-store.svelte';
@@ -158,4 +159,5 @@
       </tbody>
     </TableCard>
   {/if}
+  <PracticeDrive {hydrated} />
 </main>

@@ -1,10 +1,18 @@
 import { Socket } from 'node:net';
+import { json } from '@sveltejs/kit';
 import { client } from 'jsmodbus';
+import { refuse } from '../read-json';
 import {
   BLOWER_BASE,
   fromRegisters,
   HOLDING_REGISTERS,
   INPUT_REGISTERS,
+  PRACTICE_HOLDING,
+  PRACTICE_INPUT,
+  practiceOf,
+  practiceRegisters,
+  stateOf,
+  type Practice,
   settingOf,
   settingRegisters,
   type Readings,
@@ -19,7 +27,7 @@ const PATIENCE = 2000;
 /** Where the rig listens on loopback; undefined where none was started. */
 const portOf = (): number | undefined => Number(process.env['PILGRIM_RIG']) || undefined;
 
-export class NoRig extends Error {}
+class NoRig extends Error {}
 
 type Line = InstanceType<typeof client.TCP>;
 
@@ -65,3 +73,31 @@ export const setRig = (setting: RigSetting): Promise<RigState> =>
     await line.writeMultipleRegisters(0, settingRegisters(setting));
     return readState(line);
   });
+
+async function practiceNow(line: Line): Promise<Practice> {
+  const held = await line.readHoldingRegisters(PRACTICE_HOLDING, HOLDING_REGISTERS - PRACTICE_HOLDING);
+  const read = await line.readInputRegisters(PRACTICE_INPUT, INPUT_REGISTERS - PRACTICE_INPUT);
+  return {
+    ...practiceOf(numbers(held.response.body.values)),
+    state: stateOf(numbers(read.response.body.values)),
+  };
+}
+
+export const readPractice = (): Promise<Practice> => withRig(practiceNow);
+
+/** Sets the drive to practise on and what a hand does at it, and reads it again. */
+export const setPractice = ({ setting, hand }: Pick<Practice, 'setting' | 'hand'>): Promise<Practice> =>
+  withRig(async (line) => {
+    await line.writeMultipleRegisters(PRACTICE_HOLDING, practiceRegisters(setting, hand));
+    return practiceNow(line);
+  });
+
+/** What the rig answers as JSON, or why it does not. */
+export async function answered(exchange: () => Promise<unknown>): Promise<Response> {
+  try {
+    return json(await exchange());
+  } catch (cause) {
+    if (cause instanceof NoRig) return refuse(409, [{ path: '', message: cause.message }]);
+    throw cause;
+  }
+}

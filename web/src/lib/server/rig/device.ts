@@ -5,12 +5,19 @@ import {
   BLOWER_BASE,
   HOLDING_REGISTERS,
   INPUT_REGISTERS,
+  PRACTICE_HOLDING,
+  PRACTICE_INPUT,
+  practiceOf,
+  practiceRegisters,
   readBy,
   settingOf,
+  RIG_HOLDING,
   settingRegisters,
+  stateRegisters,
   toRegisters,
   type Readings,
 } from '@pilgrim/core/rig/registers';
+import { atRest, fromTheBox, practiceRun, practiceStart } from '@pilgrim/core/rig/practice';
 import { dampedBlower, drivenBlower, meters, rigStart, type BlowerState, type Meter } from '@pilgrim/core/rig/rig';
 
 /** Bytes of a register; ms between two samples of the meters. */
@@ -29,15 +36,35 @@ function measured(state: BlowerState): Readings {
   return Object.fromEntries((Object.keys(meters) as Meter[]).map(read)) as unknown as Readings;
 }
 
+const held = (from: number, count: number): number[] =>
+  Array.from({ length: count }, (_, at) => holding.readUInt16BE((from + at) * WIDE));
+
+/** The drive to practise on goes on by the time that passed; what stalled for long is not caught up with. */
+let practised = practiceStart;
+let since = performance.now();
+const LONGEST = 1;
+function practise(): void {
+  const now = performance.now();
+  const { setting, hand } = practiceOf(held(PRACTICE_HOLDING, HOLDING_REGISTERS - PRACTICE_HOLDING));
+  // A reset brings a new motor where the old one has burnt.
+  if (hand.reset && !hand.run && practised.trip === 'winding burnt') practised = practiceStart;
+  practised = practiceRun(practised, setting, hand, Math.min(LONGEST, (now - since) / 1000));
+  since = now;
+  write(holding, PRACTICE_HOLDING, practiceRegisters(setting, { ...hand, reset: false }));
+  write(input, PRACTICE_INPUT, stateRegisters(practised));
+}
+
 /** What was written is held within what the rig can do, and the meters follow it. */
 function sample(): void {
-  const setting = settingOf(Array.from({ length: HOLDING_REGISTERS }, (_, at) => holding.readUInt16BE(at * WIDE)));
+  practise();
+  const setting = settingOf(held(0, RIG_HOLDING));
   write(holding, 0, settingRegisters(setting));
   write(input, BLOWER_BASE[0], toRegisters(measured(dampedBlower(setting))));
   write(input, BLOWER_BASE[1], toRegisters(measured(drivenBlower(setting))));
 }
 
 write(holding, 0, settingRegisters(rigStart));
+write(holding, PRACTICE_HOLDING, practiceRegisters(fromTheBox, atRest));
 sample();
 setInterval(sample, SAMPLED);
 

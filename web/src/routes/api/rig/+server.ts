@@ -1,9 +1,7 @@
-import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { rigRange } from '@pilgrim/core/rig/rig';
-import { readJson, refuse } from '$lib/server/read-json';
-import type { RigState } from '@pilgrim/core/rig/registers';
-import { NoRig, readRig, setRig } from '$lib/server/rig/client';
+import { readJson } from '$lib/server/read-json';
+import { answered, readRig, setRig } from '$lib/server/rig/client';
 import type { RequestHandler } from './$types';
 
 const within = ([low, high]: readonly [number, number]) => z.number().min(low).max(high);
@@ -13,15 +11,6 @@ const settingSchema = z.strictObject({
   leastFlux: z.boolean(),
   oversized: z.boolean(),
 });
-
-async function answered(exchange: () => Promise<RigState>): Promise<Response> {
-  try {
-    return json(await exchange());
-  } catch (cause) {
-    if (cause instanceof NoRig) return refuse(409, [{ path: '', message: cause.message }]);
-    throw cause;
-  }
-}
 
 /** Reads hand and meters of the rig. */
 export const GET: RequestHandler = () => answered(readRig);
