@@ -16,6 +16,7 @@ import {
   voltageDistortionBy,
 } from '../src/stages/drive/line-side.ts';
 import { ORDERS, sixPulseSpectrum, spectrumOf, truePowerFactor } from '../src/stages/drive/spectrum.ts';
+import { statedLoss } from '../src/stages/profile/drive-loss.ts';
 import { carrierShare, deratedCurrent } from '../src/stages/pick/rank-drives.ts';
 import { distortionLimits } from '../src/ground/tables/index.ts';
 import { demo } from './demo.ts';
@@ -53,7 +54,7 @@ describe('current', () => {
 
   it('loses with its carrier: 1.0 at 4 kHz, 0.85 at 8, 0.7 at 12 (common practice)', () => {
     expect([4000, 8000, 12_000, 2000, 16_000].map(carrierShare)).toEqual([1, 0.85, 0.7, 1, 0.7]);
-    const need = { duty: 'normal', ambient: 313.15, altitude: 0, inputShare: 1 } as const;
+    const need = { duty: 'normal', systemVoltage: 400, ambient: 313.15, altitude: 0, inputShare: 1 } as const;
     expect(deratedCurrent(plain, { ...need, carrier: 8000 })).toBeCloseTo(85, 9);
   });
 
@@ -67,6 +68,7 @@ describe('current', () => {
         const at = (extra: number): number =>
           deratedCurrent(plain, {
             duty: 'heavy',
+            systemVoltage: 400,
             inputShare: 1,
             ambient: ambient + 10 * extra,
             altitude: altitude + 1000 * extra,
@@ -566,5 +568,72 @@ describe('further figures of a job', () => {
     expect(ramp?.exact?.si).toBeGreaterThanOrEqual(own['pipeRamp'] ?? 9);
     expect(own['riseTime']).toBeGreaterThan(0);
     expect(own['criticalLength']).toBeCloseTo((150e6 * (own['riseTime'] ?? 0)) / 2, 9);
+  });
+});
+
+describe('what a catalogue says of a drive', () => {
+  it('gives at 480 V what its band for 500 V says, the lowest that holds the supply', () => {
+    const bands = [
+      { voltageMax: 500, normalCurrent: 88, heavyCurrent: 70 },
+      { voltageMax: 440, normalCurrent: 100, heavyCurrent: 80 },
+    ];
+    const at = (systemVoltage: number, duty: 'normal' | 'heavy'): number =>
+      deratedCurrent({ ...plain, bands }, { duty, systemVoltage, ambient: 300, altitude: 0, inputShare: 1 });
+    expect([at(400, 'normal'), at(480, 'normal'), at(400, 'heavy'), at(480, 'heavy')]).toEqual([100, 88, 80, 70]);
+  });
+
+  it('its eight points are read straight between, (90;25) by the rule: (70;75) of the usual shape is 0.7775 (by hand)', () => {
+    const points = [0.46, 0.57, 0.82, 0.47, 0.59, 0.9, 0.62, 1];
+    expect(statedLoss({ points, share: 1 }, 0.7, 0.75)).toBeCloseTo(0.7775, 4);
+    expect(statedLoss({ points, share: 1 }, 0.9, 0.25)).toBeCloseTo(0.62 - (0.59 - 0.47), 12);
+    // A motor that takes half of the drive’s current at full torque.
+    expect(statedLoss({ points, share: 0.5 }, 0.9, 1)).toBeCloseTo(0.62, 12);
+    expect(statedLoss({ points, share: 1 }, 2, 3)).toBe(1);
+  });
+
+  it('an encoder, a stop or a length it has not got is told', () => {
+    const [item] = demo.drives.filter(({ id }) => id.startsWith('bi-')).toSorted((a, b) => a.price - b.price);
+    const bare = {
+      ...demo,
+      drives: demo.drives.map((each) => ({ ...each, encoder: false, safeTorqueOff: false, longestShielded: 20 })),
+    };
+    expect(item).toBeDefined();
+    const job: JobInput = {
+      ...centrifuge,
+      starting: { ...centrifuge.starting, closedLoop: 'yes' },
+      drive: { safeOff: true, lead: '25 m', filter: 'none', windingPeak: '1600 V' },
+    };
+    const codes = solve(emptyJob(job), bare).findings.map(({ code }) => code);
+    expect(codes).toContain('drive.not-equipped');
+    expect(codes).toContain('drive.longest-lead');
+    expect(solve(emptyJob({ ...job, drive: { lead: '15 m' } }), demo).findings.map(({ code }) => code)).not.toContain(
+      'drive.longest-lead',
+    );
+  });
+
+  it('in delta on √3 times its voltage: √3 of the current, full torque to 87 Hz, and its winding must be made for it', () => {
+    const star: JobInput = {
+      school: 'IEC',
+      situation: { kind: 'drive' },
+      nameplate: { power: '7.5 kW', speed: '1460', voltages: '230/400 V', currents: '26/15 A', frequency: '50' },
+      load: { torqueKind: 'constant', torque: '45 N·m', speed: '1460' },
+      supply: { voltage: '400 V', frequency: '50 Hz' },
+      starting: { method: 'drive', speedControl: 'yes' },
+    };
+    const usual = figures(star);
+    const delta = figures({ ...star, drive: { deltaAbove: true } });
+    expect((delta.own['requiredCurrent'] ?? 0) / (usual.own['requiredCurrent'] ?? 1)).toBeCloseTo(Math.sqrt(3), 9);
+    expect(delta.codes).toContain('drive.delta-above');
+    const range = delta.solution.details.drivePictures?.range;
+    const at = range?.shares.findIndex((share) => share > 1.6) ?? 0;
+    expect(range?.continuous[at]).toBe(1);
+    const base = delta.solution.details.drivePictures?.settings.find(({ id }) => id === 'baseFrequency');
+    expect(base?.exact?.si).toBeCloseTo(86.6, 1);
+    const wrong = figures({
+      ...star,
+      nameplate: { ...star.nameplate, voltages: '400/690 V', currents: '15/8.7 A' },
+      drive: { deltaAbove: true },
+    });
+    expect(wrong.codes).toContain('drive.delta-winding');
   });
 });

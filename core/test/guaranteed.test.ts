@@ -272,7 +272,8 @@ describe('a drive', () => {
         'pick.driveCurrent',
       );
     // 120 lb·ft² in 10 s are 2.2 times the torque of the running fan on top of it; in 60 s a third.
-    expect(fan('10 s')).toBeGreaterThan(1.5 * fan('120 s'));
+    // Sizes go in steps of a fifth to a third.
+    expect(fan('10 s')).toBeGreaterThan(1.3 * fan('120 s'));
   });
   it('breaking away 1.91 times rated torque takes 1.80 times rated current where 0.4 of it magnetises', () => {
     const motor = typicalMotor({ power: 11_000, poles: 4, frequency: 50, voltage: 400 }, 'IE3', 'IEC');

@@ -2,6 +2,7 @@
  * The demo catalogue: invented makers and series. Figures come from the standards' tables with seeded scatter,
  * so that power, current, efficiency and torque of each item agree with each other.
  */
+import { referenceLoss } from '@pilgrim/core/stages/profile/drive-loss';
 import type { Catalogue, DriveItem, DrivePart, MotorItem, StarterPart } from '@pilgrim/core/catalogue/catalogue';
 import { classEfficiency, type EfficiencyClass } from '@pilgrim/core/motor/efficiency-class';
 import { horsepowerOf, standardPowers } from '@pilgrim/core/motor/standard-power';
@@ -419,15 +420,29 @@ const driveSeries: readonly DriveSeries[] = [
   },
 ];
 
+/** Losses at the eight points of IEC 61800-9-2, of that at (90;100). */
+const SHAPE = [0.46, 0.57, 0.82, 0.47, 0.59, 0.9, 0.62, 1];
+
 /** What stands inside a drive and how quick its transistors are; the larger it is the slower. */
 function insides(
   { housing, voltages: [, most] }: (typeof driveSeries)[number],
   power: number,
+  normal: number,
   heavy: number,
 ): Partial<DriveItem> {
   const chops = power <= 30_000;
   const brakeVoltage = most < 300 ? 390 : 750;
   return {
+    ...(most > 480
+      ? {
+          bands: [
+            { voltageMax: 440, normalCurrent: round(normal), heavyCurrent: round(heavy) },
+            { voltageMax: most, normalCurrent: round(0.9 * normal), heavyCurrent: round(0.9 * heavy) },
+          ],
+        }
+      : {}),
+    losses: SHAPE.map((share) => round(share * 0.45 * referenceLoss(power))),
+    standbyPower: round(0.0015 * power, 2),
     riseTime: power <= 15_000 ? 0.1e-6 : power <= 75_000 ? 0.15e-6 : 0.2e-6,
     ...(chops ? { brakeVoltage, leastResistor: round(brakeVoltage / (1.5 * heavy)) } : {}),
     longestShielded: power <= 4000 ? 50 : 100,
@@ -476,7 +491,7 @@ function drives(random: Random): DriveItem[] {
         maximumAmbient: 273.15 + (series.housing === 'IP20' ? 50 : 45),
         deratePerKelvin: 0.015,
         deratePer100m: 0.01,
-        ...insides(series, power, outputs[at - 1] ?? normal * 0.7),
+        ...insides(series, power, normal, outputs[at - 1] ?? normal * 0.7),
         price: round((280 + 62 * horsepowerOf(power) ** 0.9) * series.priceFactor * between(random, 0.95, 1.05), 4),
         leadDays: Math.floor(between(random, 0, 28)),
       };

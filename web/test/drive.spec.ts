@@ -59,7 +59,7 @@ test('a cable that is nonsense is told at its field and nothing typed is lost', 
   await fill(page, { 'drive.lead': '-5 ft' });
   await expect(page.locator('#field-drive-lead-error')).toContainText('must be more than zero');
   await fill(page, { 'drive.lead': 'round the corner' });
-  await expect(page.locator('#field-drive-lead-error')).toContainText('210 ft or 64 m');
+  await expect(page.locator('#field-drive-lead-error')).toContainText('has no number');
   await expect(field(page, 'drive.lead')).toHaveValue('round the corner');
 });
 
@@ -97,6 +97,19 @@ test('an option without a drive says so, and leads to where one is taken', async
   await expect(page.locator('[data-stage="drive"]')).toContainText('No drive in this option');
   await page.getByRole('region', { name: 'Pictures of the drive' }).getByRole('link', { name: 'Starting' }).click();
   await expect(page).toHaveURL(/\/starting$/);
+});
+
+test('a signal turns a needle, and what it asks beyond the highest frequency is told', async ({ page }) => {
+  await open(page, 'HF-031');
+  const asks = page.getByTestId('signal-asks');
+  await expect(asks).toHaveText('30.0 Hz');
+  await page.locator('#signal-scale').fill('0.25');
+  await expect(asks).toHaveText('15.0 Hz');
+  await page.locator('summary', { hasText: /^Control/ }).click();
+  await fill(page, { 'drive.referenceHigh': '90 Hz' });
+  await expect(finding(page, 'drive.scaling')).toContainText('90 Hz');
+  await page.locator('#signal-scale').fill('1');
+  await expect(page.getByTestId('signal-gives')).toContainText('the highest frequency ends it');
 });
 
 test('the terminal plan says what goes where, and follows the control that is chosen', async ({ page }) => {

@@ -28,6 +28,23 @@ export const driveItemSchema = z.strictObject({
   deratePerKelvin: z.number().nonnegative(),
   /** Share lost per 100 m above 1000 m. */
   deratePer100m: z.number().nonnegative(),
+  /** What it gives on higher supplies than it is rated for above: A to this voltage. The lowest band that holds the supply counts. */
+  bands: z
+    .array(
+      z.strictObject({
+        voltageMax: z.number().positive(),
+        normalCurrent: z.number().positive(),
+        heavyCurrent: z.number().positive(),
+      }),
+    )
+    .max(4)
+    .optional(),
+  /**
+   * W lost at per cent of frequency and of its rated torque-producing current: (0;25), (0;50), (0;100), (50;25), (50;50), (50;100),
+   * (90;50), (90;100), as IEC 61800-9-2 has them stated; and W while it waits.
+   */
+  losses: z.array(z.number().positive().max(1e6)).length(8).optional(),
+  standbyPower: z.number().nonnegative().max(1e5).optional(),
   /** Rise time of its output, s. */
   riseTime: z.number().positive().max(1e-5).optional(),
   /** A brake chopper is inside: V at which it lets go, and the least Ω it bears. */

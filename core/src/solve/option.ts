@@ -85,7 +85,15 @@ export function solveOption(asked: Asked, shared: Shared, catalogue: Catalogue):
   const onDrive = starting.method === 'drive';
   const runs = motor ?? reference;
   const driven = drive({ brief, catalogue, ...from, profile, starting, pick: picked });
-  const by = runs && { brief, motor: runs, nameplate, load, onDrive, filterLoss: filterLoss(driven.filter) };
+  const by = runs && {
+    brief,
+    motor: runs,
+    nameplate,
+    load,
+    onDrive,
+    filterLoss: filterLoss(driven.filter),
+    ...saidOf(picked, runs),
+  };
   const used = by ? withOptionEnergy(profile, by) : profile;
   const on = { brief, catalogue, nameplate, supply, profile: used, starting, pick: picked, drive: driven };
   const results = {
@@ -97,6 +105,16 @@ export function solveOption(asked: Asked, shared: Shared, catalogue: Catalogue):
     money: money(on),
   };
   return { ...asked, brief, runs: by, fields: inputs.fields, ...concluded(asked, shared, results, inputs.findings) };
+}
+
+/** What the catalogue says of the losses of the picked drive. */
+function saidOf({ chosenDrive }: PickResult, motor: Motor): Pick<RunsBy, 'stated' | 'standby'> {
+  if (!chosenDrive) return {};
+  const { losses, normalCurrent, standbyPower } = chosenDrive.item;
+  return {
+    stated: losses && { points: losses, share: motor.current / normalCurrent },
+    standby: standbyPower,
+  };
 }
 
 type Before = Omit<OptionResults, 'handover'>;

@@ -1,6 +1,7 @@
 import type { DriveItem } from '../../catalogue/catalogue.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import { ratedTorque, type Driven } from './asked-of-drive.ts';
+import { amperesTimes } from '../pick/choose-drive.ts';
 import type { Flag } from './findings.ts';
 import { torqueOf } from './speed-range.ts';
 import type { DriveValues } from './values.ts';
@@ -234,7 +235,7 @@ function resistor(driven: Driven, peak: number, flag: Flag): Partial<DriveValues
     from: { V_b: link },
     source: 'Ohm’s law',
   });
-  const chopper = pick.driveLimits && pick.driveLimits.currentLimit * driven.motor.current;
+  const chopper = pick.driveLimits && pick.driveLimits.currentLimit * driven.motor.current * amperesTimes(brief);
   const smallest = item?.leastResistor ?? (chopper === undefined ? undefined : volts / chopper);
   const least =
     smallest === undefined

@@ -65,6 +65,7 @@ export function drive(on: DriveOn): DriveResult {
   const braking = brakingOf(driven, flag);
   const fitness = fitnessOf(driven, lead, range, bearings.value);
   checkControl(driven, range, flag);
+  checkItem(driven, lead.filter, flag);
   const values: DriveValues = {
     verdict: fitness.value,
     ...current.values,
@@ -158,6 +159,47 @@ function checkRange({ profile, motor, brief }: Driven, { least, most }: SpeedRan
       );
   }
 }
+
+/** What the drive must have inside, and the cable it is good for. */
+function checkItem({ brief, item, nameplate, motor, voltage, pick }: Driven, filter: Filter, flag: Flag): void {
+  const { job, given } = brief;
+  if (job.drive.deltaAbove) {
+    const named = (pick.chosenMotor?.item.voltages ?? nameplate.voltages.map(({ value }) => value)).some(
+      (volts) => Math.abs((volts * Math.sqrt(3)) / voltage.value - 1) < DELTA_NEAR,
+    );
+    if (named)
+      flag(
+        'drive.delta-above',
+        `Connected in delta on ${voltage.text} it gives full torque to ${Math.round(motor.frequency * Math.sqrt(3))} Hz and √3 times its power, for √3 times its current.`,
+      );
+    else
+      flag(
+        'drive.delta-winding',
+        `Its winding is made for no voltage near ${Math.round(voltage.value / Math.sqrt(3))} V: in delta on ${voltage.text} its iron would saturate.`,
+      );
+  }
+  if (!item) return;
+  const lacks = [
+    job.starting.closedLoop === 'yes' && item.encoder === false ? 'an input for an encoder' : '',
+    job.drive.safeOff && item.safeTorqueOff === false ? 'safe torque off' : '',
+    job.starting.braking === 'chopper' &&
+    item.brakeVoltage === undefined &&
+    item.leastResistor === undefined &&
+    item.riseTime !== undefined
+      ? 'a brake chopper inside'
+      : '',
+  ].filter(Boolean);
+  if (lacks.length > 0) flag('drive.not-equipped', `${item.name} has not got ${lacks.join(', nor ')}.`);
+  const longest = job.drive.leadKind === 'shielded' ? item.longestShielded : item.longestPlain;
+  if (filter === 'none' && given.drive.lead && longest !== undefined && given.drive.lead.value > longest)
+    flag(
+      'drive.longest-lead',
+      `${item.name} feeds ${quantity(longest, 'altitude', job.school, { source: '' }).text} of ${job.drive.leadKind} cable without a filter; this one is ${given.drive.lead.text}.`,
+    );
+}
+
+/** How near 1/√3 of the supply a winding’s voltage must lie. Common practice, no published source. */
+const DELTA_NEAR = 0.06;
 
 function checkControl({ brief, frequency }: Driven, range: SpeedRange, flag: Flag): void {
   const { drive: said } = brief.job;

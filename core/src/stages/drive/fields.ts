@@ -151,6 +151,11 @@ export const fields = {
     note: 'Highest speed the driven machine bears, as the motor turns then',
   }),
   ...perOption({
+    deltaAbove: flag({
+      label: 'Connected in delta, full torque to √3 of its frequency',
+      note: 'The winding is connected for 1/√3 of the supply (230 V delta on 400 V), so that it keeps its flux to 87 of 50 Hz',
+      group: SPEEDS,
+    }),
     leastFrequency: quantity('frequency', {
       label: 'Lowest frequency',
       min: 0,

@@ -72,6 +72,30 @@ export const findings = declared({
     clear: 'Add a blower of its own, a larger motor, or another reduction.',
     field: 'drive.cooling',
   },
+  'drive.delta-winding': {
+    severity: 'stop',
+    basis: 'A winding takes its rated volts per hertz only',
+    clear: 'Leave it in star, or take a motor whose plate names that voltage.',
+    field: 'drive.deltaAbove',
+  },
+  'drive.delta-above': {
+    severity: 'caution',
+    basis: PRACTICE,
+    clear: 'Have rotor, bearings and winding confirmed by the maker; the drive is sized by the current in delta.',
+    field: 'drive.deltaAbove',
+  },
+  'drive.not-equipped': {
+    severity: 'caution',
+    basis: 'catalogue',
+    clear: 'Take a drive that has it, or what it needs from its maker.',
+    field: 'pick.drive',
+  },
+  'drive.longest-lead': {
+    severity: 'caution',
+    basis: 'catalogue',
+    clear: 'Fit a filter, or shorten the cable.',
+    field: 'drive.filter',
+  },
   'drive.several-motors': {
     severity: 'note',
     basis: `NEC 430.32, 430.124 (from memory); ${PRACTICE}`,

@@ -2,6 +2,7 @@ import { formatQuantity } from '../../ground/quantity/format.ts';
 import type { Dimension } from '../../ground/quantity/units.ts';
 import { parseQuantity } from '../../ground/quantity/parse.ts';
 import { PRACTICE } from '../../ground/value.ts';
+import { amperesTimes, deltaShare } from '../pick/choose-drive.ts';
 import { USUAL } from '../starting/feeds.ts';
 import type { Driven } from './asked-of-drive.ts';
 import type { Flag } from './findings.ts';
@@ -158,7 +159,8 @@ function speedSettings({ driven, range, values }: Known): Draft[] {
   const { job, given } = brief;
   const group = 'Speeds and ramps' as const;
   const base = motor.frequency;
-  const most = given.drive.mostFrequency?.value ?? Math.min(frequency, range.most.share * base);
+  const delta = deltaShare(brief);
+  const most = given.drive.mostFrequency?.value ?? Math.min(delta * frequency, range.most.share * base);
   const ramp = given.starting.driveRamp?.value ?? USUAL.driveRamp;
   const down =
     given.drive.stopRamp?.value ??
@@ -185,14 +187,24 @@ function speedSettings({ driven, range, values }: Known): Draft[] {
     ),
     set(
       driven,
-      { id: 'baseFrequency', group, name: 'Base frequency', from: 'motor rated frequency' },
-      base,
+      {
+        id: 'baseFrequency',
+        group,
+        name: 'Base frequency',
+        from: delta > 1 ? 'motor rated frequency times √3, in delta' : 'motor rated frequency',
+      },
+      base * delta,
       'frequency',
     ),
     set(
       driven,
-      { id: 'baseVoltage', group, name: 'Voltage at base frequency', from: 'motor rated voltage' },
-      motor.voltage,
+      {
+        id: 'baseVoltage',
+        group,
+        name: 'Voltage at base frequency',
+        from: delta > 1 ? 'supply' : 'motor rated voltage',
+      },
+      delta > 1 ? driven.voltage.value : motor.voltage,
       'voltage',
     ),
     {
@@ -243,6 +255,7 @@ function limitSettings({ driven }: Known): Draft[] {
   const limit =
     pick.driveLimits &&
     Math.min(brief.given.starting.driveCurrentLimit?.value ?? Number.POSITIVE_INFINITY, pick.driveLimits.currentLimit) *
+      amperesTimes(brief) *
       motor.current;
   return [
     ...(limit === undefined

@@ -4,6 +4,7 @@ import { TURN } from '../../ground/constants.ts';
 import { horsepowerOf } from '../../motor/standard-power.ts';
 import { synchronousSpeed } from '../../motor/typical.ts';
 import { inverterStatement } from '../nameplate/inverter.ts';
+import { deltaShare } from '../pick/choose-drive.ts';
 import { currentAtTorque } from '../pick/drive-events.ts';
 import { speedFor } from '../profile/flow-machine.ts';
 import { bearableTorque } from '../place/slow.ts';
@@ -54,7 +55,10 @@ export interface SpeedRange {
 
 /** Torque that may be asked for good at a share of rated speed: by its cooling below, by power and breakdown above. */
 export function continuousTorque(driven: Driven, share: number): number {
-  if (share > 1) return Math.min(1 / share, driven.motor.breakdownTorque / BREAKDOWN_RESERVE / share ** 2);
+  const base = deltaShare(driven.brief);
+  if (share > base)
+    return Math.min(base / share, (driven.motor.breakdownTorque / BREAKDOWN_RESERVE) * (base / share) ** 2);
+  if (share > 1) return 1;
   if (isCooled(driven)) return 1;
   const range = cooledRange(driven);
   return share * range >= 0.999 ? 1 : bearableTorque(share);
@@ -77,7 +81,8 @@ const cooledRange = ({ brief, pick }: Driven): number =>
 /** Torque for a minute: the drive’s current limit turned into torque, never more than breakdown leaves. */
 function shortTorque(driven: Driven, share: number): number {
   const { motor, pick, starting } = driven;
-  const flux = share > 1 ? 1 / share : 1;
+  const base = deltaShare(driven.brief);
+  const flux = share > base ? base / share : 1;
   const pullOut = (motor.breakdownTorque * flux ** 2) / BREAKDOWN_RESERVE;
   const limit = pick.driveLimits?.currentLimit;
   if (limit === undefined) return pullOut;
@@ -147,21 +152,22 @@ function leastEnds(driven: Driven): End[] {
 function mostEnds(driven: Driven): End[] {
   const { brief, motor, share, frequency } = driven;
   const variable = brief.job.load.torqueKind === 'variable';
+  const base = deltaShare(brief);
   const ends: End[] = [];
   if (share !== undefined && share > 0) {
     ends.push({
-      share: variable ? (1 / share) ** (1 / 3) : 1 / share,
+      share: poweredTo(share, base, variable),
       why: 'there the load takes its rated power',
       source: 'Constant power above base speed',
     });
     ends.push({
-      share: (motor.breakdownTorque / BREAKDOWN_RESERVE / share) ** (variable ? 1 / 4 : 1 / 2),
+      share: ((motor.breakdownTorque * base ** 2) / BREAKDOWN_RESERVE / share) ** (variable ? 1 / 4 : 1 / 2),
       why: 'breakdown torque falls with the square of the speed',
       source: `Breakdown torque over ${BREAKDOWN_RESERVE}; ${PRACTICE}`,
     });
   } else
     ends.push({
-      share: motor.breakdownTorque / BREAKDOWN_RESERVE,
+      share: (base * motor.breakdownTorque) / BREAKDOWN_RESERVE,
       why: 'breakdown torque falls with the square of the speed',
       source: `Breakdown torque over ${BREAKDOWN_RESERVE}; ${PRACTICE}`,
     });
@@ -178,6 +184,12 @@ function mostEnds(driven: Driven): End[] {
   const typed = brief.given.drive.mostFrequency;
   if (typed) ends.push({ share: typed.value / frequency, why: 'typed in this job', source: 'typed in this job' });
   return ends.toSorted((a, b) => a.share - b.share);
+}
+
+/** Share of rated speed at which a load takes all that the motor gives: rated torque to `base`, constant power above. */
+function poweredTo(load: number, base: number, variable: boolean): number {
+  if (!variable) return load > 1 ? 1 / load : base / load;
+  return load * base ** 2 > 1 ? load ** -0.5 : (base / load) ** (1 / 3);
 }
 
 /** rad/s; of the table of MG 1, which ends at 500 hp and has two, four and six poles. */

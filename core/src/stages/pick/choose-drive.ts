@@ -13,7 +13,13 @@ import type { PickValues } from './values.ts';
 /** Several motors on one drive: over the sum of their currents. Common practice, no published source. */
 export const SEVERAL = 1.1;
 
+/** A winding connected in delta for 1/√3 of the supply draws √3 times the current, and keeps its flux to √3 of its frequency. */
+export const deltaShare = ({ job }: PickOn['brief']): number => (job.drive.deltaAbove ? Math.sqrt(3) : 1);
+
 const motorsOf = ({ given }: PickOn['brief']): number => Math.max(1, Math.round(given.drive.motors?.value ?? 1));
+
+/** What the drive gives over what one motor takes of it in star: so many motors, each in star or delta. */
+export const amperesTimes = (brief: PickOn['brief']): number => motorsOf(brief) * deltaShare(brief);
 
 /** The kind of load decides; an overload beyond what normal duty gives makes it heavy. */
 export function driveDuty({ brief, load }: Pick<PickOn, 'brief' | 'load'>): 'normal' | 'heavy' {
@@ -30,15 +36,15 @@ export function currentNeeded(motor: Motor, { profile, brief }: Pick<PickOn, 'br
       currentAtTorque(motor, undefined, point.shaftControlled / (motor.speed * point.speed), 1 / point.speed),
     );
   const motors = motorsOf(brief);
-  return Math.max(motor.current, ...beyond) * (motors > 1 ? SEVERAL * motors : 1);
+  return Math.max(motor.current, ...beyond) * (motors > 1 ? SEVERAL * motors : 1) * deltaShare(brief);
 }
 
 /** What asks the drive for more than that, of all its motors at once. */
 export function eventsOf(motor: Motor, on: Pick<PickOn, 'brief' | 'load'>): DriveEvent[] {
-  const motors = motorsOf(on.brief);
+  const times = amperesTimes(on.brief);
   return driveEvents(on.brief, motor, on.load, inertiaWith(motor, on)).map((event) => ({
     ...event,
-    current: motors * event.current,
+    current: times * event.current,
   }));
 }
 
@@ -102,11 +108,12 @@ export function chooseDrive(ranking: DriveRanking, { brief }: PickOn, flag: Flag
 /** What the drive gives for how long, of the motor’s current. */
 export function limitsOf(ranked: RankedDrive, motor: Motor, on: PickOn): DriveLimits {
   const overload = overloadOf(ranked.item, driveDuty(on));
+  const continuous = ranked.current / (motor.current * amperesTimes(on.brief));
   return {
-    currentLimit: (ranked.current * overload.multiple) / motor.current,
-    peakLimit: overload.peak && (ranked.current * overload.peak.multiple) / motor.current,
+    currentLimit: continuous * overload.multiple,
+    peakLimit: overload.peak && continuous * overload.peak.multiple,
     seconds: overload.seconds,
-    continuous: ranked.current / motor.current,
+    continuous,
   };
 }
 

@@ -50,8 +50,16 @@ const OVERSIZED = 2.5;
 /** The nearest misses first. */
 const NEAR: readonly RefusedDrive['rule'][] = ['overload', 'current', 'housing', 'ambient', 'oversized', 'voltage'];
 
-const dutyCurrent = (item: DriveItem, duty: DriveNeed['duty']): number =>
-  duty === 'heavy' ? item.heavyCurrent : item.normalCurrent;
+/** What it gives at a duty on a supply, A: many carry less at 480 or 500 V than at 400 V. */
+function dutyCurrent(
+  { bands = [], ...item }: DriveItem,
+  { duty, systemVoltage }: Pick<DriveNeed, 'duty' | 'systemVoltage'>,
+): number {
+  const band = bands
+    .filter(({ voltageMax }) => systemVoltage <= voltageMax * 1.02)
+    .toSorted((p, q) => p.voltageMax - q.voltageMax)[0];
+  return duty === 'heavy' ? (band ?? item).heavyCurrent : (band ?? item).normalCurrent;
+}
 
 /** Continuous output after the catalogue’s own derates for ambient and altitude and that of the supply, A; zero above the top ambient. */
 export function deratedCurrent(
@@ -62,12 +70,13 @@ export function deratedCurrent(
     altitude,
     inputShare,
     carrier,
-  }: Pick<DriveNeed, 'duty' | 'ambient' | 'altitude' | 'inputShare' | 'carrier'>,
+    systemVoltage,
+  }: Pick<DriveNeed, 'duty' | 'ambient' | 'altitude' | 'inputShare' | 'carrier' | 'systemVoltage'>,
 ): number {
   if (ambient > item.maximumAmbient) return 0;
   const heat = 1 - item.deratePerKelvin * Math.max(0, ambient - item.ratedAmbient);
   const air = 1 - item.deratePer100m * Math.max(0, (altitude - 1000) / 100);
-  return Math.max(0, dutyCurrent(item, duty) * heat * air * inputShare * carrierShare(carrier));
+  return Math.max(0, dutyCurrent(item, { duty, systemVoltage }) * heat * air * inputShare * carrierShare(carrier));
 }
 
 /** Share of its current a drive keeps at a carrier frequency, kHz. Common practice, no published source. */

@@ -14,9 +14,27 @@ const SHAPE = [
 ] as const;
 
 /** Bilinear between the points, the edge outside them. */
-export function lossShape(frequency: number, current: number): number {
-  const across = SHAPE.map((losses) => interpolate(CURRENTS, losses, current));
+function between(rows: readonly (readonly number[])[], frequency: number, current: number): number {
+  const across = rows.map((losses) => interpolate(CURRENTS, losses, current));
   return interpolate(FREQUENCIES, across, frequency);
+}
+export const lossShape = (frequency: number, current: number): number => between(SHAPE, frequency, current);
+
+/** What a catalogue says of a drive’s losses: its eight points, W, and what the motor’s current is of the drive’s. */
+export interface StatedLosses {
+  readonly points: readonly number[];
+  readonly share: number;
+}
+
+/** Loss, W, from the eight points of a drive; (90;25) = (90;50) − [(50;50) − (50;25)]. `current` is a share of the motor’s. */
+export function statedLoss({ points, share }: StatedLosses, frequency: number, current: number): number {
+  const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0] = points;
+  const rows = [
+    [a, b, c],
+    [d, e, f],
+    [g - (e - d), g, h],
+  ];
+  return between(rows, frequency, current * share);
 }
 
 const SIZES = driveLosses.rows.map((row) => Number(row['motor_kw']) * 1000);

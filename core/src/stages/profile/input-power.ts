@@ -4,7 +4,7 @@ import { fitMotor, fitTargets } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { OptionBrief } from '../stage.ts';
 import { DRIVE_INPUT } from '../../motor/drive-input.ts';
-import { lossShape, referenceLoss } from './drive-loss.ts';
+import { lossShape, referenceLoss, statedLoss, type StatedLosses } from './drive-loss.ts';
 import type { FlowPoint, Running } from './flow-control.ts';
 
 /** A motor with what its losses, and those of a drive that feeds it, follow from. */
@@ -13,6 +13,8 @@ export interface Fed extends LosingMotor {
   readonly practice: Practice;
   /** Share of what passes that a filter between drive and motor turns into heat; none where it is left out. */
   readonly filterLoss?: number;
+  /** What the catalogue says of the drive; the reference where it says nothing. */
+  readonly stated?: StatedLosses | undefined;
 }
 
 /** A motor by its fitted circuit. */
@@ -70,6 +72,7 @@ function fedBy(
   const input = flux ? (leastInputFed(motor, shaft, speed, motor.breakdownTorque) ?? usual) : usual;
   // Above base speed the flux falls with it, and the same torque takes more current.
   const current = (shaft / motor.power / speed) * Math.max(1, speed);
+  if (motor.stated) return { input, driveLoss: statedLoss(motor.stated, speed, current) };
   const share = motor.practice.driveLossShare.value * lossShape(speed, current);
   return { input, driveLoss: share * referenceLoss(motor.power) };
 }

@@ -7,6 +7,7 @@ import { NOTHING } from './flow-control.ts';
 import { inputOf, onDrives, type Fed } from './input-power.ts';
 import { optionMotor } from './motor-today.ts';
 import { drivesOf, DRIVE_LOSS, standbyEnergy } from './profile-energy.ts';
+import type { StatedLosses } from './drive-loss.ts';
 import type { OptionRow, ProfilePoint, ProfileResult } from './profile-result.ts';
 import { runBy, type FlowModel } from './flow-model.ts';
 import type { ProfileValues } from './values.ts';
@@ -20,6 +21,9 @@ export interface RunsBy {
   readonly onDrive: boolean;
   /** Share of what passes that a filter behind the drive turns into heat. */
   readonly filterLoss: number;
+  /** Losses of the picked drive, and W while it waits, where the catalogue says them. */
+  readonly stated?: StatedLosses | undefined;
+  readonly standby?: number | undefined;
 }
 
 /** What an option is worked out with. */
@@ -42,7 +46,7 @@ export function runningOf({ points, model, fullPower }: ProfileResult, by: RunsB
   const { brief, onDrive } = by;
   const flux = onDrive && canLowerFlux(brief);
   return {
-    motor: { ...optionMotor(by.motor, by), filterLoss: by.filterLoss },
+    motor: { ...optionMotor(by.motor, by), filterLoss: by.filterLoss, stated: by.stated },
     model,
     full: fullPower.value,
     flux: flux ? (brief.job.profile.fluxOptimised ? 'counted' : 'shown') : 'no',
@@ -81,8 +85,12 @@ export function ownRows(
 }
 
 /** Energy, J, that the drives of an option take in a year while they wait. */
-export const waiting = (points: readonly Hours[], { brief, motor, onDrive }: RunsBy, { model }: Running): number =>
-  onDrive ? standbyEnergy(points, motor.power, drivesOf(model), brief.practice) : 0;
+export const waiting = (
+  points: readonly Hours[],
+  { brief, motor, onDrive, standby }: RunsBy,
+  { model }: Running,
+): number =>
+  onDrive ? standbyEnergy(points, standby ?? brief.practice.driveStandby.value * motor.power, drivesOf(model)) : 0;
 
 /** Energy of a year, J, and highest input, W, of the option itself, once it is known how it runs. */
 export function withOptionEnergy(profile: ProfileResult, by: RunsBy): ProfileResult {
@@ -98,6 +106,8 @@ export function withOptionEnergy(profile: ProfileResult, by: RunsBy): ProfileRes
   return { ...profile, own: rows, values: { ...profile.values, ...values } };
 }
 
+const STATED = 'drive losses by the points its catalogue states (IEC 61800-9-2)';
+
 interface Sums {
   readonly energy: number;
   readonly peak: number;
@@ -107,14 +117,14 @@ interface Sums {
 
 function valuesOf(
   { energy, peak, apparent, saved }: Sums,
-  { brief, motor, load, onDrive }: RunsBy,
+  { brief, motor, load, onDrive, stated }: RunsBy,
   { values }: ProfileResult,
 ): Pick<ProfileValues, 'energy' | 'peakInput' | 'peakApparent' | 'fluxSaving'> {
   const { school, profile } = brief.job;
   const how = {
     origin: 'estimated' as const,
     from: { P: load.values.motorPower, t: values.hours },
-    source: `Flow control, motor and feed of this option; losses by the fitted circuit${onDrive ? `; ${DRIVE_LOSS}` : ''}`,
+    source: `Flow control, motor and feed of this option; losses by the fitted circuit${onDrive ? `; ${stated ? STATED : DRIVE_LOSS}` : ''}`,
     note: `Holds for ${motor.label}${onDrive ? ' on a drive' : ''}.`,
   };
   return {

@@ -3,7 +3,6 @@ import { YEAR } from '../../ground/constants.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { ProfileOn, ProfilePoint } from './profile-result.ts';
-import type { Practice } from '../../job/practice.ts';
 import type { FlowModel } from './flow-model.ts';
 import type { ProfileValues } from './values.ts';
 
@@ -23,15 +22,14 @@ export const DRIVE_LOSS =
 /** How many machines have a drive. */
 export const drivesOf = ({ setting }: FlowModel): number => (setting.oneOnSpeed ? 1 : setting.machines);
 
-/** Energy, J, that drives take in a year while they wait. */
+/** Energy, J, that drives take in a year while they wait, each `power` W. */
 export function standbyEnergy(
   steps: readonly Pick<ProfilePoint, 'flow' | 'hours'>[],
   power: number,
   drives: number,
-  { driveStandby }: Practice,
 ): number {
   const running = steps.reduce((sum, { flow, hours }) => sum + (flow > 0 ? hours : 0), 0);
-  return driveStandby.value * power * drives * Math.max(0, YEAR - running);
+  return power * drives * Math.max(0, YEAR - running);
 }
 
 /** Energy of a year as controlled today and with speed control, and what lies between. */
@@ -39,7 +37,7 @@ export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
   const { brief, motor, motorPower, staticShare, hours } = on;
   const { job, given } = brief;
   const { school } = job;
-  const standby = standbyEnergy(steps, motor.power, drivesOf(on.model), brief.practice);
+  const standby = standbyEnergy(steps, brief.practice.driveStandby.value * motor.power, drivesOf(on.model));
   const unknown = steps.some((step) => step.hours > 0 && step.throttled === undefined);
   const throttled = steps.reduce((sum, step) => sum + (step.throttled ?? 0) * step.hours, 0);
   const controlled = steps.reduce((sum, step) => sum + step.speedControlled * step.hours, standby);

@@ -19,6 +19,7 @@ export function practiceChart(past: readonly (readonly [number, number, number])
     type: 'value',
     name,
     min: 0,
+    axisLine: { onZero: false },
     splitLine: grid ? { lineStyle: { color: line } } : { show: false },
   });
   return {

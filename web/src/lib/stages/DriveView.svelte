@@ -4,6 +4,7 @@
   import DriveFitness from '$lib/components/DriveFitness.svelte';
   import DrivePictures from '$lib/components/DrivePictures.svelte';
   import DriveSettings from '$lib/components/DriveSettings.svelte';
+  import SignalScale from '$lib/components/SignalScale.svelte';
   import TerminalPlan from '$lib/components/TerminalPlan.svelte';
   import type { ViewProps } from './views';
 
@@ -16,6 +17,7 @@
     <DriveFitness store={props.store} />
   {/snippet}
   <DriveSettings {...props} />
+  <SignalScale store={props.store} hydrated={props.hydrated} />
   <TerminalPlan store={props.store} />
   <Cautions />
 </Bench>

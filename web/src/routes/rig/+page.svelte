@@ -108,9 +108,10 @@
     <p class="grow" data-testid="rig-verdict" aria-live="polite">
       {#if blowers}
         {#if Math.abs(apart) <= same}<strong
-            >✓ The flows match: the drive takes {saved.toFixed(0)} W less ({((100 * saved) / blowers[0].watts).toFixed(
-              0,
-            )} %).</strong
+            >✓ The flows match: the drive takes {Math.abs(saved).toFixed(0)} W {saved >= 0 ? 'less' : 'more'} ({(
+              (100 * Math.abs(saved)) /
+              blowers[0].watts
+            ).toFixed(0)} %).</strong
           >{:else}△ The flow of the drive is {(Math.abs(apart) * 100).toFixed(1)} % of full {apart > 0
             ? 'above'
             : 'below'} that of the damper: {apart > 0 ? 'slow it' : 'speed it up'}.{/if}
