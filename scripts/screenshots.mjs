@@ -8,13 +8,10 @@ import { freePort, startDatabase } from './lib/postgres.mjs';
 import { root } from './lib/root.mjs';
 
 const folder = `${root}/docs/screenshots`;
-const PLATE =
-  'HP 30 RPM I770 V 230/460 A 71/35.5 HZ 60 PH 3 SF 1.15 CODE G DES B EFF 93.6 PF 84 FR 286T TEFC INS F AMB 40 CONT ROTSAFE 6311-2Z/C3';
 const views = [
   { name: 'home', path: '/' },
   { name: 'nameplate', tag: 'P-214', path: '/nameplate', open: 'nameplate.ratedTorque' },
   { name: 'inquiry', tag: 'P-214', path: '/situation', show: '[data-cause]' },
-  { name: 'plate-words', tag: 'P-214', path: '/nameplate', plate: PLATE },
   { name: 'motors', path: '/motors' },
   { name: 'motor', path: '/motors', follow: 'P-214-M' },
   { name: 'load', tag: 'BL-402', path: '/load' },
@@ -24,6 +21,7 @@ const views = [
   { name: 'starting', tag: 'RF-110', path: '/starting', press: ['direct'], drawn: true },
   { name: 'protection', tag: 'BL-402', path: '/protection', drawn: true },
   { name: 'pick', tag: 'P-214', path: '/pick' },
+  { name: 'drive', tag: 'HF-031', path: '/drive', drawn: true },
   { name: 'options', tag: 'HF-031', path: '/money', wait: '[data-testid="risk-verdict"]' },
   { name: 'risk', tag: 'HF-031', path: '/money', wait: '[data-swing]', show: '[data-risk]' },
   { name: 'rig', path: '/rig', wait: '[data-meter="watts"]' },
@@ -43,11 +41,6 @@ async function shoot(browser, origin, view) {
   if (path === '/profile') await page.waitForSelector('[data-drawn="true"] svg');
   if (view.wait) await page.waitForSelector(view.wait);
   if (view.show) await page.locator(view.show).first().scrollIntoViewIfNeeded();
-  if (view.plate) {
-    await page.getByLabel('Whole plate as text').fill(view.plate);
-    await page.getByRole('button', { name: 'Read into the fields' }).click();
-    await page.locator('[data-token="doubtful"]').first().click();
-  }
   for (const name of view.press ?? []) await page.getByRole('button', { name }).first().click();
   if (view.drawn) await page.waitForSelector('[data-drawn="true"] svg');
   if (view.follow) {

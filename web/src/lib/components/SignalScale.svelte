@@ -43,7 +43,7 @@
           <line x1="150" y1="132" x2="150" y2="46" class="stroke-copper" stroke-width="3" />
         </g>
         <circle cx="150" cy="132" r="5" class="fill-copper" />
-        <text x="150" y="112" text-anchor="middle" font-size="13" class="fill-quiet">Hz</text>
+        <text x="172" y="138" text-anchor="middle" font-size="13" class="fill-quiet">Hz</text>
       </svg>
       <div class="min-w-60 grow text-sm">
         <label for="signal-scale" class="block"
@@ -52,6 +52,7 @@
         >
         <Range
           id="signal-scale"
+          class="h-2"
           min="0"
           max="1"
           step="0.005"
