@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { Solver } from 'odex';
 import { describe, expect, it } from 'vitest';
-import { overloadOf } from '../src/catalogue/drive-duty.ts';
+import { notBorne, overloadOf } from '../src/catalogue/drive-duty.ts';
 import { emptyJob, solve, type JobInput } from '../src/index.ts';
 import type { DriveItem } from '../src/catalogue/catalogue.ts';
 import { bearableMultiple } from '../src/stages/drive/current.ts';
@@ -635,5 +635,73 @@ describe('what a catalogue says of a drive', () => {
       drive: { deltaAbove: true },
     });
     expect(wrong.codes).toContain('drive.delta-winding');
+  });
+});
+
+describe('what is left of a drive here', () => {
+  it('is its current at this voltage times the share of heat, height, carrier and supply, at both duties', () => {
+    const { solution, own } = figures({
+      ...centrifuge,
+      place: { ambient: '45 °C', altitude: '1500 m' },
+      drive: { carrier: '6 kHz' },
+    });
+    const rated = solution.details.drivePictures?.rated ?? [];
+    expect(rated.map(({ duty, taken }) => [duty, taken])).toEqual([
+      ['normal', false],
+      ['heavy', true],
+    ]);
+    for (const { derates, current } of rated) {
+      expect(current).toBeCloseTo(
+        derates.rated * derates.heat * derates.altitude * derates.carrier * derates.supply,
+        9,
+      );
+      // 6 kHz lie halfway between 1.0 and 0.85.
+      expect(derates.carrier).toBeCloseTo(0.925, 9);
+      expect(derates.altitude).toBeCloseTo(0.95, 9);
+    }
+    expect(own['availableCurrent']).toBeCloseTo(rated.find(({ taken }) => taken)?.current ?? 0, 9);
+  });
+
+  it('on one phase its own share counts before the rule of thumb', () => {
+    const need = { duty: 'normal', systemVoltage: 400, ambient: 300, altitude: 0, inputShare: 0.5 } as const;
+    expect(deratedCurrent(plain, need)).toBe(50);
+    expect(deratedCurrent({ ...plain, singlePhaseShare: 0.6 }, need)).toBe(60);
+    expect(deratedCurrent({ ...plain, singlePhaseShare: 0.6 }, { ...need, inputShare: 1 })).toBe(100);
+  });
+
+  it('a heavy cycle of 150 % for a minute in ten leaves at most 92.8 % between (by hand)', () => {
+    const heavy = overloadOf(plain, 'heavy');
+    const at = (running: number): string | undefined =>
+      notBorne({ name: 'the overload', current: 150, time: 60, every: 600 }, 100, running, heavy);
+    expect(at(92.7)).toBeUndefined();
+    expect(at(93.1)).toContain('mean heat');
+  });
+
+  it('more of anything that derates never chooses a smaller drive', () => {
+    const rated = (more: number): number => {
+      const { solution } = figures({
+        ...centrifuge,
+        place: { ambient: `${30 + 4 * more} °C`, altitude: `${400 * more} m` },
+        drive: { carrier: `${4 + more} kHz` },
+      });
+      return solution.details.chosenDrive?.item.heavyCurrent ?? Number.POSITIVE_INFINITY;
+    };
+    const chosen = [0, 1, 2, 3, 4].map(rated);
+    chosen.slice(1).forEach((each, before) => expect(each).toBeGreaterThanOrEqual(chosen[before] ?? 0));
+    expect(chosen[4]).toBeGreaterThan(chosen[0] ?? 0);
+  });
+
+  it('an old motor of which nothing is said is asked about, a new one is not', () => {
+    const states = (job: JobInput): Record<string, string> =>
+      Object.fromEntries(figures(job).solution.details.drivePictures?.proofs.map(({ of, state }) => [of, state]) ?? []);
+    const kept: JobInput = {
+      ...centrifuge,
+      situation: { kind: 'drive' },
+      nameplate: { power: '30 kW', speed: '1475', voltages: '400', currents: '55', frequency: '50', year: '1989' },
+    };
+    expect(states(kept)['Age']).toBe('ask');
+    expect(states({ ...kept, nameplate: { ...kept.nameplate, year: '2024' } })['Age']).toBe('assumed');
+    expect(states(centrifuge)['Age']).toBe('proven');
+    expect(Object.keys(states(kept))).toHaveLength(7);
   });
 });

@@ -6,6 +6,7 @@ import { efficiencyAbout, powerAt, twoTermMachine } from '../src/stages/profile/
 import { fullOverMeasured, runBy, type FlowModel } from '../src/stages/profile/flow-model.ts';
 import { emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
 import { bySpeed, setting as settingOf, throttled } from './flow-shares.ts';
+import { demo } from './demo.ts';
 import { catalogue, fan } from './round-prices.ts';
 
 /** 70 lb·ft at 1760 rpm. */
@@ -231,4 +232,33 @@ it('efficiency about the best point never falls to nothing: a machine at twice i
 it('the speed of a row is that of its system: with lift it turns faster', () => {
   const row = pump({ staticHeadShare: '40 %' }).details.profile[0];
   expect(row?.speed).toBeCloseTo(bySpeed(0.5, 0.4).speed, 9);
+});
+
+describe('on and off into a storage', () => {
+  const switched = (more: JobInput): Solution =>
+    solve(
+      emptyJob({
+        school: 'IEC',
+        situation: { kind: 'new' },
+        load: { machine: 'pump', torqueKind: 'variable', torque: '96 N·m', speed: '1470 r/min', inertia: '1 kg·m²' },
+        supply: { voltage: '400 V', frequency: '50 Hz' },
+        profile: {
+          control: 'on/off',
+          fullFlow: '120 m³/h',
+          points: [{ flow: '50 %', hours: '6000' }],
+          ...more.profile,
+        },
+        starting: { method: 'direct', speedControl: 'no' },
+      }),
+      demo,
+    );
+  it('starts at most Q/(4V) an hour: 120 m³/h and 5 m³ are 6 (by hand); the start must bear it', () => {
+    expect(switched({ profile: { storage: '5 m³' } }).values['profile.cyclesPerHour']?.value).toBeCloseTo(6, 9);
+    const small = switched({ profile: { storage: '200 L' } });
+    expect(small.values['profile.cyclesPerHour']?.value).toBeCloseTo(150, 9);
+    expect(small.details.starting.find(({ method }) => method === 'direct')?.failures.join()).toContain('150');
+    expect(switched({ profile: { storage: '5 m³', control: 'throttle' } }).values).not.toHaveProperty([
+      'profile.cyclesPerHour',
+    ]);
+  });
 });

@@ -42,6 +42,7 @@ const defined: Readonly<Partial<Record<Dimension, Readonly<Record<string, number
     gpm: (231 * 0.0254 ** 3) / 60,
     cfm: 0.3048 ** 3 / 60,
   },
+  volume: { 'm³': 1, gal: 231 * 0.0254 ** 3, L: 1e-3, 'ft³': 0.3048 ** 3 },
   pressure: { kPa: 1e3, Pa: 1, bar: 1e5, mbar: 100, MPa: 1e6, psi: lbf / 0.0254 ** 2, inH2O: 249.089, mmH2O: 9.80665 },
   velocity: { 'm/s': 1, 'm/min': 1 / 60, 'ft/min': 0.3048 / 60, 'ft/s': 0.3048 },
   density: { 'kg/m³': 1, 'g/cm³': 1e3, 'lb/ft³': 0.45359237 / 0.3048 ** 3 },

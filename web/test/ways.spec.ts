@@ -175,6 +175,7 @@ test('a catalogue of one’s own: refused with reasons, added, picked from, expo
     motors: [{ ...first, id: 'OWN-1', name: 'Own motor' }],
     drives: [],
     parts: [],
+    accessories: [],
   };
   await add('{"name": "half');
   await expect(page.locator('#file-error')).toContainText('not complete JSON');

@@ -63,7 +63,7 @@ export function notBorne(
   const period = Math.max(time, every ?? overload.repeat);
   const base = Math.min(1, running / continuous);
   const rms = Math.sqrt((asked ** 2 * time + base ** 2 * (period - time)) / period);
-  return rms > 1.0001 && every !== undefined && every < overload.repeat
+  return rms > 1.0001 && every !== undefined && every <= overload.repeat
     ? `${name} comes so often that its mean heat is ${share(rms ** 2)} of what it bears`
     : undefined;
 }

@@ -45,6 +45,8 @@ export const driveItemSchema = z.strictObject({
    */
   losses: z.array(z.number().positive().max(1e6)).length(8).optional(),
   standbyPower: z.number().nonnegative().max(1e5).optional(),
+  /** Share of its current it keeps on a single-phase supply. */
+  singlePhaseShare: z.number().positive().max(1).optional(),
   /** Rise time of its output, s. */
   riseTime: z.number().positive().max(1e-5).optional(),
   /** A brake chopper is inside: V at which it lets go, and the least Ω it bears. */

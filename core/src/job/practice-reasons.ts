@@ -180,6 +180,13 @@ export const practiceReasons: Readonly<Record<PracticeName, Reason>> = {
       { value: 100, whose: 'plants whose motors are all made for a drive' },
     ],
   },
+  driveLife: {
+    why: 'Its capacitors dry out; fans go twice as early.',
+    others: [
+      { value: 8, whose: 'hot or dirty places' },
+      { value: 15, whose: 'plants that replace fans and capacitors in time' },
+    ],
+  },
   driveInstallation: {
     why: 'Labour, cable and commissioning of a drive as a share of its price.',
     others: [{ value: 1, whose: 'contractors’ prices' }],

@@ -227,6 +227,13 @@ export const practiceRules = {
     dimension: 'altitude',
     range: [1, 500],
   },
+  driveLife: {
+    title: 'A drive lives about, years',
+    stage: 'money',
+    value: 11,
+    dimension: 'count',
+    range: [1, 50],
+  },
   driveInstallation: {
     title: 'Installing a drive, share of its price',
     stage: 'money',

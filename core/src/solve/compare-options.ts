@@ -139,11 +139,12 @@ function worthOf(options: readonly Compared[], horizon: Horizon): OptionComparis
   const costed = options.flatMap((option) => {
     const first = figureOf(option, 'money.firstCost');
     const yearly = figureOf(option, 'money.yearlyCost');
-    return first === undefined || yearly === undefined ? [] : [{ letter: option.letter, first, yearly }];
+    const whole = figureOf(option, 'money.discountedCost');
+    return first === undefined || yearly === undefined ? [] : [{ letter: option.letter, first, yearly, whole }];
   });
   const [base] = costed.toSorted((a, b) => a.first - b.first);
   if (!base) return [];
-  return costed.flatMap(({ letter, first, yearly }) => {
+  return costed.flatMap(({ letter, first, yearly, whole }) => {
     if (letter === base.letter) return [];
     const investment = { capital: first - base.first, saving: base.yearly - yearly };
     const rate = internalRate(investment, horizon);
@@ -155,7 +156,9 @@ function worthOf(options: readonly Compared[], horizon: Horizon): OptionComparis
         against: base.letter,
         extra: investment.capital,
         saving: investment.saving,
-        netPresentValue: netPresentValue(investment, horizon),
+        // What is replaced on the way counts in it; rate and payback go by what is bought now.
+        netPresentValue:
+          whole === undefined || base.whole === undefined ? netPresentValue(investment, horizon) : base.whole - whole,
         ...(rate === undefined ? {} : { internalRate: rate }),
         ...(payback === undefined ? {} : { payback }),
         ...(discounted === undefined ? {} : { discountedPayback: discounted }),

@@ -102,6 +102,8 @@ const counterparts: Readonly<Record<string, string>> = {
   'lb·ft²': 'kg·m²',
   't/h': 'ton/h',
   'ton/h': 't/h',
+  gal: 'm³',
+  'm³': 'gal',
   'kWh/t': 'kWh/ton',
   'kWh/ton': 'kWh/t',
   kg: 'lb',

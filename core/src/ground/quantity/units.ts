@@ -22,6 +22,7 @@ export type Dimension =
   | 'massFlow'
   | 'energyPerMass'
   | 'flow'
+  | 'volume'
   | 'pressure'
   | 'velocity'
   | 'density'
@@ -165,6 +166,16 @@ export const dimensions: Readonly<Record<Dimension, DimensionUnits>> = {
       { names: ['L/min', 'l/min', 'lpm'], factor: 0.001 / 60 },
       { names: ['gpm', 'gal/min', 'usgpm'], factor: 0.003_785_411_784 / 60 },
       { names: ['cfm', 'ft³/min', 'ft3/min', 'acfm'], factor: FOOT ** 3 / 60 },
+    ],
+  },
+  volume: {
+    si: 'm³',
+    shown: { NEMA: 'gal', IEC: 'm³' },
+    units: [
+      { names: ['m³', 'm3', 'cbm'], factor: 1 },
+      { names: ['gal', 'gallon', 'gallons'], factor: 231 * INCH ** 3 },
+      { names: ['L', 'l', 'litre', 'liter', 'litres', 'liters'], factor: 0.001 },
+      { names: ['ft³', 'ft3', 'cu ft'], factor: FOOT ** 3 },
     ],
   },
   pressure: {

@@ -1,3 +1,4 @@
+import { laterCosts } from '../../stages/money/later.ts';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { interpolate } from '../../ground/numeric.ts';
@@ -92,7 +93,14 @@ export function outcomesOf(model: RiskModel, world: World): Outcome[] {
   return model.options.map((option) => {
     const first = option.first * world.capital;
     const yearly = yearlyOf(option, yearAt(option, model, world), world);
-    return { first, yearly, life: first + years * yearly, discounted: first + growing * yearly };
+    const { later } = option;
+    const replaced = { ...later, replacement: later.replacement * world.capital };
+    return {
+      first,
+      yearly,
+      life: first + years * yearly + laterCosts(replaced, years, 0),
+      discounted: first + growing * yearly + laterCosts(replaced, years, horizon.discount),
+    };
   });
 }
 

@@ -1,3 +1,4 @@
+import { laterOf, type Later } from '../../stages/money/later.ts';
 import type { Catalogue } from '../../catalogue/catalogue.ts';
 import type { Job } from '../../job/job.ts';
 import type { Letter } from '../../job/places.ts';
@@ -29,6 +30,8 @@ export interface RiskOption {
   readonly name: string;
   readonly first: number;
   readonly upkeep: number;
+  /** What is replaced on the way and left at the end. */
+  readonly later: Later;
   /** By factor of the power at full flow, then by what is added to the static share of the head. */
   readonly grid: readonly (readonly YearOfCost[])[];
   /** Losses of the motor between the best and the worst that may be delivered, of those counted. */
@@ -92,6 +95,7 @@ function optionOf(
       name: nameOf(option),
       first: firstCost.value,
       upkeep: brief.given.money.upkeep?.value ?? 0,
+      later: laterOf(brief),
       grid,
       losses: lossesOf(running),
       byFlow: byFlowOf(points, (flows) => yearOf(option, running, price.value, flows)),

@@ -67,6 +67,11 @@ export function brakingOf(driven: Driven, flag: Flag): Partial<DriveValues> {
   const inertia = starting.values.totalInertia;
   const from = { J: inertia, n: load.values.motorSpeed };
   const lowering = loweringPower(driven);
+  if (brief.job.drive.dcBrake)
+    flag(
+      'drive.dc-brake',
+      `Each stop by dc leaves ${quantity(kineticEnergy(turning), 'kineticEnergy', school, { source: '' }).text} in the rotor, as much as a start does; it holds nothing at rest.`,
+    );
   return {
     ...rampUp(driven, turning, flag),
     ...shortestStop(driven, turning),

@@ -1,6 +1,7 @@
 import { bearableTime, overloadOf, type Overload } from '../../catalogue/drive-duty.ts';
 import { PRACTICE, quantity } from '../../ground/value.ts';
 import { currentNeeded, driveDuty, eventsOf, SEVERAL } from '../pick/choose-drive.ts';
+import { deratedCurrent, deratesOf, type Derates } from '../pick/rank-drives.ts';
 import type { Driven } from './asked-of-drive.ts';
 import type { Flag } from './findings.ts';
 import type { DriveValues } from './values.ts';
@@ -26,11 +27,38 @@ export interface Asked {
   readonly borne: number | undefined;
 }
 
+/** What the drive is rated for at either duty, and what each circumstance leaves; undefined without a drive. */
+export interface Rated {
+  readonly duty: 'normal' | 'heavy';
+  readonly taken: boolean;
+  readonly derates: Derates;
+  /** A left of it here. */
+  readonly current: number;
+}
+
+function ratedOf({ item, brief, place, voltage, ...driven }: Driven): Rated[] {
+  if (!item) return [];
+  const duty = driveDuty({ brief, ...driven });
+  const here = {
+    ambient: place.values.ambient.value,
+    altitude: place.values.altitude.value,
+    inputShare: brief.job.supply.phases === '1' ? brief.practice.singlePhaseShare.value : 1,
+    systemVoltage: voltage.value,
+    carrier: brief.given.drive.carrier?.value,
+  };
+  return (['normal', 'heavy'] as const).map((each) => ({
+    duty: each,
+    taken: each === duty,
+    derates: deratesOf(item, { ...here, duty: each }),
+    current: deratedCurrent(item, { ...here, duty: each }),
+  }));
+}
+
 /** The current for good, what the drive gives here, and what is asked of it for a short time. */
 export function currentOf(
   driven: Driven,
   flag: Flag,
-): { readonly values: Partial<DriveValues>; readonly asked: readonly Asked[] } {
+): { readonly values: Partial<DriveValues>; readonly asked: readonly Asked[]; readonly rated: readonly Rated[] } {
   const { brief, motor, motors, pick, item } = driven;
   const { school } = brief.job;
   const motorCurrent = pick.values.motorCurrent;
@@ -54,6 +82,7 @@ export function currentOf(
   checkCurrent(driven, flag);
   return {
     asked,
+    rated: ratedOf(driven),
     values: {
       requiredCurrent: quantity(currentNeeded(motor, driven), 'current', school, {
         formula: motors > 1 ? `I = ${SEVERAL}\\,n\\,I_n` : 'I \\ge I_n',

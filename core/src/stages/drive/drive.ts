@@ -3,7 +3,7 @@ import { PRACTICE, quantity, wording } from '../../ground/value.ts';
 import type { Driven, DriveOn } from './asked-of-drive.ts';
 import { bearingsOf } from './bearings.ts';
 import { brakingOf } from './braking.ts';
-import { currentOf, type Asked } from './current.ts';
+import { currentOf, type Asked, type Rated } from './current.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { fitnessOf, type Fitness } from './fitness.ts';
 import { leadOf, type Filter, type LeadPicture } from './lead.ts';
@@ -17,6 +17,7 @@ import type { DriveValues } from './values.ts';
 /** What the screens draw of a drive. */
 export interface DrivePictures {
   readonly asked: readonly Asked[];
+  readonly rated: readonly Rated[];
   readonly range: SpeedRange;
   readonly lead: LeadPicture;
   readonly line: Pick<LineResult, 'side' | 'orders' | 'remedies'>;
@@ -66,6 +67,7 @@ export function drive(on: DriveOn): DriveResult {
   const fitness = fitnessOf(driven, lead, range, bearings.value);
   checkControl(driven, range, flag);
   checkItem(driven, lead.filter, flag);
+  checkBypass(driven, flag);
   const values: DriveValues = {
     verdict: fitness.value,
     ...current.values,
@@ -86,6 +88,7 @@ export function drive(on: DriveOn): DriveResult {
     parts: partsBeside({ driven, filter: lead.filter, side: line.side, values, ring: bearings.ring }, flag),
     pictures: {
       asked: current.asked,
+      rated: current.rated,
       range,
       lead: lead.picture,
       line: { side: line.side, orders: line.orders, remedies: line.remedies },
@@ -200,6 +203,17 @@ function checkItem({ brief, item, nameplate, motor, voltage, pick }: Driven, fil
 
 /** How near 1/√3 of the supply a winding’s voltage must lie. Common practice, no published source. */
 const DELTA_NEAR = 0.06;
+
+/** On the line beside the drive it starts as any motor does. */
+function checkBypass({ brief, starting }: Driven, flag: Flag): void {
+  if (!brief.job.drive.bypass) return;
+  const direct = starting.comparisons.find(({ method }) => method === 'direct');
+  if (!direct) return;
+  flag(
+    'drive.bypass',
+    `Around the drive it starts direct: ${direct.text.current}${direct.passes ? '' : ', and does not pass: see Starting'}.`,
+  );
+}
 
 function checkControl({ brief, frequency }: Driven, range: SpeedRange, flag: Flag): void {
   const { drive: said } = brief.job;

@@ -20,7 +20,7 @@ const analog = is('drive.reference', '4–20 mA', '0–10 V');
 const CABLE = 'Cable, winding and filter';
 const LINE = 'Line side and harmonics';
 const SPEEDS = 'Speeds and machine';
-const STOP = 'Stopping';
+const STOP = 'Ramps and stopping';
 const CONTROL = 'Control';
 
 export const lead = 'What the drive must carry, what the cable does to the winding, and what is set in it.';
@@ -203,6 +203,7 @@ export const fields = {
       group: STOP,
       asked: brakes,
     }),
+    dcBrake: flag({ label: 'Braked by dc in its winding', group: STOP }),
     command: choice(
       [
         ['three-wire', 'Start and stop buttons'],

@@ -18,12 +18,6 @@ export const findings = declared({
     clear: 'Order the filter with the drive; it stands at the drive, not at the motor.',
     field: 'drive.filter',
   },
-  'drive.lead-unknown': {
-    severity: 'note',
-    basis: REFLECTED,
-    clear: 'Measure the way of the cable, trays and loops included.',
-    field: 'drive.lead',
-  },
   'drive.lead-rule': {
     severity: 'note',
     basis: `Rule of the site for cables without a filter, ${PRACTICE}`,
@@ -71,6 +65,24 @@ export const findings = declared({
     basis: `Cooling, machine and way of control; ${PRACTICE}`,
     clear: 'Add a blower of its own, a larger motor, or another reduction.',
     field: 'drive.cooling',
+  },
+  'drive.bypass': {
+    severity: 'note',
+    basis: 'Direct start of the fitted circuit on this source',
+    clear: 'See that network and machine bear it; interlock both contactors, with isolation around the drive.',
+    field: 'drive.bypass',
+  },
+  'drive.dc-brake': {
+    severity: 'note',
+    basis: 'A dc field turns the whole energy into heat of the rotor, plugging three times as much (definition)',
+    clear: 'Count each such stop as a start.',
+    field: 'drive.dcBrake',
+  },
+  'drive.filter-carrier': {
+    severity: 'caution',
+    basis: PRACTICE,
+    clear: 'Set the carrier the filter’s data name.',
+    field: 'drive.carrier',
   },
   'drive.delta-winding': {
     severity: 'stop',

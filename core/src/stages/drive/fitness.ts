@@ -1,4 +1,5 @@
 import { PRACTICE, wording, type Value } from '../../ground/value.ts';
+import { KNOWN_YEAR } from '../nameplate/decoding.ts';
 import type { Driven } from './asked-of-drive.ts';
 import type { Lead } from './lead.ts';
 import type { SpeedRange } from './speed-range.ts';
@@ -30,6 +31,7 @@ export function fitnessOf(driven: Driven, lead: Lead, range: SpeedRange, bearing
     { of: 'Bearings', state: 'assumed', says: bearings.text } as const,
     rangeProof(driven, range),
     coolingProof(driven),
+    ageProof(driven, lead),
     plateProof(driven, lead),
   ];
   const failed = proofs.some(({ state }) => state === 'fails');
@@ -99,6 +101,20 @@ function coolingProof({ brief, pick }: Driven): Proof {
   if (pick.chosenMotor?.item.inverterDuty === true)
     return { of: 'Cooling', state: 'proven', says: 'Made for low speed on a drive.' };
   return { of: 'Cooling', state: 'assumed', says: 'By the fan on its shaft, after a curve recalled only roughly.' };
+}
+
+/** Years from which on a winding of which nothing is said is doubted. Common practice: 5 to 10 years. */
+const OLD = 7;
+
+/** Wire and resin made before drives were common bear less; a rewound motor is as old as its rewind. */
+function ageProof({ brief, pick }: Driven, { proven }: Lead): Proof {
+  if (pick.chosenMotor) return { of: 'Age', state: 'proven', says: 'New.' };
+  const made = Number(/\b(19|20)\d\d\b/.exec(brief.job.nameplate.year ?? '')?.[0]);
+  const known = Number.isFinite(made);
+  const age = KNOWN_YEAR - made;
+  const says = known ? `Made in ${made}, ${age} years old.` : 'Not known.';
+  if (proven || (known && age <= OLD)) return { of: 'Age', state: 'assumed', says };
+  return { of: 'Age', state: 'ask', says, question: 'Was it rewound since it was made, and with which wire?' };
 }
 
 function plateProof({ pick, nameplate, brief }: Driven, { proven }: Lead): Proof {

@@ -272,13 +272,7 @@ function checkLead(found: Found): void {
   const { driven, peak, withstand, filter, behind, flag } = found;
   const { brief, motor, voltage } = driven;
   const { lead } = brief.given.drive;
-  if (!lead || !peak || behind === undefined) {
-    flag(
-      'drive.lead-unknown',
-      'The length of the cable to the motor is not typed: the peak at the winding is not known.',
-    );
-    return;
-  }
+  if (!lead || !peak || behind === undefined) return;
   const over = behind > withstand.value * 1.0001;
   const mend = (label: string, to: Filter) => ({ label, set: { 'drive.filter': to } });
   if (over)
@@ -313,7 +307,21 @@ function checkLead(found: Found): void {
   if (motor.power < SMALL && charges)
     flag('drive.small-drive-long-lead', `Charging ${lead.text} of shielded cable can trip a drive this small.`);
   checkSine(found, voltage.value);
+  const carrier = brief.given.drive.carrier;
+  if (carrier && filter === 'dV/dt' && carrier.value > CARRIERS['dV/dt'])
+    flag(
+      'drive.filter-carrier',
+      `dV/dt filters overheat above about ${CARRIERS['dV/dt'] / 1000} kHz; ${carrier.text} is set.`,
+    );
+  if (carrier && filter === 'sine' && carrier.value < CARRIERS.sine)
+    flag(
+      'drive.filter-carrier',
+      `A sine filter wants at least about ${CARRIERS.sine / 1000} kHz, or it resonates; ${carrier.text} is set.`,
+    );
 }
+
+/** Hz that filters bear at most, or want at least. Common practice, no published source; the filter’s data decide. */
+const CARRIERS = { 'dV/dt': 6000, sine: 4000 } as const;
 
 /** A sine filter takes volts, so the motor reaches rated flux only below rated frequency. */
 function checkSine({ driven: { share, motor }, filter, flag }: Found, system: number): void {

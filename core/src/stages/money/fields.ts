@@ -47,6 +47,28 @@ export const fields = {
       group: 'Interest, upkeep, carbon',
       note: 'What somebody else pays of this option',
     }),
+    replacement: quantity('money', {
+      label: 'What is replaced on the way costs',
+      min: 0,
+      max: 1e9,
+      example: '3000',
+      group: 'Interest, upkeep, carbon',
+      note: 'Cost of what wears out in this option within the years counted: drive, fans and capacitors, contactors',
+    }),
+    replacedAfter: quantity('span', {
+      label: 'Every',
+      min: YEAR / 12,
+      max: 50 * YEAR,
+      example: '10 years',
+      group: 'Interest, upkeep, carbon',
+    }),
+    restValue: quantity('money', {
+      label: 'Worth at the end of the years',
+      min: 0,
+      max: 1e9,
+      example: '800',
+      group: 'Interest, upkeep, carbon',
+    }),
   }),
   repairPrice: quantity('money', {
     label: 'Price of the repair',

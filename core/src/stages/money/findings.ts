@@ -3,6 +3,12 @@ import { declared, type FlagOf } from '../declared-finding.ts';
 
 /** What this stage may find, by its code. */
 export const findings = declared({
+  'money.life': {
+    severity: 'note',
+    basis: PRACTICE,
+    clear: 'Type what is replaced on the way and how often, or count fewer years.',
+    field: 'money.replacement',
+  },
   'money.never-pays': {
     severity: 'caution',
     basis: 'Profile of this job',

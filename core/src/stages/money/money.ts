@@ -9,6 +9,7 @@ import type { MoneyOn } from './asked-of-money.ts';
 import { billOf, extraCapital, firstCost, type BillLine } from './capital.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { horizonOf } from './horizon.ts';
+import { laterCosts, laterOf } from './later.ts';
 import { repairOrReplace } from './repair.ts';
 import { runningCosts } from './running-cost.ts';
 import type { MoneyValues } from './values.ts';
@@ -38,6 +39,7 @@ export function money(on: MoneyOn): MoneyResult {
   const payback = extra && paybackOf(extra, running.yearlySaving, on);
   checkPays(running.yearlySaving, on, flag);
   checkDemand(running, on, flag);
+  checkLives(on, flag);
   const values: MoneyValues = {
     ...running,
     ...(extra ? { extraCapital: extra } : {}),
@@ -63,20 +65,45 @@ function paybackOf(extra: Value, saving: Value | undefined, { brief }: MoneyOn):
 
 function lifeCost(first: Value, yearly: Value, { brief }: MoneyOn): Value {
   const years = yearsCounted(brief);
-  return quantity(first.value + years * yearly.value, 'money', brief.job.school, {
-    origin: 'estimated',
-    formula: 'C + n\\,K',
-    from: {
-      C: first,
-      n: quantity(years * YEAR, 'span', brief.job.school, {
-        origin: brief.given.money.years ? 'given' : 'estimated',
-        source: brief.given.money.years ? 'typed in this job' : 'usual span',
-      }),
-      K: yearly,
+  return quantity(
+    first.value + years * yearly.value + laterCosts(laterOf(brief), years, 0),
+    'money',
+    brief.job.school,
+    {
+      origin: 'estimated',
+      formula: 'C + n\\,K + \\sum R - S',
+      from: {
+        C: first,
+        n: quantity(years * YEAR, 'span', brief.job.school, {
+          origin: brief.given.money.years ? 'given' : 'estimated',
+          source: brief.given.money.years ? 'typed in this job' : 'usual span',
+        }),
+        K: yearly,
+        ...laterFrom(brief),
+      },
+      source: 'definition',
+      note: 'Without interest and without rising prices.',
     },
-    source: 'definition',
-    note: 'Without interest and without rising prices.',
-  });
+  );
+}
+
+/** What is replaced on the way, how often, and what is left at the end. */
+const laterFrom = ({ given: { money: typed } }: MoneyOn['brief']): Record<string, Value | undefined> => ({
+  R: typed.replacement,
+  t: typed.replacedAfter,
+  S: typed.restValue,
+});
+
+/** Something lives so long that what replaces it falls within the years counted, and nothing is typed for it. */
+function checkLives({ brief, pick }: MoneyOn, flag: Flag): void {
+  const { replacement, replacedAfter } = brief.given.money;
+  const years = yearsCounted(brief);
+  const { driveLife } = brief.practice;
+  if (!pick.chosenDrive || years <= driveLife.value || (replacement && replacedAfter)) return;
+  flag(
+    'money.life',
+    `${formatNumber(years, 3)} years are counted and a drive lives about ${driveLife.text}: one that replaces it is not counted.`,
+  );
 }
 
 /** What it all is worth now, and what the same would be each year. */
@@ -87,10 +114,18 @@ function discounted(
 ): Pick<MoneyValues, 'discountedCost' | 'annualCost'> {
   const { school } = brief.job;
   const horizon = horizonOf(brief);
-  const from = { C: first, K: yearly, r: brief.practice.discountRate, e: brief.given.money.priceGrowth };
-  const discountedCost = quantity(first.value + yearly.value * growingAnnuity(horizon), 'money', school, {
+  const from = {
+    C: first,
+    K: yearly,
+    r: brief.practice.discountRate,
+    e: brief.given.money.priceGrowth,
+    ...laterFrom(brief),
+  };
+  const later = laterCosts(laterOf(brief), horizon.years, horizon.discount);
+  const discountedCost = quantity(first.value + yearly.value * growingAnnuity(horizon) + later, 'money', school, {
     origin: 'estimated',
-    formula: 'C + K\\,\\dfrac{1 - \\left(\\frac{1+e}{1+r}\\right)^n}{r - e}',
+    formula:
+      'C + K\\,\\dfrac{1 - \\left(\\frac{1+e}{1+r}\\right)^n}{r - e} + \\sum\\dfrac{R}{(1+r)^t} - \\dfrac{S}{(1+r)^n}',
     from,
     source: 'present value of a growing series',
     note: 'Tax is left out.',

@@ -61,22 +61,36 @@ function dutyCurrent(
   return duty === 'heavy' ? (band ?? item).heavyCurrent : (band ?? item).normalCurrent;
 }
 
-/** Continuous output after the catalogue’s own derates for ambient and altitude and that of the supply, A; zero above the top ambient. */
-export function deratedCurrent(
-  item: DriveItem,
-  {
-    duty,
-    ambient,
-    altitude,
-    inputShare,
-    carrier,
-    systemVoltage,
-  }: Pick<DriveNeed, 'duty' | 'ambient' | 'altitude' | 'inputShare' | 'carrier' | 'systemVoltage'>,
-): number {
-  if (ambient > item.maximumAmbient) return 0;
+/** What a drive is rated for at a duty and supply, A, and the share each circumstance leaves of it. */
+export interface Derates {
+  readonly rated: number;
+  /** None above the highest ambient. */
+  readonly heat: number;
+  readonly altitude: number;
+  readonly carrier: number;
+  readonly supply: number;
+}
+
+type Circumstances = Pick<DriveNeed, 'duty' | 'ambient' | 'altitude' | 'inputShare' | 'carrier' | 'systemVoltage'>;
+
+/** The catalogue’s own derates for ambient and altitude, and those of carrier and supply. */
+export function deratesOf(item: DriveItem, need: Circumstances): Derates {
+  const { ambient, altitude, inputShare, carrier } = need;
   const heat = 1 - item.deratePerKelvin * Math.max(0, ambient - item.ratedAmbient);
   const air = 1 - item.deratePer100m * Math.max(0, (altitude - 1000) / 100);
-  return Math.max(0, dutyCurrent(item, { duty, systemVoltage }) * heat * air * inputShare * carrierShare(carrier));
+  return {
+    rated: dutyCurrent(item, need),
+    heat: ambient > item.maximumAmbient ? 0 : Math.max(0, heat),
+    altitude: Math.max(0, air),
+    carrier: carrierShare(carrier),
+    supply: inputShare < 1 ? (item.singlePhaseShare ?? inputShare) : 1,
+  };
+}
+
+/** Continuous output after all derates, A. */
+export function deratedCurrent(item: DriveItem, need: Circumstances): number {
+  const { rated, heat, altitude, carrier, supply } = deratesOf(item, need);
+  return rated * heat * altitude * carrier * supply;
 }
 
 /** Share of its current a drive keeps at a carrier frequency, kHz. Common practice, no published source. */

@@ -95,6 +95,14 @@ export const fields = {
     group: 'Recorded log',
     note: 'From the first to the last sample of the log that the hours come from',
   }),
+  storage: quantity('volume', {
+    label: 'Volume between on and off',
+    min: 1e-4,
+    max: 1e6,
+    example: '1200 gal or 4.5 m³',
+    asked: (look) => look('profile.control') === 'on/off' || look('profile.ownControl') === 'on/off',
+    note: 'What is stored between switching on and off; sets how often it starts',
+  }),
   staticHeadShare: quantity('fraction', { label: 'Static share of the head', min: 0, max: 0.98, example: '30 %' }),
   shutOffHead: quantity('fraction', {
     label: 'Head at no flow',

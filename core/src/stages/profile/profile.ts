@@ -10,6 +10,7 @@ import type { Job } from '../../job/job.ts';
 import { leastOf } from '../../ground/numeric.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import { notebook, type OptionBrief } from '../stage.ts';
+import { cyclesOf } from './storage.ts';
 import { shiftsOf } from './shifts.ts';
 import type { ProfileValues } from './values.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
@@ -39,9 +40,18 @@ export function profileOn(on: ProfileOn): ProfileResult {
   if (total > YEAR_HOURS * HOUR) flag('profile.hours', `The hours add up to ${shownTotal}; a year has 8 760 h.`);
   if (points.length > 0 && !motorPower) need(loadField(job), 'Load torque and speed, for the energy of the profile');
   const hours = quantity(total, 'time', job.school, { formula: '\\sum t_i', source: 'typed in this job' });
+  const cycles = cyclesOf(brief);
   if (!motor || !motorPower || total <= 0) {
     const summary = points.length > 0 ? `${shownTotal} a year` : '';
-    return { values: total > 0 ? { hours } : {}, findings, missing, summary, points: [], drawn: UNDRAWN, flowVaries };
+    return {
+      values: { ...(total > 0 ? { hours } : {}), ...(cycles ? { cyclesPerHour: cycles } : {}) },
+      findings,
+      missing,
+      summary,
+      points: [],
+      drawn: UNDRAWN,
+      flowVaries,
+    };
   }
   const model = flowModelOf(brief, staticShare, points);
   const fullPower = atFullFlow(motorPower, model, on);
@@ -55,7 +65,12 @@ export function profileOn(on: ProfileOn): ProfileResult {
   checkAboveFull(motor, steps, { brief, flag, from });
   const energy = energyOf(steps, { ...on, motor, motorPower: fullPower, hours, staticShare, model });
   checkWaste(energy.energySaved, flowVaries, brief, flag);
-  const values = { hours, ...rangeOf(steps, hours, job.school), ...energy };
+  const values = {
+    hours,
+    ...rangeOf(steps, hours, job.school),
+    ...(cycles ? { cyclesPerHour: cycles } : {}),
+    ...energy,
+  };
   return {
     values,
     findings,

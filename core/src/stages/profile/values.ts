@@ -7,6 +7,8 @@ export const values = {
   meanFlow: figure('fraction', 'Mean flow'),
   /** Of full speed, in the rows that have hours. */
   leastSpeed: figure('fraction', 'Lowest speed on a drive'),
+  /** Switched on and off into a storage, at half its flow. */
+  cyclesPerHour: figure('count', 'Starts an hour of on and off, at most'),
   /** Electrical energy of a year, J. */
   energyThrottled: figure('energy', 'Energy as controlled today', { sheet: 'Energy and money' }),
   energySpeedControlled: figure('energy', 'Energy with speed control', { sheet: 'Energy and money' }),

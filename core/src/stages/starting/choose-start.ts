@@ -1,3 +1,4 @@
+import type { Value } from '../../ground/value.ts';
 import { compareStart, type Comparison, type Limits } from './comparison.ts';
 import type { Flag } from './findings.ts';
 import { methods, type Method } from './feeds.ts';
@@ -21,7 +22,14 @@ export interface Bench {
   readonly passes: (method: Method) => boolean;
 }
 
-const limitsOf = ({ brief, motor, supply, stall, load, drive }: StartKnown, borne: StartsBorne): Limits => ({
+/** Starts an hour that are wanted: typed, of the cycle, or of on and off into a storage, whichever is more. */
+const wantedStarts = ({ load, profile }: Pick<StartKnown, 'load' | 'profile'>): Value | undefined => {
+  const { startsPerHour } = load.values;
+  const { cyclesPerHour } = profile.values;
+  return cyclesPerHour && cyclesPerHour.value > (startsPerHour?.value ?? 0) ? cyclesPerHour : startsPerHour;
+};
+
+const limitsOf = ({ brief, motor, supply, stall, load, drive, profile }: StartKnown, borne: StartsBorne): Limits => ({
   brief,
   motor,
   supply,
@@ -30,7 +38,7 @@ const limitsOf = ({ brief, motor, supply, stall, load, drive }: StartKnown, born
   dial: dialOf(motor, brief),
   load: load.values.motorPower && load.values.motorPower.value / motor.power,
   drive,
-  starts: { wanted: load.values.startsPerHour, rest: load.duty?.rest, borne },
+  starts: { wanted: wantedStarts({ load, profile }), rest: load.duty?.rest, borne },
 });
 
 /** `supposing`: coarsely, and without running up what leaves too little torque even at full voltage. */

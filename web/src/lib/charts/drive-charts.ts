@@ -85,6 +85,8 @@ export function rangeChart({ range }: Pictures, rated: number, rows: readonly Ro
   const end = range.shares.at(-1) ?? 1;
   const top = roundUp(Math.max(...range.short, ...range.continuous) * 105, 20);
   const loadAt = (share: number): number => (range.load?.[range.shares.findIndex((each) => each >= share)] ?? 0) * 100;
+  /** Its own fan cools less the slower it turns. */
+  const selfCooled = range.shares.some((share, at) => share < 0.9 && (range.continuous[at] ?? 1) < 0.99);
   const ran = rows.filter(({ hours, flow }) => hours > 0 && flow > 0);
   const curve = (name: string, torques: readonly number[], color: string, more: Record<string, unknown> = {}) => ({
     name,
@@ -99,7 +101,13 @@ export function rangeChart({ range }: Pictures, rated: number, rows: readonly Ro
     ...frame(),
     legend: {
       ...legendLook(),
-      data: ['Allowed for good', 'For a minute', 'Load', { name: 'Rows of the profile', itemStyle: { opacity: 1 } }],
+      data: [
+        'Allowed for good',
+        ...(selfCooled ? ['With a blower'] : []),
+        'For a minute',
+        'Load',
+        { name: 'Rows of the profile', itemStyle: { opacity: 1 } },
+      ],
     },
     tooltip: {
       trigger: 'axis',
@@ -116,6 +124,21 @@ export function rangeChart({ range }: Pictures, rated: number, rows: readonly Ro
       ...(range.most.share < end ? [shaded('too fast', turns(range.most.share), turns(end), top)] : []),
       ...range.skips.map(({ from, to }) => shaded('skipped', turns(from), turns(to), top)),
       curve('Allowed for good', range.continuous, sea, { areaStyle: { color: sea, opacity: 0.08 } }),
+      ...(selfCooled
+        ? [
+            {
+              name: 'With a blower',
+              type: 'line',
+              symbol: 'none',
+              data: [
+                [0, 100],
+                [turns(1), 100],
+              ],
+              lineStyle: { color: sea, width: 1.25, type: 'dotted' },
+              itemStyle: { color: sea },
+            },
+          ]
+        : []),
       curve('For a minute', range.short, sea, { lineStyle: { color: sea, width: 1.5, type: 'dashed' } }),
       ...(range.load ? [curve('Load', range.load, copper)] : []),
       ...(range.load && ran.length > 0

@@ -24,7 +24,7 @@
     speeds: 'Speeds',
     cable: 'Cable and winding',
     network: 'Network',
-    overload: 'Short overloads',
+    overload: 'Current',
   } as const;
   type Shown = keyof typeof shows;
   /** What is wrong is looked at first. */
@@ -107,6 +107,33 @@
 {/snippet}
 
 {#snippet overload(of: NonNullable<typeof pictures>)}
+  {#if of.rated.length > 0}
+    <table class="mb-3 w-full text-sm" aria-label="What the drive is rated for, and what is left here">
+      <thead>
+        <tr class="text-quiet">
+          <th scope="col" class={th}>Duty</th>
+          <th scope="col" class={`${th} text-right`}>At this voltage</th>
+          <th scope="col" class={`${th} text-right`}>Heat</th>
+          <th scope="col" class={`${th} text-right`}>Height</th>
+          <th scope="col" class={`${th} text-right`}>Carrier</th>
+          <th scope="col" class={`${th} text-right`}>Phases</th>
+          <th scope="col" class={`${th} text-right`}>Left</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each of.rated as row (row.duty)}
+          <tr class={`border-t ${row.taken ? 'bg-wash font-semibold' : ''}`} data-duty={row.duty}>
+            <th scope="row" class={th}>{row.duty === 'normal' ? 'Normal' : 'Heavy'}{row.taken ? ' · taken' : ''}</th>
+            <td class="px-2 text-right">{row.derates.rated.toPrecision(3)} A</td>
+            {#each ['heat', 'altitude', 'carrier', 'supply'] as const as name (name)}
+              <td class="px-2 text-right">{row.derates[name] === 1 ? '–' : `× ${row.derates[name].toFixed(2)}`}</td>
+            {/each}
+            <td class="px-2 text-right">{row.current.toPrecision(3)} A</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
   <table class="w-full text-sm" aria-label="What asks for more than the running current">
     <thead>
       <tr class="text-quiet">
