@@ -426,6 +426,13 @@ describe('a job', () => {
     expect(torque).toBeCloseTo(Math.min(1 / share, (motor?.breakdownTorque ?? 0) / 1.5 / share ** 2), 9);
   });
 
+  it('a motor with a blower is allowed full torque from standstill on, one without as the curve of its fan says', () => {
+    const at = (cooling: 'blower' | 'own fan'): readonly number[] =>
+      figures({ ...centrifuge, drive: { cooling } }).solution.details.drivePictures?.range.continuous ?? [];
+    expect(at('blower')[0]).toBe(1);
+    expect(at('own fan')[0]).toBeCloseTo(50 / 95, 6);
+  });
+
   it('says distortion and limit at the point that is asked about, and takes the first line side that passes', () => {
     const weak: JobInput = {
       ...centrifuge,

@@ -59,7 +59,7 @@ export interface Details {
   readonly chosenDrive: PickResult['chosenDrive'];
   readonly bill: MoneyResult['bill'];
   /** What the drive carries, reaches, sends back and is set to. */
-  readonly drivePictures: DriveResult['pictures'];
+  readonly drivePictures: ReturnType<DriveResult['drawn']>;
 }
 
 /** The stages whose screens show a detail first; none where only a solve brings it. */

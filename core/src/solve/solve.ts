@@ -179,7 +179,7 @@ function detailsOf(
         : { factor: rate, currency: job.currency || catalogue.currency },
     chosenDrive: pick.chosenDrive,
     bill: money.bill,
-    drivePictures: chosen.results.drive.pictures,
+    drivePictures: chosen.results.drive.drawn(),
   };
 }
 

@@ -36,7 +36,7 @@ export interface Rated {
   readonly current: number;
 }
 
-function ratedOf({ item, brief, place, voltage, ...driven }: Driven): Rated[] {
+export function ratedOf({ item, brief, place, voltage, ...driven }: Driven): Rated[] {
   if (!item) return [];
   const duty = driveDuty({ brief, ...driven });
   const here = {
@@ -58,7 +58,7 @@ function ratedOf({ item, brief, place, voltage, ...driven }: Driven): Rated[] {
 export function currentOf(
   driven: Driven,
   flag: Flag,
-): { readonly values: Partial<DriveValues>; readonly asked: readonly Asked[]; readonly rated: readonly Rated[] } {
+): { readonly values: Partial<DriveValues>; readonly asked: readonly Asked[] } {
   const { brief, motor, motors, pick, item } = driven;
   const { school } = brief.job;
   const motorCurrent = pick.values.motorCurrent;
@@ -82,7 +82,6 @@ export function currentOf(
   checkCurrent(driven, flag);
   return {
     asked,
-    rated: ratedOf(driven),
     values: {
       requiredCurrent: quantity(currentNeeded(motor, driven), 'current', school, {
         formula: motors > 1 ? `I = ${SEVERAL}\\,n\\,I_n` : 'I \\ge I_n',

@@ -3,14 +3,14 @@ import { PRACTICE, quantity, wording } from '../../ground/value.ts';
 import type { Driven, DriveOn } from './asked-of-drive.ts';
 import { bearingsOf } from './bearings.ts';
 import { brakingOf } from './braking.ts';
-import { currentOf, type Asked, type Rated } from './current.ts';
+import { currentOf, ratedOf, type Asked, type Rated } from './current.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { fitnessOf, type Fitness } from './fitness.ts';
 import { leadOf, type Filter, type LeadPicture } from './lead.ts';
 import { lineSideOf, type LineResult } from './line-side.ts';
-import { modeWords, settingsOf, type Setting } from './settings.ts';
+import { checkSettings, modeWords, settingsOf, type Setting } from './settings.ts';
 import { partsBeside, type PartBeside } from './parts.ts';
-import { controlMode, speedRange, type SpeedRange } from './speed-range.ts';
+import { controlMode, rangePicture, speedRange, type RangePicture, type SpeedRange } from './speed-range.ts';
 import { terminalsOf, type Terminal } from './terminals.ts';
 import type { DriveValues } from './values.ts';
 
@@ -18,7 +18,7 @@ import type { DriveValues } from './values.ts';
 export interface DrivePictures {
   readonly asked: readonly Asked[];
   readonly rated: readonly Rated[];
-  readonly range: SpeedRange;
+  readonly range: RangePicture;
   readonly lead: LeadPicture;
   readonly line: Pick<LineResult, 'side' | 'orders' | 'remedies'>;
   readonly proofs: Fitness['proofs'];
@@ -33,7 +33,8 @@ export interface DriveResult extends StageResult<DriveValues> {
   readonly filter: Filter;
   /** What is bought beside the drive. */
   readonly parts: readonly PartBeside[];
-  readonly pictures: DrivePictures | undefined;
+  /** Worked out when it is asked for, since most options of a keystroke are not looked at. */
+  readonly drawn: () => DrivePictures | undefined;
 }
 
 /** The whole drive of an option: what it must carry, what the cable does, what goes back, and what is set in it. */
@@ -46,7 +47,7 @@ export function drive(on: DriveOn): DriveResult {
     summary: '',
     filter: 'none' as const,
     parts: [],
-    pictures: undefined,
+    drawn: () => undefined,
   };
   if (on.starting.method !== 'drive') return { ...nothing, applies: on.starting.method === undefined };
   const driven = drivenOf(on);
@@ -78,6 +79,8 @@ export function drive(on: DriveOn): DriveResult {
     ...line.values,
     ...braking,
   };
+  const known = { driven, range, filter: lead.filter, values };
+  checkSettings(known, flag);
   return {
     values,
     findings,
@@ -86,17 +89,17 @@ export function drive(on: DriveOn): DriveResult {
     applies: true,
     filter: lead.filter,
     parts: partsBeside({ driven, filter: lead.filter, side: line.side, values, ring: bearings.ring }, flag),
-    pictures: {
+    drawn: () => ({
       asked: current.asked,
-      rated: current.rated,
-      range,
-      lead: lead.picture,
+      rated: ratedOf(driven),
+      range: rangePicture(driven, range),
+      lead: lead.picture(),
       line: { side: line.side, orders: line.orders, remedies: line.remedies },
       proofs: fitness.proofs,
       letter: fitness.letter,
-      settings: settingsOf({ driven, range, filter: lead.filter, values }, flag),
+      settings: settingsOf(known),
       terminals: terminalsOf(driven, lead.values.filter?.text ?? 'none'),
-    },
+    }),
   };
 }
 

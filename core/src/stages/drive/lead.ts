@@ -73,7 +73,8 @@ export interface LeadPicture {
 export interface Lead {
   readonly values: Partial<DriveValues>;
   readonly filter: Filter;
-  readonly picture: LeadPicture;
+  /** Drawn when it is asked for. */
+  readonly picture: () => LeadPicture;
   /** Whether what the winding bears is known. */
   readonly proven: boolean;
   /** Peak that reaches the winding, V; undefined without a length. */
@@ -172,7 +173,7 @@ export function leadOf(driven: Driven, flag: Flag): Lead {
     filter,
     proven,
     reaches: behind,
-    picture: pictureOf(driven, step, withstand.value),
+    picture: () => pictureOf(driven, step, withstand.value),
     values: {
       riseTime: edge,
       criticalLength: quantity(critical, 'altitude', school, {

@@ -7,7 +7,7 @@ import { USUAL } from '../starting/feeds.ts';
 import type { Driven } from './asked-of-drive.ts';
 import type { Flag } from './findings.ts';
 import { USUAL_CARRIER, type Filter } from './lead.ts';
-import { controlMode, type SpeedRange } from './speed-range.ts';
+import { controlMode, skipsOf, type SpeedRange } from './speed-range.ts';
 import type { DriveValues } from './values.ts';
 
 /** One line of what is set in a drive, in the order in which its keypad asks. */
@@ -39,7 +39,7 @@ interface Known {
 }
 
 /** Everything the person at the keypad needs, each with where it comes from; compared with what was typed back. */
-export function settingsOf(known: Known, flag: Flag): Setting[] {
+export function settingsOf(known: Known): Setting[] {
   const drafts = [
     ...motorSettings(known),
     ...supplySettings(known),
@@ -54,9 +54,15 @@ export function settingsOf(known: Known, flag: Flag): Setting[] {
     const typed = asSet.get(draft.id);
     if (!typed) return draft;
     const differs = differsFrom(draft, typed, job.school);
-    if (differs) flag('drive.setting-differs', `${draft.name} is set to ${typed}; worked out was ${draft.value}.`);
     return { ...draft, asSet: typed, ...(differs ? { differs } : {}) };
   });
+}
+
+/** What was set otherwise; nothing is looked at where nothing was typed back. */
+export function checkSettings(known: Known, flag: Flag): void {
+  if (known.driven.brief.job.drive.asSet.length === 0) return;
+  for (const { differs, name, asSet, value } of settingsOf(known))
+    if (differs) flag('drive.setting-differs', `${name} is set to ${asSet ?? ''}; worked out was ${value}.`);
 }
 
 function differsFrom(
@@ -238,7 +244,7 @@ function speedSettings({ driven, range, values }: Known): Draft[] {
       value: shaped ? 'S, a fifth of the ramp at each end' : 'straight',
       from: `machine, ${PRACTICE}`,
     },
-    ...range.skips.map(({ from, to }, at): Draft => ({
+    ...skipsOf(driven).map(({ from, to }, at): Draft => ({
       id: `skip${at + 1}`,
       group,
       name: `Skip band ${at + 1}`,

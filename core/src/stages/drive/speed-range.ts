@@ -20,7 +20,7 @@ const OPEN_LOOP = { 'V/f': 20, 'flux reckoned': 50 } as const;
 export const SKIP = 1.5;
 /** The picture ends at this share of rated speed, unless an end lies beyond. */
 const REACH = 2;
-const STEPS = 80;
+const STEPS = 60;
 
 export type ControlMode = 'V/f' | 'flux reckoned' | 'closed loop';
 
@@ -38,30 +38,33 @@ export interface End {
   readonly source: string;
 }
 
-/** Torques over speed as shares of rated, for the picture. */
+/** Between which speeds it may run, and all that would set an end, the tightest first. */
 export interface SpeedRange {
+  readonly least: End;
+  readonly most: End;
+  readonly leasts: readonly End[];
+  readonly mosts: readonly End[];
+}
+
+/** Torques over speed as shares of rated, for the picture. */
+export interface RangePicture extends SpeedRange {
   readonly shares: readonly number[];
   readonly continuous: readonly number[];
   readonly short: readonly number[];
   readonly load: readonly number[] | undefined;
-  readonly least: End;
-  readonly most: End;
-  /** All that would set an end, the tightest first. */
-  readonly leasts: readonly End[];
-  readonly mosts: readonly End[];
   /** Bands that are run through only, shares of rated speed. */
   readonly skips: readonly { readonly from: number; readonly to: number }[];
 }
 
-/** Torque that may be asked for good at a share of rated speed: by its cooling below, by power and breakdown above. */
-export function continuousTorque(driven: Driven, share: number): number {
-  const base = deltaShare(driven.brief);
-  if (share > base)
-    return Math.min(base / share, (driven.motor.breakdownTorque / BREAKDOWN_RESERVE) * (base / share) ** 2);
-  if (share > 1) return 1;
-  if (isCooled(driven)) return 1;
-  const range = cooledRange(driven);
-  return share * range >= 0.999 ? 1 : bearableTorque(share);
+/**
+ * Torque that may be asked for good at a share of rated speed: by its cooling below, by power and breakdown above. `range` is over
+ * which it is cooled at full torque.
+ */
+export function continuousTorque({ brief, motor }: Driven, share: number, range: number): number {
+  const base = deltaShare(brief);
+  if (share > base) return Math.min(base / share, (motor.breakdownTorque / BREAKDOWN_RESERVE) * (base / share) ** 2);
+  // Nothing times without end is no number.
+  return range === Number.POSITIVE_INFINITY || share * range >= 0.999 ? 1 : bearableTorque(share);
 }
 
 /** A blower or an inverter-duty frame cools it at any speed. */
@@ -72,11 +75,13 @@ function isCooled({ brief, pick, nameplate }: Driven): boolean {
   return nameplate.motor !== undefined && /blower|TEBC|IC\s?416/i.test(brief.job.nameplate.enclosure ?? '');
 }
 
-/** The constant-torque range the plate of a kept motor promises; 1 where it says nothing. */
-const cooledRange = ({ brief, pick }: Driven): number =>
-  pick.chosenMotor
-    ? 1
-    : (inverterStatement(brief.job.nameplate.inverter, undefined, undefined, 0).constantTorqueRatio ?? 1);
+/** The range of speeds, 4 for 4:1, over which it is cooled at full torque: any with a blower, else what the plate of a kept motor promises. */
+function cooledRange(driven: Driven): number {
+  if (isCooled(driven)) return Number.POSITIVE_INFINITY;
+  const { brief, pick } = driven;
+  if (pick.chosenMotor) return 1;
+  return inverterStatement(brief.job.nameplate.inverter, undefined, undefined, 0).constantTorqueRatio ?? 1;
+}
 
 /** Torque for a minute: the drive’s current limit turned into torque, never more than breakdown leaves. */
 function shortTorque(driven: Driven, share: number): number {
@@ -109,9 +114,10 @@ function loadTorque({ brief }: Driven, full: number, share: number): number {
 
 /** Whole share in steps from which on, upwards, the motor bears the load for good. */
 function coolingEnd(driven: Driven, full: number): number {
+  const range = cooledRange(driven);
   for (let step = STEPS; step >= 1; step--) {
     const share = step / STEPS;
-    if (loadTorque(driven, full, share) > continuousTorque(driven, share) + 1e-9) return (step + 1) / STEPS;
+    if (loadTorque(driven, full, share) > continuousTorque(driven, share, range) + 1e-9) return (step + 1) / STEPS;
   }
   return 0;
 }
@@ -203,27 +209,37 @@ function safestSpeed({ motor, nameplate, pick, brief }: Driven): number | undefi
   return turns === undefined ? undefined : Math.max(turns * TURN, synchronousSpeed(motor.frequency, motor.poles));
 }
 
-/** What the motor may be asked at every speed, what the load asks, and between which speeds it may run. */
+/** Between which speeds the motor may run, by what. */
 export function speedRange(driven: Driven): SpeedRange {
-  const { brief, share, frequency } = driven;
   const leasts = leastEnds(driven);
   const mosts = mostEnds(driven);
-  const least = leasts[0] ?? { share: 0, why: 'it holds its load at rest', source: PRACTICE };
-  const most = mosts[0] ?? { share: 1, why: 'its rated speed', source: PRACTICE };
-  const reach = Math.min(3, Math.max(1.2, Math.min(REACH, most.share * 1.15)));
-  const shares = Array.from({ length: STEPS + 1 }, (_, at) => (reach * at) / STEPS);
   return {
-    shares,
-    continuous: shares.map((each) => continuousTorque(driven, each)),
-    short: shares.map((each) => shortTorque(driven, each)),
-    load: share === undefined ? undefined : shares.map((each) => loadTorque(driven, share, each)),
-    least,
-    most,
+    least: leasts[0] ?? { share: 0, why: 'it holds its load at rest', source: PRACTICE },
+    most: mosts[0] ?? { share: 1, why: 'its rated speed', source: PRACTICE },
     leasts,
     mosts,
-    skips: (brief.given.drive.resonances?.flat() ?? []).map(({ value }) => ({
-      from: (value - SKIP) / frequency,
-      to: (value + SKIP) / frequency,
-    })),
+  };
+}
+
+/** Bands around resonances, shares of rated speed. */
+export const skipsOf = ({ brief, frequency }: Driven): RangePicture['skips'] =>
+  (brief.given.drive.resonances?.flat() ?? []).map(({ value }) => ({
+    from: (value - SKIP) / frequency,
+    to: (value + SKIP) / frequency,
+  }));
+
+/** What the motor may be asked at every speed, and what the load asks. */
+export function rangePicture(driven: Driven, range: SpeedRange): RangePicture {
+  const { share } = driven;
+  const reach = Math.min(3, Math.max(1.2, Math.min(REACH, range.most.share * 1.15)));
+  const cooled = cooledRange(driven);
+  const shares = Array.from({ length: STEPS + 1 }, (_, at) => (reach * at) / STEPS);
+  return {
+    ...range,
+    shares,
+    continuous: shares.map((each) => continuousTorque(driven, each, cooled)),
+    short: shares.map((each) => shortTorque(driven, each)),
+    load: share === undefined ? undefined : shares.map((each) => loadTorque(driven, share, each)),
+    skips: skipsOf(driven),
   };
 }

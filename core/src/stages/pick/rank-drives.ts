@@ -51,14 +51,15 @@ const OVERSIZED = 2.5;
 const NEAR: readonly RefusedDrive['rule'][] = ['overload', 'current', 'housing', 'ambient', 'oversized', 'voltage'];
 
 /** What it gives at a duty on a supply, A: many carry less at 480 or 500 V than at 400 V. */
-function dutyCurrent(
-  { bands = [], ...item }: DriveItem,
-  { duty, systemVoltage }: Pick<DriveNeed, 'duty' | 'systemVoltage'>,
-): number {
-  const band = bands
-    .filter(({ voltageMax }) => systemVoltage <= voltageMax * 1.02)
-    .toSorted((p, q) => p.voltageMax - q.voltageMax)[0];
-  return duty === 'heavy' ? (band ?? item).heavyCurrent : (band ?? item).normalCurrent;
+function dutyCurrent(item: DriveItem, { duty, systemVoltage }: Pick<DriveNeed, 'duty' | 'systemVoltage'>): number {
+  let found: Pick<DriveItem, 'normalCurrent' | 'heavyCurrent'> = item;
+  let lowest = Number.POSITIVE_INFINITY;
+  for (const band of item.bands ?? []) {
+    if (band.voltageMax >= lowest || systemVoltage > band.voltageMax * 1.02) continue;
+    lowest = band.voltageMax;
+    found = band;
+  }
+  return duty === 'heavy' ? found.heavyCurrent : found.normalCurrent;
 }
 
 /** What a drive is rated for at a duty and supply, A, and the share each circumstance leaves of it. */
