@@ -212,7 +212,11 @@ function pictureOf({ brief }: Driven, step: Step, withstand: number): LeadPictur
   const critical = criticalLength(step.riseTime);
   const rule = brief.practice.leadRule.value;
   const end = 1.25 * Math.max(length ?? 0, rule, 2 * critical);
-  const lengths = Array.from({ length: 61 }, (_, at) => (end * at) / 60);
+  const meets = MEETING.lengths * critical;
+  // Straight between its corners; a few points more for who reads them off.
+  const lengths = [...Array.from({ length: 13 }, (_, at) => (end * at) / 12), critical, meets, meets * 1.001]
+    .filter((each) => each <= end)
+    .toSorted((p, q) => p - q);
   return { lengths, peaks: lengths.map((each) => peakAt(each, step)), length, critical, rule, withstand };
 }
 

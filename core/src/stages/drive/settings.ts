@@ -1,4 +1,4 @@
-import { formatQuantity } from '../../ground/quantity/format.ts';
+import { formatQuantity, showQuantity } from '../../ground/quantity/format.ts';
 import type { Dimension } from '../../ground/quantity/units.ts';
 import { parseQuantity } from '../../ground/quantity/parse.ts';
 import { PRACTICE } from '../../ground/value.ts';
@@ -87,7 +87,7 @@ function set(
   si: number,
   dimension: Dimension,
 ): Draft {
-  return { ...at, value: formatQuantity(si, dimension, brief.job.school), exact: { si, dimension } };
+  return { ...at, value: showQuantity(si, dimension, brief.job.school).text, exact: { si, dimension } };
 }
 
 function motorSettings({ driven }: Known): Draft[] {

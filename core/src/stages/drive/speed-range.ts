@@ -20,7 +20,7 @@ const OPEN_LOOP = { 'V/f': 20, 'flux reckoned': 50 } as const;
 export const SKIP = 1.5;
 /** The picture ends at this share of rated speed, unless an end lies beyond. */
 const REACH = 2;
-const STEPS = 60;
+const STEPS = 40;
 
 export type ControlMode = 'V/f' | 'flux reckoned' | 'closed loop';
 

@@ -74,25 +74,29 @@ export interface Derates {
 
 type Circumstances = Pick<DriveNeed, 'duty' | 'ambient' | 'altitude' | 'inputShare' | 'carrier' | 'systemVoltage'>;
 
+const heatShare = (item: DriveItem, ambient: number): number =>
+  ambient > item.maximumAmbient ? 0 : Math.max(0, 1 - item.deratePerKelvin * Math.max(0, ambient - item.ratedAmbient));
+const altitudeShare = (item: DriveItem, altitude: number): number =>
+  Math.max(0, 1 - item.deratePer100m * Math.max(0, (altitude - 1000) / 100));
+const supplyShare = (item: DriveItem, inputShare: number): number =>
+  inputShare < 1 ? (item.singlePhaseShare ?? inputShare) : 1;
+
 /** The catalogue’s own derates for ambient and altitude, and those of carrier and supply. */
-export function deratesOf(item: DriveItem, need: Circumstances): Derates {
-  const { ambient, altitude, inputShare, carrier } = need;
-  const heat = 1 - item.deratePerKelvin * Math.max(0, ambient - item.ratedAmbient);
-  const air = 1 - item.deratePer100m * Math.max(0, (altitude - 1000) / 100);
-  return {
-    rated: dutyCurrent(item, need),
-    heat: ambient > item.maximumAmbient ? 0 : Math.max(0, heat),
-    altitude: Math.max(0, air),
-    carrier: carrierShare(carrier),
-    supply: inputShare < 1 ? (item.singlePhaseShare ?? inputShare) : 1,
-  };
-}
+export const deratesOf = (item: DriveItem, need: Circumstances): Derates => ({
+  rated: dutyCurrent(item, need),
+  heat: heatShare(item, need.ambient),
+  altitude: altitudeShare(item, need.altitude),
+  carrier: carrierShare(need.carrier),
+  supply: supplyShare(item, need.inputShare),
+});
 
 /** Continuous output after all derates, A. */
-export function deratedCurrent(item: DriveItem, need: Circumstances): number {
-  const { rated, heat, altitude, carrier, supply } = deratesOf(item, need);
-  return rated * heat * altitude * carrier * supply;
-}
+export const deratedCurrent = (item: DriveItem, need: Circumstances): number =>
+  dutyCurrent(item, need) *
+  heatShare(item, need.ambient) *
+  altitudeShare(item, need.altitude) *
+  carrierShare(need.carrier) *
+  supplyShare(item, need.inputShare);
 
 /** Share of its current a drive keeps at a carrier frequency, kHz. Common practice, no published source. */
 const CARRIERS = [4, 8, 12] as const;
