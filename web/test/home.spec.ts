@@ -66,6 +66,8 @@ test('a job is copied, archived, removed and taken back', async ({ page }) => {
   await row(page, 'H-1').first().locator('summary').click();
   await row(page, 'H-1').first().getByRole('button', { name: 'Remove' }).click();
   await shelf(page, 'Removed').click();
+  // The shelf before has one of them as well.
+  await expect(page.getByRole('link', { name: /^✕?\s*Removed/ })).toHaveAttribute('aria-current', 'page');
   await expect(page.locator('[data-job="H-1"]')).toHaveCount(1);
   await menu(page, 'H-1', 'Take it back');
   await shelf(page, 'At work').click();
