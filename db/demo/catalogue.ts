@@ -444,6 +444,7 @@ function insides(
     losses: SHAPE.map((share) => round(share * 0.45 * referenceLoss(power))),
     standbyPower: round(0.0015 * power, 2),
     riseTime: power <= 15_000 ? 0.1e-6 : power <= 75_000 ? 0.15e-6 : 0.2e-6,
+    chopper: chops,
     ...(chops ? { brakeVoltage, leastResistor: round(brakeVoltage / (1.5 * heavy)) } : {}),
     longestShielded: power <= 4000 ? 50 : 100,
     longestPlain: power <= 4000 ? 75 : 150,

@@ -49,7 +49,8 @@ export const driveItemSchema = z.strictObject({
   singlePhaseShare: z.number().positive().max(1).optional(),
   /** Rise time of its output, s. */
   riseTime: z.number().positive().max(1e-5).optional(),
-  /** A brake chopper is inside: V at which it lets go, and the least Ω it bears. */
+  /** A brake chopper is inside; V at which it lets go, and the least Ω it bears. */
+  chopper: z.boolean().optional(),
   brakeVoltage: z.number().positive().max(2000).optional(),
   leastResistor: z.number().positive().max(10_000).optional(),
   /** m of cable it may feed without a filter, shielded and not. */

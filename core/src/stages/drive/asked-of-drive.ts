@@ -28,7 +28,7 @@ export interface Driven extends DriveOn {
   readonly motor: Motor;
   /** Undefined while none is picked, or where the present one is kept. */
   readonly item: DriveItem | undefined;
-  /** System voltage, V, and frequency, Hz. */
+  /** System voltage, V, and frequency, Hz; speeds count on the motor’s own. */
   readonly voltage: Value;
   readonly frequency: number;
   /** Torque of the load over rated torque at full speed, where the load is known. */
@@ -39,3 +39,7 @@ export interface Driven extends DriveOn {
 
 /** Full load of the driven motor, N·m. */
 export const ratedTorque = ({ motor }: Pick<Driven, 'motor'>): number => motor.power / motor.speed;
+
+/** Whether speed is told by a signal with two ends. */
+export const isAnalog = (reference: OptionBrief['job']['drive']['reference']): boolean =>
+  reference === '4–20 mA' || reference === '0–10 V';

@@ -1,10 +1,12 @@
+import { motorsOf } from '../pick/choose-drive.ts';
 import { notebook, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, wording } from '../../ground/value.ts';
 import type { Driven, DriveOn } from './asked-of-drive.ts';
 import { bearingsOf } from './bearings.ts';
 import { brakingOf } from './braking.ts';
 import { currentOf, ratedOf, type Asked, type Rated } from './current.ts';
-import { findings as declared, type Flag } from './findings.ts';
+import { checkBypass, checkControl, checkDelta, checkItem, checkRange } from './drive-checks.ts';
+import { findings as declared } from './findings.ts';
 import { fitnessOf, type Fitness } from './fitness.ts';
 import { leadOf, type Filter, type LeadPicture } from './lead.ts';
 import { lineSideOf, type LineResult } from './line-side.ts';
@@ -67,6 +69,7 @@ export function drive(on: DriveOn): DriveResult {
   const braking = brakingOf(driven, flag);
   const fitness = fitnessOf(driven, lead, range, bearings.value);
   checkControl(driven, range, flag);
+  checkDelta(driven, flag);
   checkItem(driven, lead.filter, flag);
   checkBypass(driven, flag);
   const values: DriveValues = {
@@ -117,7 +120,7 @@ function drivenOf(on: DriveOn): Driven | undefined {
     voltage,
     frequency: supply.values.frequency?.value ?? motor.frequency,
     share: motorTorque && (motorTorque.value * motor.speed) / motor.power,
-    motors: Math.max(1, Math.round(brief.given.drive.motors?.value ?? 1)),
+    motors: motorsOf(brief),
   };
 }
 
@@ -134,102 +137,6 @@ function endsOf({ brief, motor }: Driven, { least, most }: SpeedRange): Partial<
     mostSpeed: quantity(most.share * motor.speed, 'speed', school, { origin: 'estimated', source: most.source, note }),
     mostReason: wording(most.why, { origin: 'chosen', source: most.source }),
   };
-}
-
-/** A share by which a row may miss an end before it counts. */
-const NEAR = 0.005;
-
-function checkRange({ profile, motor, brief }: Driven, { least, most }: SpeedRange, flag: Flag): void {
-  const { school } = brief.job;
-  const speed = (share: number): string => quantity(share * motor.speed, 'speed', school, { source: '' }).text;
-  if (least.share > most.share) {
-    flag(
-      'drive.no-range',
-      `It may run no slower than ${speed(least.share)} (${least.why}) and no faster than ${speed(most.share)} (${most.why}).`,
-    );
-    return;
-  }
-  for (const { flow, hours, speed: share, path } of profile.points) {
-    if (hours <= 0 || flow <= 0) continue;
-    if (share < least.share - NEAR)
-      flag(
-        'drive.below-least',
-        `A row of the profile runs at ${speed(share)}; below ${speed(least.share)} ${least.why}.`,
-        { field: `${path}.flow` },
-      );
-    else if (share > most.share + NEAR)
-      flag(
-        'drive.above-most',
-        `A row of the profile runs at ${speed(share)}; above ${speed(most.share)} ${most.why}.`,
-        { field: `${path}.flow` },
-      );
-  }
-}
-
-/** What the drive must have inside, and the cable it is good for. */
-function checkItem({ brief, item, nameplate, motor, voltage, pick }: Driven, filter: Filter, flag: Flag): void {
-  const { job, given } = brief;
-  if (job.drive.deltaAbove) {
-    const named = (pick.chosenMotor?.item.voltages ?? nameplate.voltages.map(({ value }) => value)).some(
-      (volts) => Math.abs((volts * Math.sqrt(3)) / voltage.value - 1) < DELTA_NEAR,
-    );
-    if (named)
-      flag(
-        'drive.delta-above',
-        `Connected in delta on ${voltage.text} it gives full torque to ${Math.round(motor.frequency * Math.sqrt(3))} Hz and √3 times its power, for √3 times its current.`,
-      );
-    else
-      flag(
-        'drive.delta-winding',
-        `Its winding is made for no voltage near ${Math.round(voltage.value / Math.sqrt(3))} V: in delta on ${voltage.text} its iron would saturate.`,
-      );
-  }
-  if (!item) return;
-  const lacks = [
-    job.starting.closedLoop === 'yes' && item.encoder === false ? 'an input for an encoder' : '',
-    job.drive.safeOff && item.safeTorqueOff === false ? 'safe torque off' : '',
-    job.starting.braking === 'chopper' &&
-    item.brakeVoltage === undefined &&
-    item.leastResistor === undefined &&
-    item.riseTime !== undefined
-      ? 'a brake chopper inside'
-      : '',
-  ].filter(Boolean);
-  if (lacks.length > 0) flag('drive.not-equipped', `${item.name} has not got ${lacks.join(', nor ')}.`);
-  const longest = job.drive.leadKind === 'shielded' ? item.longestShielded : item.longestPlain;
-  if (filter === 'none' && given.drive.lead && longest !== undefined && given.drive.lead.value > longest)
-    flag(
-      'drive.longest-lead',
-      `${item.name} feeds ${quantity(longest, 'altitude', job.school, { source: '' }).text} of ${job.drive.leadKind} cable without a filter; this one is ${given.drive.lead.text}.`,
-    );
-}
-
-/** How near 1/√3 of the supply a winding’s voltage must lie. Common practice, no published source. */
-const DELTA_NEAR = 0.06;
-
-/** On the line beside the drive it starts as any motor does. */
-function checkBypass({ brief, starting }: Driven, flag: Flag): void {
-  if (!brief.job.drive.bypass) return;
-  const direct = starting.comparisons.find(({ method }) => method === 'direct');
-  if (!direct) return;
-  flag(
-    'drive.bypass',
-    `Around the drive it starts direct: ${direct.text.current}${direct.passes ? '' : ', and does not pass: see Starting'}.`,
-  );
-}
-
-function checkControl({ brief, frequency }: Driven, range: SpeedRange, flag: Flag): void {
-  const { drive: said } = brief.job;
-  if (said.restart === 'yes') flag('drive.restarts', 'The machine starts by itself when power comes back.');
-  const high = brief.given.drive.referenceHigh;
-  const most = brief.given.drive.mostFrequency?.value ?? range.most.share * frequency;
-  const analog = said.reference === '4–20 mA' || said.reference === '0–10 V';
-  if (analog && high && high.value > most * 1.001)
-    flag(
-      'drive.scaling',
-      `The signal ends at ${high.text} and the speed at ${quantity(most, 'frequency', brief.job.school, { source: '' }).text}: the rest of the signal does nothing.`,
-      { mends: [{ label: `Take ${Math.round(most)} Hz`, set: { 'drive.referenceHigh': `${Math.round(most)} Hz` } }] },
-    );
 }
 
 function summaryOf({ verdict, filter, lineSide }: DriveValues): string {

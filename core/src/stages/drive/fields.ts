@@ -1,17 +1,5 @@
 import { TURN } from '../../ground/constants.ts';
-import {
-  choice,
-  flag,
-  is,
-  line,
-  list,
-  named,
-  perOption,
-  quantity,
-  rows,
-  words,
-  type Asked,
-} from '../../ground/field.ts';
+import { choice, flag, is, line, list, named, perOption, quantity, rows, type Asked } from '../../ground/field.ts';
 
 const pump: Asked = is('load.machine', 'pump');
 const brakes: Asked = (look) => look('starting.braking') === 'chopper' || Boolean(look('drive.stopTime'));
@@ -262,6 +250,5 @@ export const fields = {
       { setting: line(60, { label: 'Setting', usual: '' }), value: line(60, { label: 'As set', usual: '' }) },
       { label: 'As set', note: 'What was set in the drive, by the id of each setting' },
     ),
-    setBy: words(120, { label: 'Set by, and when', group: CONTROL }),
   }),
 };

@@ -1,6 +1,7 @@
 import { PRACTICE, wording, type Value } from '../../ground/value.ts';
 import { KNOWN_YEAR } from '../nameplate/decoding.ts';
 import type { Driven } from './asked-of-drive.ts';
+import { NEAR_END } from './drive-checks.ts';
 import type { Lead } from './lead.ts';
 import type { SpeedRange } from './speed-range.ts';
 
@@ -90,7 +91,7 @@ function rangeProof({ profile, motor }: Driven, { least, most }: SpeedRange): Pr
   const fastest = rows.length > 0 ? Math.max(...rows.map(({ speed }) => speed)) : 1;
   const turns = (share: number): string => `${Math.round((share * motor.speed * 30) / Math.PI)} r/min`;
   const says = `Runs ${turns(slowest)} to ${turns(fastest)}; may run ${turns(least.share)} to ${turns(most.share)}.`;
-  const outside = slowest < least.share - 0.005 || fastest > most.share + 0.005;
+  const outside = slowest < least.share - NEAR_END || fastest > most.share + NEAR_END;
   return { of: 'Speed range', state: outside ? 'fails' : 'proven', says };
 }
 

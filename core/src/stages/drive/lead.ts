@@ -13,24 +13,24 @@ export const WAVE_SPEED = 150e6;
 const MEETING = { lengths: 4, carrier: 8000, multiple: 2.5 } as const;
 /** m; a dV/dt filter stands at the drive up to here. Common practice, no published source. */
 const LONGEST_DVDT = 300;
-/** Peak behind a dV/dt filter over the dc link, share of voltage each filter takes, and its loss of what passes. Common practice. */
+/** Share of the voltage each filter takes, and of what passes that it turns into heat. Common practice, no published source. */
 const FILTERS = {
-  none: { peak: undefined, drop: 0, loss: 0 },
-  reactor: { peak: undefined, drop: 0.03, loss: 0.003 },
-  'dV/dt': { peak: 1.5, drop: 0.015, loss: 0.004 },
-  sine: { peak: 1.1, drop: 0.08, loss: 0.0075 },
+  none: { drop: 0, loss: 0 },
+  reactor: { drop: 0.03, loss: 0.003 },
+  'dV/dt': { drop: 0.015, loss: 0.004 },
+  sine: { drop: 0.08, loss: 0.0075 },
 } as const;
 export type Filter = keyof typeof FILTERS;
 
-/** V that dV/dt filters promise up to a system voltage, V. Common practice; the filter’s own data decide. */
-const PROMISED = { peak: 1000, system: 500 } as const;
+/** Peak behind a dV/dt filter over the dc link, and the V it promises up to a system voltage. Common practice; the filter’s data decide. */
+const SLOWER = { ofLink: 1.5, promised: 1000, system: 500 } as const;
+/** Peak behind a sine filter over that of the sine. Common practice. */
+const RIPPLE = 1.1;
 
 /** V that a winding bears of which nothing is known. Common practice, no published source. */
 const SILENT = 1000;
 /** W below which the charging current of a long shielded cable counts. Common practice, no published source. */
 const SMALL = 4000;
-/** Peak of a sine over its effective value. */
-const CREST = Math.SQRT2;
 
 const POWERS = reflections.rows.map((row) => Math.log(Number(row['kw'])));
 const REFLECTIONS = reflections.rows.map((row) => Number(row['reflection']));
@@ -242,12 +242,12 @@ function filterFor({ driven, peak, length, withstand, link }: Asked): Filter {
 
 /** Peak behind a dV/dt filter, V: one is ordered that promises its voltage where the supply is low enough for it. */
 const behindSlower = (link: number, system: number): number =>
-  Math.min(FILTERS['dV/dt'].peak * link, system <= PROMISED.system ? PROMISED.peak : Number.POSITIVE_INFINITY);
+  Math.min(SLOWER.ofLink * link, system <= SLOWER.system ? SLOWER.promised : Number.POSITIVE_INFINITY);
 
 /** Peak at the winding with the filter, V. */
 function behindFilter(filter: Filter, link: number, volts: number, peak: number | undefined): number | undefined {
   if (filter === 'none' || filter === 'reactor') return peak;
-  return filter === 'sine' ? FILTERS.sine.peak * CREST * volts : behindSlower(link, volts);
+  return filter === 'sine' ? RIPPLE * Math.SQRT2 * volts : behindSlower(link, volts);
 }
 
 function filterValue(filter: Filter, { brief }: Driven, peak: Value, withstand: Value): Value<string> {

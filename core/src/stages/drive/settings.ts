@@ -4,10 +4,10 @@ import { parseQuantity } from '../../ground/quantity/parse.ts';
 import { PRACTICE } from '../../ground/value.ts';
 import { amperesTimes, deltaShare } from '../pick/choose-drive.ts';
 import { USUAL } from '../starting/feeds.ts';
-import type { Driven } from './asked-of-drive.ts';
 import type { Flag } from './findings.ts';
 import { USUAL_CARRIER, type Filter } from './lead.ts';
-import { controlMode, skipsOf, type SpeedRange } from './speed-range.ts';
+import { isAnalog, type Driven } from './asked-of-drive.ts';
+import { controlMode, highestFrequency, skipsOf, type SpeedRange } from './speed-range.ts';
 import type { DriveValues } from './values.ts';
 
 /** One line of what is set in a drive, in the order in which its keypad asks. */
@@ -161,12 +161,12 @@ export const modeWords = {
 } as const;
 
 function speedSettings({ driven, range, values }: Known): Draft[] {
-  const { brief, motor, frequency } = driven;
+  const { brief, motor } = driven;
   const { job, given } = brief;
   const group = 'Speeds and ramps' as const;
   const base = motor.frequency;
   const delta = deltaShare(brief);
-  const most = given.drive.mostFrequency?.value ?? Math.min(delta * frequency, range.most.share * base);
+  const most = highestFrequency(driven, range);
   const ramp = given.starting.driveRamp?.value ?? USUAL.driveRamp;
   const down =
     given.drive.stopRamp?.value ??
@@ -248,7 +248,7 @@ function speedSettings({ driven, range, values }: Known): Draft[] {
       id: `skip${at + 1}`,
       group,
       name: `Skip band ${at + 1}`,
-      value: `${formatQuantity(from * frequency, 'frequency', job.school)} to ${formatQuantity(to * frequency, 'frequency', job.school)}`,
+      value: `${formatQuantity(from, 'frequency', job.school)} to ${formatQuantity(to, 'frequency', job.school)}`,
       from: 'resonance typed in this job, 1.5 Hz to either side',
     })),
   ];
@@ -305,10 +305,9 @@ function limitSettings({ driven }: Known): Draft[] {
 
 /** What the two ends of an analog signal mean. */
 function signalSettings(driven: Driven, range: SpeedRange): Draft[] {
-  const { brief, frequency } = driven;
-  const { job, given } = brief;
+  const { job, given } = driven.brief;
   const group = 'Control' as const;
-  if (job.drive.reference !== '4–20 mA' && job.drive.reference !== '0–10 V') return [];
+  if (!isAnalog(job.drive.reference)) return [];
   return [
     set(
       driven,
@@ -329,9 +328,7 @@ function signalSettings(driven: Driven, range: SpeedRange): Draft[] {
         name: 'Highest signal means',
         from: given.drive.referenceHigh ? 'this job' : 'highest frequency',
       },
-      given.drive.referenceHigh?.value ??
-        given.drive.mostFrequency?.value ??
-        Math.min(frequency, range.most.share * frequency),
+      given.drive.referenceHigh?.value ?? highestFrequency(driven, range),
       'frequency',
     ),
   ];
@@ -424,7 +421,6 @@ const commandWords = {
 const lostWords = { trip: 'stop and tell', hold: 'go on as before', lowest: 'lowest speed' } as const;
 
 function recordSettings({ driven }: Known): Draft[] {
-  const { brief, motors } = driven;
   const group = 'Put on record' as const;
   return [
     {
@@ -432,9 +428,9 @@ function recordSettings({ driven }: Known): Draft[] {
       group,
       name: 'Self-tuning done, date',
       value: '',
-      from: motors > 1 ? 'not with several motors' : 'cold, motor connected',
+      from: driven.motors > 1 ? 'not with several motors' : 'cold, motor connected',
     },
     { id: 'password', group, name: 'Password held by', value: '', from: 'plant' },
-    { id: 'setBy', group, name: 'Set by, and when', value: brief.job.drive.setBy ?? '', from: 'whoever sets it' },
+    { id: 'setBy', group, name: 'Set by, and when', value: '', from: 'whoever sets it' },
   ];
 }

@@ -1,6 +1,7 @@
 import { safeSpeed } from '../../ground/tables/index.ts';
 import { PRACTICE } from '../../ground/value.ts';
 import { TURN } from '../../ground/constants.ts';
+import { bisect } from '../../ground/numeric.ts';
 import { horsepowerOf } from '../../motor/standard-power.ts';
 import { synchronousSpeed } from '../../motor/typical.ts';
 import { inverterStatement } from '../nameplate/inverter.ts';
@@ -112,18 +113,22 @@ function loadTorque({ brief }: Driven, full: number, share: number): number {
   return brief.job.load.torqueKind === 'variable' ? full * share ** 2 : full;
 }
 
-/** Whole share in steps from which on, upwards, the motor bears the load for good. */
+/** Share of rated speed from which on, upwards, the motor bears the load for good; 0 where it does at any speed. */
 function coolingEnd(driven: Driven, full: number): number {
   const range = cooledRange(driven);
-  for (let step = STEPS; step >= 1; step--) {
-    const share = step / STEPS;
-    if (loadTorque(driven, full, share) > continuousTorque(driven, share, range) + 1e-9) return (step + 1) / STEPS;
-  }
-  return 0;
+  const tooHot = (share: number): boolean =>
+    loadTorque(driven, full, share) > continuousTorque(driven, share, range) + 1e-9;
+  const steps = Array.from({ length: LOOKED_AT }, (_, at) => 1 - at / LOOKED_AT);
+  const hot = steps.find(tooHot);
+  if (hot === undefined) return 0;
+  return bisect(tooHot, { low: hot, high: hot + 1 / LOOKED_AT }, { rounds: 20 }).high;
 }
 
+/** Shares of rated speed that are tried before the end is narrowed down. */
+const LOOKED_AT = 20;
+
 function leastEnds(driven: Driven): End[] {
-  const { brief, share, profile, frequency } = driven;
+  const { brief, motor, share, profile } = driven;
   const mode = controlMode(driven);
   const ends: End[] = [];
   if (share !== undefined)
@@ -143,7 +148,8 @@ function leastEnds(driven: Driven): End[] {
       source: 'Affinity laws, least flow typed in this job',
     });
   const gears = brief.job.load.stages.some(({ kind }) => kind.endsWith('gear'));
-  if (gears) ends.push({ share: SPLASH / frequency, why: 'the oil of the gear no longer splashes', source: PRACTICE });
+  if (gears)
+    ends.push({ share: SPLASH / motor.frequency, why: 'the oil of the gear no longer splashes', source: PRACTICE });
   if (mode !== 'closed loop')
     ends.push({
       share: 1 / OPEN_LOOP[mode],
@@ -151,12 +157,12 @@ function leastEnds(driven: Driven): End[] {
       source: PRACTICE,
     });
   const typed = brief.given.drive.leastFrequency;
-  if (typed) ends.push({ share: typed.value / frequency, why: 'typed in this job', source: 'typed in this job' });
+  if (typed) ends.push({ share: typed.value / motor.frequency, why: 'typed in this job', source: 'typed in this job' });
   return ends.filter(({ share: end }) => end > 0).toSorted((a, b) => b.share - a.share);
 }
 
 function mostEnds(driven: Driven): End[] {
-  const { brief, motor, share, frequency } = driven;
+  const { brief, motor, share } = driven;
   const variable = brief.job.load.torqueKind === 'variable';
   const base = deltaShare(brief);
   const ends: End[] = [];
@@ -188,7 +194,7 @@ function mostEnds(driven: Driven): End[] {
   if (machine)
     ends.push({ share: machine.value / motor.speed, why: 'the machine bears no more', source: 'typed in this job' });
   const typed = brief.given.drive.mostFrequency;
-  if (typed) ends.push({ share: typed.value / frequency, why: 'typed in this job', source: 'typed in this job' });
+  if (typed) ends.push({ share: typed.value / motor.frequency, why: 'typed in this job', source: 'typed in this job' });
   return ends.toSorted((a, b) => a.share - b.share);
 }
 
@@ -221,12 +227,17 @@ export function speedRange(driven: Driven): SpeedRange {
   };
 }
 
-/** Bands around resonances, shares of rated speed. */
-export const skipsOf = ({ brief, frequency }: Driven): RangePicture['skips'] =>
-  (brief.given.drive.resonances?.flat() ?? []).map(({ value }) => ({
-    from: (value - SKIP) / frequency,
-    to: (value + SKIP) / frequency,
-  }));
+/** Bands around resonances, Hz. */
+export const skipsOf = ({ brief }: Pick<Driven, 'brief'>): { readonly from: number; readonly to: number }[] =>
+  (brief.given.drive.resonances?.flat() ?? []).map(({ value }) => ({ from: value - SKIP, to: value + SKIP }));
+
+/** Hz the drive is let to: typed, else what the rows ask for, at least the base frequency, as far as the range goes. */
+export function highestFrequency({ brief, motor, profile }: Driven, { most }: SpeedRange): number {
+  const typed = brief.given.drive.mostFrequency;
+  if (typed) return typed.value;
+  const asked = profile.points.filter(({ hours }) => hours > 0).map(({ speed }) => speed);
+  return Math.min(most.share, Math.max(deltaShare(brief), ...asked)) * motor.frequency;
+}
 
 /** What the motor may be asked at every speed, and what the load asks. */
 export function rangePicture(driven: Driven, range: SpeedRange): RangePicture {
@@ -240,6 +251,9 @@ export function rangePicture(driven: Driven, range: SpeedRange): RangePicture {
     continuous: shares.map((each) => continuousTorque(driven, each, cooled)),
     short: shares.map((each) => shortTorque(driven, each)),
     load: share === undefined ? undefined : shares.map((each) => loadTorque(driven, share, each)),
-    skips: skipsOf(driven),
+    skips: skipsOf(driven).map(({ from, to }) => ({
+      from: from / driven.motor.frequency,
+      to: to / driven.motor.frequency,
+    })),
   };
 }

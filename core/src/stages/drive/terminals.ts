@@ -1,4 +1,4 @@
-import type { Driven } from './asked-of-drive.ts';
+import { isAnalog, type Driven } from './asked-of-drive.ts';
 
 /** One wire or pair of the terminal plan, by what it is for; the maker’s numbers are written in on the spot. */
 export interface Terminal {
@@ -53,8 +53,7 @@ export function terminalsOf({ brief, pick }: Driven, filter: string): Terminal[]
   if (drive.command === 'fieldbus' || drive.reference === 'fieldbus')
     control('Fieldbus', 'controller', 'its own cable, ended at both ends');
   if (starting.reversing === 'yes') control('Reverse', 'contact or button', CONTACT);
-  if (drive.reference === '4–20 mA' || drive.reference === '0–10 V')
-    control('Speed', `${drive.reference} of the controller`, PAIR);
+  if (isAnalog(drive.reference)) control('Speed', `${drive.reference} of the controller`, PAIR);
   if (drive.reference === 'PID') control('Measured value', 'transmitter, 4–20 mA', PAIR);
   if (drive.safeOff)
     control('Safe torque off, two channels', 'emergency-stop relay', 'two wires apart; bridges taken out');

@@ -16,7 +16,8 @@ export const SEVERAL = 1.1;
 /** A winding connected in delta for 1/√3 of the supply draws √3 times the current, and keeps its flux to √3 of its frequency. */
 export const deltaShare = ({ job }: PickOn['brief']): number => (job.drive.deltaAbove ? Math.sqrt(3) : 1);
 
-const motorsOf = ({ given }: PickOn['brief']): number => Math.max(1, Math.round(given.drive.motors?.value ?? 1));
+/** Motors on one drive. */
+export const motorsOf = ({ given }: PickOn['brief']): number => Math.max(1, Math.round(given.drive.motors?.value ?? 1));
 
 /** What the drive gives over what one motor takes of it in star: so many motors, each in star or delta. */
 export const amperesTimes = (brief: PickOn['brief']): number => motorsOf(brief) * deltaShare(brief);

@@ -1,0 +1,98 @@
+import { quantity } from '../../ground/value.ts';
+import { isAnalog, type Driven } from './asked-of-drive.ts';
+import type { Flag } from './findings.ts';
+import type { Filter } from './lead.ts';
+import { highestFrequency, type SpeedRange } from './speed-range.ts';
+
+/** A share by which a row may miss an end before it counts. */
+export const NEAR_END = 0.005;
+
+/** Rows that run slower or faster than motor and machine bear. */
+export function checkRange({ profile, motor, brief }: Driven, { least, most }: SpeedRange, flag: Flag): void {
+  const { school } = brief.job;
+  const speed = (share: number): string => quantity(share * motor.speed, 'speed', school, { source: '' }).text;
+  if (least.share > most.share) {
+    flag(
+      'drive.no-range',
+      `It may run no slower than ${speed(least.share)} (${least.why}) and no faster than ${speed(most.share)} (${most.why}).`,
+    );
+    return;
+  }
+  for (const { flow, hours, speed: share, path } of profile.points) {
+    if (hours <= 0 || flow <= 0) continue;
+    if (share < least.share - NEAR_END)
+      flag(
+        'drive.below-least',
+        `A row of the profile runs at ${speed(share)}; below ${speed(least.share)} ${least.why}.`,
+        { field: `${path}.flow` },
+      );
+    else if (share > most.share + NEAR_END)
+      flag(
+        'drive.above-most',
+        `A row of the profile runs at ${speed(share)}; above ${speed(most.share)} ${most.why}.`,
+        { field: `${path}.flow` },
+      );
+  }
+}
+
+/** A winding in delta on √3 times its voltage must be made for it, and its rotor for the speed. */
+export function checkDelta({ brief, nameplate, motor, voltage, pick }: Driven, flag: Flag): void {
+  if (!brief.job.drive.deltaAbove) return;
+  const made = pick.chosenMotor?.item.voltages ?? nameplate.voltages.map(({ value }) => value);
+  if (made.some((volts) => Math.abs((volts * Math.sqrt(3)) / voltage.value - 1) < DELTA_NEAR))
+    flag(
+      'drive.delta-above',
+      `Connected in delta on ${voltage.text} it gives full torque to ${Math.round(motor.frequency * Math.sqrt(3))} Hz and √3 times its power, for √3 times its current.`,
+    );
+  else
+    flag(
+      'drive.delta-winding',
+      `Its winding is made for no voltage near ${Math.round(voltage.value / Math.sqrt(3))} V: in delta on ${voltage.text} its iron would saturate.`,
+    );
+}
+
+/** How near 1/√3 of the supply a winding’s voltage must lie. Common practice, no published source. */
+const DELTA_NEAR = 0.06;
+
+/** What the drive must have inside, and the cable it is good for. */
+export function checkItem({ brief, item }: Driven, filter: Filter, flag: Flag): void {
+  const { job, given } = brief;
+  if (!item) return;
+  const lacks = [
+    job.starting.closedLoop === 'yes' && item.encoder === false ? 'an input for an encoder' : '',
+    job.drive.safeOff && item.safeTorqueOff === false ? 'safe torque off' : '',
+    job.starting.braking === 'chopper' && item.chopper === false ? 'a brake chopper inside' : '',
+  ].filter(Boolean);
+  if (lacks.length > 0) flag('drive.not-equipped', `${item.name} has not got ${lacks.join(', nor ')}.`);
+  const longest = job.drive.leadKind === 'shielded' ? item.longestShielded : item.longestPlain;
+  if (filter === 'none' && given.drive.lead && longest !== undefined && given.drive.lead.value > longest)
+    flag(
+      'drive.longest-lead',
+      `${item.name} feeds ${quantity(longest, 'altitude', job.school, { source: '' }).text} of ${job.drive.leadKind} cable without a filter; this one is ${given.drive.lead.text}.`,
+    );
+}
+
+/** On the line beside the drive it starts as any motor does. */
+export function checkBypass({ brief, starting }: Driven, flag: Flag): void {
+  if (!brief.job.drive.bypass) return;
+  const direct = starting.comparisons.find(({ method }) => method === 'direct');
+  if (!direct) return;
+  flag(
+    'drive.bypass',
+    `Around the drive it starts direct: ${direct.text.current}${direct.passes ? '' : ', and does not pass: see Starting'}.`,
+  );
+}
+
+/** What starts by itself, and a signal that ends elsewhere than the speed. */
+export function checkControl(driven: Driven, range: SpeedRange, flag: Flag): void {
+  const { job, given } = driven.brief;
+  if (job.drive.restart === 'yes') flag('drive.restarts', 'The machine starts by itself when power comes back.');
+  const high = given.drive.referenceHigh;
+  const most = highestFrequency(driven, range);
+  if (isAnalog(job.drive.reference) && high && high.value > most * 1.001)
+    flag(
+      'drive.scaling',
+      `The signal ends at ${high.text} and the speed at ${quantity(most, 'frequency', job.school, { source: '' }).text}: the rest of the signal does nothing.`,
+      { mends: [{ label: `Take ${Math.round(most)} Hz`, set: { 'drive.referenceHigh': `${Math.round(most)} Hz` } }] },
+    );
+}
