@@ -598,24 +598,41 @@ describe('what a catalogue says of a drive', () => {
     expect(statedLoss({ points, share: 1 }, 2, 3)).toBe(1);
   });
 
-  it('an encoder, a stop or a length it has not got is told', () => {
-    const [item] = demo.drives.filter(({ id }) => id.startsWith('bi-')).toSorted((a, b) => a.price - b.price);
-    const bare = {
-      ...demo,
-      drives: demo.drives.map((each) => ({ ...each, encoder: false, safeTorqueOff: false, longestShielded: 20 })),
+  it('a drive without the encoder, the safe stop or the chopper that is asked for is refused by its name; silence is not', () => {
+    const [item] = demo.drives.filter(({ id }) => id.startsWith('he-'));
+    const asking: JobInput = {
+      ...centrifuge,
+      starting: { ...centrifuge.starting, closedLoop: 'yes', braking: 'chopper' },
+      drive: { safeOff: true },
+    };
+    const refused = (more: Partial<DriveItem>): readonly string[] => {
+      const drives = demo.drives.map((each) => ({ ...each, ...more }));
+      const { details } = solve(emptyJob(asking), { ...demo, drives });
+      return [
+        ...new Set(details.drives?.refused.filter(({ rule }) => rule === 'equipment').map(({ reason }) => reason)),
+      ];
     };
     expect(item).toBeDefined();
-    const job: JobInput = {
-      ...centrifuge,
-      starting: { ...centrifuge.starting, closedLoop: 'yes' },
-      drive: { safeOff: true, lead: '25 m', filter: 'none', windingPeak: '1600 V' },
-    };
-    const codes = solve(emptyJob(job), bare).findings.map(({ code }) => code);
-    expect(codes).toContain('drive.not-equipped');
-    expect(codes).toContain('drive.longest-lead');
-    expect(solve(emptyJob({ ...job, drive: { lead: '15 m' } }), demo).findings.map(({ code }) => code)).not.toContain(
-      'drive.longest-lead',
-    );
+    const all = { encoder: true, safeTorqueOff: true, chopper: true };
+    expect(refused(all)).toEqual([]);
+    expect(refused({ ...all, encoder: false })).toEqual(['without an input for an encoder']);
+    expect(refused({ ...all, safeTorqueOff: false })).toEqual(['without safe torque off']);
+    expect(refused({ ...all, chopper: false, encoder: false })).toEqual([
+      'without an input for an encoder and a brake chopper',
+    ]);
+    expect(refused({ encoder: undefined, safeTorqueOff: undefined, chopper: undefined })).toEqual([]);
+  });
+
+  it('a cable longer than the drive feeds without a filter is told', () => {
+    const short = { ...demo, drives: demo.drives.map((each) => ({ ...each, longestShielded: 20, longestPlain: 40 })) };
+    const codes = (drive: JobInput['drive']): string[] =>
+      solve(emptyJob({ ...centrifuge, drive: { windingPeak: '1600 V', ...drive } }), short).findings.map(
+        ({ code }) => code,
+      );
+    expect(codes({ lead: '25 m' })).toContain('drive.longest-lead');
+    expect(codes({ lead: '25 m', leadKind: 'plain' })).not.toContain('drive.longest-lead');
+    expect(codes({ lead: '25 m', filter: 'dV/dt' })).not.toContain('drive.longest-lead');
+    expect(codes({ lead: '15 m' })).not.toContain('drive.longest-lead');
   });
 
   it('in delta on √3 times its voltage: √3 of the current, full torque to 87 Hz, and its winding must be made for it', () => {

@@ -430,7 +430,7 @@ function insides(
   normal: number,
   heavy: number,
 ): Partial<DriveItem> {
-  const chops = power <= 30_000;
+  const chops = power <= 75_000;
   const brakeVoltage = most < 300 ? 390 : 750;
   return {
     ...(most > 480
@@ -450,7 +450,7 @@ function insides(
     longestPlain: power <= 4000 ? 75 : 150,
     choke: power >= 4000,
     safeTorqueOff: true,
-    encoder: housing === 'IP20',
+    encoder: housing !== 'IP66',
   };
 }
 

@@ -54,22 +54,16 @@ export function checkDelta({ brief, nameplate, motor, voltage, pick }: Driven, f
 /** How near 1/√3 of the supply a winding’s voltage must lie. Common practice, no published source. */
 const DELTA_NEAR = 0.06;
 
-/** What the drive must have inside, and the cable it is good for. */
-export function checkItem({ brief, item }: Driven, filter: Filter, flag: Flag): void {
+/** The cable that a drive is good for without a filter. */
+export function checkLongest({ brief, item }: Driven, filter: Filter, flag: Flag): void {
   const { job, given } = brief;
-  if (!item) return;
-  const lacks = [
-    job.starting.closedLoop === 'yes' && item.encoder === false ? 'an input for an encoder' : '',
-    job.drive.safeOff && item.safeTorqueOff === false ? 'safe torque off' : '',
-    job.starting.braking === 'chopper' && item.chopper === false ? 'a brake chopper inside' : '',
-  ].filter(Boolean);
-  if (lacks.length > 0) flag('drive.not-equipped', `${item.name} has not got ${lacks.join(', nor ')}.`);
-  const longest = job.drive.leadKind === 'shielded' ? item.longestShielded : item.longestPlain;
-  if (filter === 'none' && given.drive.lead && longest !== undefined && given.drive.lead.value > longest)
-    flag(
-      'drive.longest-lead',
-      `${item.name} feeds ${quantity(longest, 'altitude', job.school, { source: '' }).text} of ${job.drive.leadKind} cable without a filter; this one is ${given.drive.lead.text}.`,
-    );
+  const longest = job.drive.leadKind === 'shielded' ? item?.longestShielded : item?.longestPlain;
+  if (filter !== 'none' || !item || !given.drive.lead || longest === undefined || given.drive.lead.value <= longest)
+    return;
+  flag(
+    'drive.longest-lead',
+    `${item.name} feeds ${quantity(longest, 'altitude', job.school, { source: '' }).text} of ${job.drive.leadKind} cable without a filter; this one is ${given.drive.lead.text}.`,
+  );
 }
 
 /** On the line beside the drive it starts as any motor does. */

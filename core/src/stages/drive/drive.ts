@@ -5,7 +5,7 @@ import type { Driven, DriveOn } from './asked-of-drive.ts';
 import { bearingsOf } from './bearings.ts';
 import { brakingOf } from './braking.ts';
 import { currentOf, ratedOf, type Asked, type Rated } from './current.ts';
-import { checkBypass, checkControl, checkDelta, checkItem, checkRange } from './drive-checks.ts';
+import { checkBypass, checkControl, checkDelta, checkLongest, checkRange } from './drive-checks.ts';
 import { findings as declared } from './findings.ts';
 import { fitnessOf, type Fitness } from './fitness.ts';
 import { leadOf, type Filter, type LeadPicture } from './lead.ts';
@@ -70,7 +70,7 @@ export function drive(on: DriveOn): DriveResult {
   const fitness = fitnessOf(driven, lead, range, bearings.value);
   checkControl(driven, range, flag);
   checkDelta(driven, flag);
-  checkItem(driven, lead.filter, flag);
+  checkLongest(driven, lead.filter, flag);
   checkBypass(driven, flag);
   const values: DriveValues = {
     verdict: fitness.value,

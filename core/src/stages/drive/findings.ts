@@ -96,12 +96,6 @@ export const findings = declared({
     clear: 'Have rotor, bearings and winding confirmed by the maker; the drive is sized by the current in delta.',
     field: 'drive.deltaAbove',
   },
-  'drive.not-equipped': {
-    severity: 'caution',
-    basis: 'catalogue',
-    clear: 'Take a drive that has it, or what it needs from its maker.',
-    field: 'pick.drive',
-  },
   'drive.longest-lead': {
     severity: 'caution',
     basis: 'catalogue',

@@ -36,7 +36,9 @@ export interface Remedy {
   /** Against the demand current and as a share of the voltage; undefined where source or demand are not known. */
   readonly demand: number | undefined;
   readonly voltage: number | undefined;
+  /** With a tenth in hand, and within the limits at all. */
   readonly passes: boolean;
+  readonly within: boolean;
 }
 
 export interface LineResult {
@@ -127,12 +129,11 @@ function remediesOf(point: Point): Remedy[] {
     const currents = together(spectrum, point);
     const demand = point.demand && demandDistortion(currents, point.demand);
     const voltage = point.source && voltageDistortionBy(currents, point.source, point.volts);
-    const within =
-      (demand === undefined || limit.demand === undefined || demand <= limit.demand * IN_HAND) &&
-      (point.demand === undefined ||
-        currents.every((each, at) => each <= (limit.order(ORDERS[at] ?? 0) ?? Number.POSITIVE_INFINITY))) &&
-      (voltage === undefined || voltage <= limit.voltage * IN_HAND);
-    return { side, distortion: spectrum.total, demand, voltage, passes: within };
+    const kept = (share: number): boolean =>
+      (demand === undefined || limit.demand === undefined || demand <= limit.demand * share) &&
+      currents.every((each, at) => each <= (limit.order(ORDERS[at] ?? 0) ?? Number.POSITIVE_INFINITY)) &&
+      (voltage === undefined || voltage <= limit.voltage * share);
+    return { side, distortion: spectrum.total, demand, voltage, passes: kept(IN_HAND), within: kept(1) };
   });
 }
 
@@ -164,7 +165,10 @@ const voltageRow = (volts: number) =>
     (row) => volts / 1000 > Number(row['kv_over']) && volts / 1000 <= Number(row['kv_to'] ?? Number.POSITIVE_INFINITY),
   );
 
-/** The one typed, or the least that passes; a choke where the source is stiff or other drives stand near. */
+/**
+ * The one typed, or the least that passes; a choke where the source is stiff or other drives stand near. Where none has a tenth in
+ * hand the least within the limits, and where none is within them a choke: what stands beside it is to be mended first.
+ */
 function sideOf(driven: Driven, point: Point, remedies: readonly Remedy[]): LineSide {
   const { lineSide } = driven.brief.job.drive;
   if (lineSide !== 'auto') return lineSide;
@@ -172,7 +176,7 @@ function sideOf(driven: Driven, point: Point, remedies: readonly Remedy[]): Line
   const generator = driven.brief.job.supply.source === 'generator';
   const from = remedies.slice(stiff || generator || point.demand !== undefined ? 1 : 0);
   const fit = from.filter(({ side }) => !(generator && side === 'passive filter'));
-  return (fit.find(({ passes }) => passes) ?? fit.at(-1))?.side ?? 'choke 3 %';
+  return (fit.find(({ passes }) => passes) ?? fit.find(({ within }) => within))?.side ?? 'choke 3 %';
 }
 
 /** What the drive sends back into the network, and what at its input keeps that within bounds. */
@@ -247,13 +251,17 @@ export const chokeInductance = (share: number, volts: number, current: number, f
 
 function sideValue(side: LineSide, { brief }: Driven, remedies: readonly Remedy[]): Value<string> {
   const typed = brief.job.drive.lineSide !== 'auto';
+  const own = remedies.find((each) => each.side === side);
   const failed = remedies.filter(({ passes }) => !passes).map((each) => each.side);
+  const why = own?.passes
+    ? 'The least costly that passes with a tenth in hand'
+    : own?.within
+      ? 'None passes with a tenth in hand; the least costly within the limits'
+      : 'None is within the limits, so that what stands beside it is to be mended first';
   return wording(side === 'none' ? 'nothing' : side, {
     origin: 'chosen',
     source: typed ? 'chosen in this job' : PRACTICE,
-    note: typed
-      ? undefined
-      : `The least costly that passes with a tenth in hand${failed.length > 0 ? `; would not: ${failed.join(', ')}` : ''}.`,
+    note: typed ? undefined : `${why}${failed.length > 0 ? `; would not pass: ${failed.join(', ')}` : ''}.`,
   });
 }
 
@@ -319,7 +327,7 @@ function checkLine(checked: Checked): void {
   const { driven, point, remedies, side, limit, flag } = checked;
   const { brief, voltage } = driven;
   const own = remedies.find((each) => each.side === side);
-  const better = remedies.find(({ passes }) => passes)?.side;
+  const better = (remedies.find(({ passes }) => passes) ?? remedies.find(({ within }) => within))?.side;
   const mends = better && better !== side ? [{ label: `Take: ${better}`, set: { 'drive.lineSide': better } }] : [];
   if (own?.demand !== undefined && limit !== undefined && own.demand > limit)
     flag(

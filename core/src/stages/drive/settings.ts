@@ -362,7 +362,7 @@ function controlSettings({ driven, range }: Known): Draft[] {
       id: 'stopMode',
       group,
       name: 'Stops by',
-      value: job.load.way === 'fan' && !given.drive.stopTime ? 'coasting' : 'its ramp',
+      value: job.load.machine === 'fan' && !given.drive.stopTime && !given.drive.stopRamp ? 'coasting' : 'its ramp',
       from: `machine, ${PRACTICE}`,
     },
     {

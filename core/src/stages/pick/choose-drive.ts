@@ -7,7 +7,7 @@ import type { DriveLimits } from '../starting/feeds.ts';
 import { FROM_CATALOGUE, type PickOn } from './asked-of-pick.ts';
 import { currentAtTorque, driveEvents } from './drive-events.ts';
 import type { Flag } from './findings.ts';
-import { rankDrives, type DriveRanking, type RankedDrive } from './rank-drives.ts';
+import { rankDrives, type DriveRanking, type Inside, type RankedDrive } from './rank-drives.ts';
 import type { PickValues } from './values.ts';
 
 /** Several motors on one drive: over the sum of their currents. Common practice, no published source. */
@@ -54,6 +54,13 @@ function inertiaWith(motor: Motor, { brief, load }: Pick<PickOn, 'brief' | 'load
   return load.values.inertia && load.values.inertia.value + rotor;
 }
 
+/** What start, stop and safety ask a drive to have inside. */
+const insideOf = ({ job }: PickOn['brief']): Inside[] => [
+  ...(job.starting.closedLoop === 'yes' ? (['encoder'] as const) : []),
+  ...(job.drive.safeOff ? (['safeTorqueOff'] as const) : []),
+  ...(job.starting.braking === 'chopper' ? (['chopper'] as const) : []),
+];
+
 /** Drives that carry the motor on this supply, in this place and through what the load asks for a short time. */
 export function rankForMotor(motor: Motor, systemVoltage: number, on: PickOn, flag: Flag): DriveRanking {
   const { brief, catalogue, place } = on;
@@ -67,6 +74,7 @@ export function rankForMotor(motor: Motor, systemVoltage: number, on: PickOn, fl
     duty: driveDuty(on),
     events: eventsOf(motor, on),
     carrier: brief.given.drive.carrier?.value,
+    inside: insideOf(brief),
     ambient: place.values.ambient.value,
     altitude: place.values.altitude.value,
     housing: place.housing,

@@ -21,7 +21,17 @@ export interface DriveNeed {
   readonly carrier?: number | undefined;
   /** What asks for more than the running current, and for how long. */
   readonly events: readonly DriveEvent[];
+  /** What it must have inside. */
+  readonly inside?: readonly Inside[] | undefined;
 }
+
+/** Named as the catalogue names it, with what it is. */
+const INSIDES = {
+  encoder: 'an input for an encoder',
+  safeTorqueOff: 'safe torque off',
+  chopper: 'a brake chopper',
+} as const;
+export type Inside = keyof typeof INSIDES;
 
 export interface RankedDrive {
   readonly item: DriveItem;
@@ -33,7 +43,7 @@ export interface RankedDrive {
 export interface RefusedDrive {
   readonly id: string;
   readonly name: string;
-  readonly rule: 'voltage' | 'housing' | 'ambient' | 'current' | 'overload' | 'oversized';
+  readonly rule: 'voltage' | 'housing' | 'ambient' | 'current' | 'overload' | 'oversized' | 'equipment';
   readonly reason: string;
 }
 
@@ -48,7 +58,15 @@ export interface DriveRanking {
 const housingRank: Readonly<Record<HousingCode, number>> = { IP20: 0, IP55: 1, IP66: 2 };
 const OVERSIZED = 2.5;
 /** The nearest misses first. */
-const NEAR: readonly RefusedDrive['rule'][] = ['overload', 'current', 'housing', 'ambient', 'oversized', 'voltage'];
+const NEAR: readonly RefusedDrive['rule'][] = [
+  'equipment',
+  'overload',
+  'current',
+  'housing',
+  'ambient',
+  'oversized',
+  'voltage',
+];
 
 /** What it gives at a duty on a supply, A: many carry less at 480 or 500 V than at 400 V. */
 function dutyCurrent(item: DriveItem, { duty, systemVoltage }: Pick<DriveNeed, 'duty' | 'systemVoltage'>): number {
@@ -112,6 +130,9 @@ function refusal(item: DriveItem, need: DriveNeed, current: number): Omit<Refuse
   }
   if (housingRank[item.housing] < housingRank[need.housing])
     return { rule: 'housing', reason: `${item.housing} is too open for this place` };
+  // What a catalogue does not say is not held against an item.
+  const lacks = need.inside?.filter((each) => item[each] === false).map((each) => INSIDES[each]) ?? [];
+  if (lacks.length > 0) return { rule: 'equipment', reason: `without ${lacks.join(' and ')}` };
   if (current === 0) return { rule: 'ambient', reason: 'too hot a place for it' };
   if (current < need.current * 0.9999)
     return { rule: 'current', reason: `${amperes(current)} after derates, ${amperes(need.current)} needed` };
