@@ -40,7 +40,7 @@ const job = (more: More = {}): JobInput =>
     school: 'IEC',
     ...base,
     ...Object.fromEntries(Object.entries(more).map(([stage, part]) => [stage, { ...base[stage], ...part }])),
-  }) as JobInput;
+  });
 const solved = (more: More = {}, catalogue = demo): Solution => solve(emptyJob(job(more)), catalogue);
 const pictures = (solution: Solution) => {
   const { drivePictures } = solution.details;
