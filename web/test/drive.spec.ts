@@ -97,6 +97,7 @@ test('what was set is typed back: a wrong frequency is told, a rounded voltage i
 test('an option without a drive says so, and leads to where one is taken', async ({ page }) => {
   await open(page, 'BP-3');
   await expect(page.locator('[data-stage="drive"]')).toContainText('No drive in this option');
+  await expect(page.getByTestId('not-asked')).toHaveCount(0);
   await page.getByRole('region', { name: 'Pictures of the drive' }).getByRole('link', { name: 'Starting' }).click();
   await expect(page).toHaveURL(/\/starting$/);
 });

@@ -31,7 +31,7 @@
         <th scope="col" class="px-3 py-1.5 font-normal">Setting</th>
         <th scope="col" class="px-2 py-1.5 font-normal">Worked out</th>
         <th scope="col" class="px-2 py-1.5 font-normal">From</th>
-        <th scope="col" class="w-44 px-2 py-1.5 font-normal">As set</th>
+        <th scope="col" class="w-28 px-2 py-1.5 font-normal lg:w-44">As set</th>
       </tr>
     </thead>
     <tbody>

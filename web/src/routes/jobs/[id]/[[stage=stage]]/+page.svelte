@@ -1,5 +1,6 @@
 <script lang="ts">
   import { afterNavigate, goto } from '$app/navigation';
+  import { isAsked } from '@pilgrim/core/stages/situation/asked';
   import { stageNames, type StageName } from '@pilgrim/core/ground/stage-names';
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import { onMount } from 'svelte';
@@ -26,7 +27,8 @@
   const base = $derived(`/jobs/${store.id}`);
   const stage = $derived((params.stage ?? 'situation') as StageName);
   const sheet = $derived(data.sheet);
-  const asked = $derived(store.solution.stages[stage].state !== 'not asked');
+  /** An option without a drive says so itself. */
+  const asked = $derived(isAsked(store.document, stage));
   const next = $derived(stageNames[stageNames.indexOf(stage) + 1]);
   const name = $derived([store.document.tag, store.document.title].filter(Boolean).join(' ') || 'Untitled job');
 
