@@ -35,12 +35,11 @@ const base: Readonly<Record<string, object>> = {
   starting: { method: 'drive', speedControl: 'yes' },
   drive: { lead: '20 m' },
 };
-const job = (more: More = {}): JobInput =>
-  ({
-    school: 'IEC',
-    ...base,
-    ...Object.fromEntries(Object.entries(more).map(([stage, part]) => [stage, { ...base[stage], ...part }])),
-  });
+const job = (more: More = {}): JobInput => ({
+  school: 'IEC',
+  ...base,
+  ...Object.fromEntries(Object.entries(more).map(([stage, part]) => [stage, { ...base[stage], ...part }])),
+});
 const solved = (more: More = {}, catalogue = demo): Solution => solve(emptyJob(job(more)), catalogue);
 const pictures = (solution: Solution) => {
   const { drivePictures } = solution.details;
