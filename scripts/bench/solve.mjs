@@ -1,9 +1,12 @@
 /**
  * Prints JSON with times in ms, of the least disturbed of some passes in which all measures take turns. Each solve comes after a
- * change of what everything depends on, so that nothing is remembered from the solve before: every demo job with one option and with three (median and 95th percentile), one job with a 50-segment duty cycle and a
+ * change of what everything depends on, so that nothing is remembered from the solve before, and is what a keystroke asks for:
+ * all figures, findings and options, and the pictures of the stage that is looked at, each stage in turn: every demo job with one option and with three (median and 95th percentile), one job with a 50-segment duty cycle and a
  * 200-point curve, the demo jobs with a catalogue of 11 000 motors, and a named reference in the same run.
  */
-import { emptyJob, solve } from '../../core/src/index.ts';
+import { stageNames } from '../../core/src/ground/stage-names.ts';
+import { emptyJob, solve as solveAll } from '../../core/src/index.ts';
+import { detailsAt } from '../../core/src/solve/details.ts';
 import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { demoSites } from '../../db/demo/jobs.ts';
 
@@ -40,6 +43,13 @@ function changed(job, round) {
   return { ...job, load: { ...load, torque: `${40 + round * 0.01} N·m` } };
 }
 
+/** Solves for somebody who looks at one stage, another each time. */
+let turn = 0;
+function solve(job, with_) {
+  const solution = solveAll(job, with_);
+  return { ...solution, details: detailsAt(stageNames[turn++ % stageNames.length], solution.details) };
+}
+
 const timesOf = (count, run) =>
   Array.from({ length: count }, (_, turn) => {
     const start = performance.now();
@@ -57,7 +67,7 @@ const solved = (all, with_) =>
   }).flat();
 
 /** The reference: V8 writes a whole solution as text and reads it again, as often as the jobs are solved. */
-const sample = solve(jobs[0], catalogue);
+const sample = solveAll(jobs[0], catalogue);
 const written = () => timesOf(50, () => JSON.parse(JSON.stringify(sample)));
 
 const long = alone.find((job) => job.tag === 'KA-2');

@@ -10,3 +10,9 @@ export function remembered<Key, Result>(known: Map<Key, Result>, most: number, k
   known.set(key, fresh);
   return fresh;
 }
+
+/** `make` when it is asked for first, and what it gave ever after. */
+export function once<Result>(make: () => Result): () => Result {
+  let made: { readonly result: Result } | undefined;
+  return () => (made ??= { result: make() }).result;
+}

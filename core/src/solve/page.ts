@@ -1,6 +1,6 @@
 import { stageNames, type StageName } from '../ground/stage-names.ts';
 import type { Working } from '../ground/value.ts';
-import { noDetails, shownAt, type Details } from './details.ts';
+import { detailsOf, noDetails, shownAt, type Details } from './details.ts';
 import type { Solution } from './solution.ts';
 
 /** What a page brings of a solution: its stage’s figures without their workings, and the details it shows. As JSON text. */
@@ -31,7 +31,7 @@ export function pageOf({ details, values, ...head }: Solution): Page {
   );
   const of = (stage: StageName): string =>
     JSON.stringify({
-      ...Object.fromEntries(Object.entries(details).filter(([name]) => shownAt[name as keyof Details].includes(stage))),
+      ...detailsOf(details, (name) => shownAt[name].includes(stage)),
       readouts: details.readouts.filter(({ id }) => id.startsWith(`${stage}.`)),
       values: Object.fromEntries(bare.filter(([id]) => shown(stage, id))),
     });

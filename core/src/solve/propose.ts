@@ -1,7 +1,7 @@
 import { optionSchema, type Option } from '../job/options.ts';
 import { letters, type Letter } from '../job/places.ts';
 import { typedOptions, type Job, type Proposal } from '../job/job.ts';
-import { methods, type Method } from '../stages/starting/feeds.ts';
+import type { Method } from '../stages/starting/feeds.ts';
 import type { Asked, SolvedOption } from './option.ts';
 
 interface Idea {
@@ -14,8 +14,7 @@ interface Idea {
 
 /** The least costly start without a drive that passes every limit on the motor of this option. */
 function leastCostlyStart({ results }: SolvedOption): Idea | undefined {
-  const passing = results.starting.comparisons.filter((each) => each.passes && each.method !== 'drive');
-  const method = methods.find((each) => passing.some((start) => start.method === each));
+  const method = results.starting.bench?.onLine()?.method;
   if (!method) return undefined;
   return {
     kind: 'start',
@@ -33,8 +32,8 @@ function driveReason(job: Job, { results }: SolvedOption): string | undefined {
     return `The flow varies: a drive would save ${savingShare.text} of the energy.`;
   if (results.profile.flowVaries) return 'The flow varies through the year.';
   if (job.load.way === 'hoist') return 'A hoist is started and lowered gently by a drive.';
-  const passing = results.starting.comparisons.filter((each) => each.passes);
-  if (passing.length === 1 && passing[0]?.method === 'drive') return 'No other way to start passes every limit.';
+  const { bench } = results.starting;
+  if (bench && !bench.onLine() && bench.passes('drive')) return 'No other way to start passes every limit.';
   return undefined;
 }
 

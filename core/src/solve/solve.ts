@@ -4,9 +4,11 @@ import { stageNames, type StageName } from '../ground/stage-names.ts';
 import { typedOptions, type Job } from '../job/job.ts';
 import { letters } from '../job/places.ts';
 import { comparePoles } from '../stages/load/pole-comparison.ts';
+import { once } from '../ground/remembered.ts';
 import type { LoadResult } from '../stages/load/load-result.ts';
 import { decodeFrame } from '../stages/nameplate/frame.ts';
 import { misfitsOf, outlineOf, type Outlines } from '../stages/nameplate/outline.ts';
+import { methods } from '../stages/starting/feeds.ts';
 import type { NameplateResult } from '../stages/nameplate/nameplate.ts';
 import { horizonOf } from '../stages/money/horizon.ts';
 import { exchangeRate } from '../stages/pick/exchange.ts';
@@ -54,7 +56,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
     train: own?.train ?? [],
     options: Object.fromEntries(published.map(({ option, solution }) => [option.letter, solution])),
     comparison,
-    details: { ...detailsOf(chosen, shared, catalogue), readouts: readoutsOf(chosen.brief, values) },
+    details: detailsOf(chosen, shared, catalogue, values),
   };
 }
 
@@ -136,37 +138,54 @@ function stateOf(
   return own.some((finding) => finding.severity === 'caution') ? 'caution' : 'done';
 }
 
+/** What only one stage draws is worked out when it is looked at first. */
 function detailsOf(
   chosen: SolvedOption,
   { job, brief, rules, results }: Shared,
   catalogue: Catalogue,
-): Omit<Details, 'readouts'> {
+  values: Solution['values'],
+): Details {
   const { situation, nameplate, load, supply, place } = results;
   const { profile, starting, pick, money } = chosen.results;
   const usual = job.school === 'NEMA' ? 60 : 50;
   const frequency = supply.values.frequency?.value ?? nameplate.values.frequency?.value ?? usual;
   const rate = exchangeRate(brief, catalogue);
-  const drawing = profile.drawn();
+  const outlines = once(() => outlinesOf(job.school, nameplate, pick));
+  const starts = once(() => (starting.bench ? methods.map(starting.bench.comparison) : []));
+  const poles = once(() => comparePoles(brief, load, frequency, catalogue));
+  const flow = once(profile.drawn);
+  const drivePictures = once(chosen.results.drive.drawn);
   return {
+    readouts: readoutsOf(chosen.brief, values),
     suspicions: situation.inquiry?.suspicions ?? [],
     clues: nameplate.clues,
     need: pick.need,
-    outlines: outlinesOf(job.school, nameplate, pick),
+    get outlines() {
+      return outlines();
+    },
     shafts: load.shafts,
     loadCurve: load.curve,
     duty: load.duty,
     warming: { timeConstant: rules.valueOf('thermalTime'), standstillCooling: rules.valueOf('standstillCooling') },
     sizes: load.sizes,
-    poles: comparePoles(brief, load, frequency, catalogue),
+    get poles() {
+      return poles();
+    },
     torquePerAmpere: torquePerAmpere(nameplate, load),
     phasors: supply.phasors,
     enclosures: place.verdicts,
     rules: rules.used(),
     profile: profile.points,
-    flowCurves: drawing.curves,
-    flowPicture: drawing.picture,
+    get flowCurves() {
+      return flow().curves;
+    },
+    get flowPicture() {
+      return flow().picture;
+    },
     fullFlow: (brief.given.profile.fullFlow ?? brief.given.load.flow)?.value,
-    starting: starting.comparisons,
+    get starting() {
+      return starts();
+    },
     machine: starting.machine,
     startSetting: starting.setting,
     motors: pick.motors,
@@ -179,7 +198,9 @@ function detailsOf(
         : { factor: rate, currency: job.currency || catalogue.currency },
     chosenDrive: pick.chosenDrive,
     bill: money.bill,
-    drivePictures: chosen.results.drive.drawn(),
+    get drivePictures() {
+      return drivePictures();
+    },
   };
 }
 

@@ -69,7 +69,7 @@ export function checkLongest({ brief, item }: Driven, filter: Filter, flag: Flag
 /** On the line beside the drive it starts as any motor does. */
 export function checkBypass({ brief, starting }: Driven, flag: Flag): void {
   if (!brief.job.drive.bypass) return;
-  const direct = starting.comparisons.find(({ method }) => method === 'direct');
+  const direct = starting.bench?.comparison('direct');
   if (!direct) return;
   flag(
     'drive.bypass',

@@ -79,7 +79,7 @@ export function extraCapital(on: MoneyOn, rate: number, flag: Flag): Value | und
 
 /** The least costly way to start without a drive that passes. */
 function leastPassing({ starting }: MoneyOn): Exclude<Method, 'drive'> | undefined {
-  const way = starting.comparisons.find((each) => each.passes && each.method !== 'drive')?.method;
+  const way = starting.bench?.onLine()?.method;
   return way === 'drive' ? undefined : way;
 }
 

@@ -41,7 +41,7 @@ export function largestDevice(current: Value, { brief, holds }: Circuit): Value 
 /** Least rating of a breaker that carries what runs and does not trip on what starts, A. */
 function leastRating({ motor, starting, pick, onDrive }: Circuit): number {
   if (onDrive) return leastBreaker(pick.chosenDrive?.item.inputCurrent ?? motor.current, 0);
-  const chosen = starting.comparisons.find((each) => each.method === starting.method);
+  const chosen = starting.method && starting.bench?.comparison(starting.method);
   const start = chosen?.current ?? motor.lockedRotorCurrent;
   return leastBreaker(motor.current, Math.max(start, starting.values.changeoverCurrent?.value ?? 0));
 }

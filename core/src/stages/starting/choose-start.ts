@@ -20,6 +20,8 @@ export interface Bench {
   readonly start: (method: Method) => Start;
   readonly comparison: (method: Method) => Comparison;
   readonly passes: (method: Method) => boolean;
+  /** The least costly way without a drive that passes every limit. */
+  readonly onLine: () => Comparison | undefined;
 }
 
 /** Starts an hour that are wanted: typed, of the cycle, or of on and off into a storage, whichever is more. */
@@ -64,7 +66,11 @@ export function benchOf(known: StartKnown, setting: StartSetting, borne: StartsB
   const full = supposing ? leftAtFullVoltage(setting) : Number.POSITIVE_INFINITY;
   const hopeless = full < (limits.load === undefined ? 0 : known.brief.practice.torqueMargin.value);
   const passes = (method: Method): boolean => (method === 'drive' || !hopeless) && comparison(method).passes;
-  return { start, comparison, passes };
+  const onLine = (): Comparison | undefined => {
+    const first = methods.find((method) => method !== 'drive' && passes(method));
+    return first && comparison(first);
+  };
+  return { start, comparison, passes, onLine };
 }
 
 /** Least torque over the load at the full voltage of the line, of rated; every way but a drive ends there at the most. */

@@ -5,13 +5,17 @@ import type { OptionBrief } from '../stage.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { type Value } from '../../ground/value.ts';
 import type { Comparison } from './comparison.ts';
-import { methods, type Method } from './feeds.ts';
+import type { Method } from './feeds.ts';
 import type { Start } from './run-start.ts';
 
 /** The way to start that was chosen, and what it was chosen from. */
 export interface Choice {
   readonly method: Method | undefined;
-  readonly comparisons: readonly Comparison[];
+  readonly chosen: Comparison | undefined;
+  /** The least costly way without a drive that passes; run up when it is asked for. */
+  readonly simpler: () => Comparison | undefined;
+  /** The ways that cost less than the chosen one. */
+  readonly cheaper: () => readonly Comparison[];
   readonly start: Start | undefined;
   /** The drive is there to vary the speed, not only to start. */
   readonly speedControlled: boolean;
@@ -23,13 +27,19 @@ export interface Choice {
   readonly stopping: { readonly coastTime: Value; readonly softStopTime: Value } | undefined;
 }
 
+/** Of those that fail the one that lacks least, which is worth more than the one that comes next in price. */
+function nearest(cheaper: readonly Comparison[]): Comparison | undefined {
+  const failing = cheaper.filter((each) => !each.passes);
+  const lacks = Math.min(...failing.map((each) => each.remedies.length));
+  return failing.find((each) => each.remedies.length === lacks);
+}
+
 /** What is to be said of the choice: why it fails or wastes, and what would make the next cheaper one do. */
 export function checkChoice(
-  { method, comparisons, start, speedControlled, softStop, stopping, machineInertia, onceHot }: Choice,
+  { method, chosen, simpler, cheaper, start, speedControlled, softStop, stopping, machineInertia, onceHot }: Choice,
   { job }: OptionBrief,
   flag: Flag,
 ): void {
-  const chosen = comparisons.find((each) => each.method === method);
   if (chosen && !chosen.passes) {
     flag('starting.method-fails', `Starting by ${chosen.method} does not pass: ${chosen.failures.join('; ')}.`, {
       clear: `It would need ${chosen.remedies.join('; ')}.${job.starting.method === 'auto' ? '' : ' Or let Pilgrim choose.'}`,
@@ -43,20 +53,16 @@ export function checkChoice(
       { basis: onceHot.working.source },
     );
   }
-  const simpler = comparisons.find((each) => each.passes && each.method !== 'drive');
-  if (method === 'drive' && job.starting.speedControl === 'no' && simpler) {
+  const wasted = method === 'drive' && job.starting.speedControl === 'no' ? simpler() : undefined;
+  if (wasted) {
     flag(
       'starting.drive-wasted',
-      `The speed is never varied, so a drive is money wasted: ${simpler.method} passes every limit.`,
+      `The speed is never varied, so a drive is money wasted: ${wasted.method} passes every limit.`,
       LET_CHOOSE,
     );
   }
-  const at = methods.indexOf(method ?? 'direct');
-  const cheaper = comparisons.slice(0, Math.max(0, at)).filter((each) => !each.passes);
-  const lacks = Math.min(...cheaper.map((each) => each.remedies.length));
-  // The one that lacks least is worth more than the one that comes next in price.
-  const nearly = cheaper.find((each) => each.remedies.length === lacks);
-  if (job.starting.method === 'auto' && method && nearly && !speedControlled) {
+  const nearly = job.starting.method === 'auto' && method && !speedControlled ? nearest(cheaper()) : undefined;
+  if (nearly) {
     flag(
       'starting.next-cheaper',
       `${nearly.method[0]?.toUpperCase()}${nearly.method.slice(1)} would do with ${nearly.remedies.join(' and ')}.`,

@@ -2,7 +2,7 @@ import { fitMotor, fitTargets, type Machine } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { loadField } from '../load/ways.ts';
 import { notebook, type StageResult } from '../stage.ts';
-import { benchOf, chooseStart, needsSpeedControl, whyChosen } from './choose-start.ts';
+import { benchOf, type Bench, chooseStart, needsSpeedControl, whyChosen } from './choose-start.ts';
 import type { Comparison } from './comparison.ts';
 import { methods, type Method } from './feeds.ts';
 import { findings as declared, type Flag } from './findings.ts';
@@ -17,7 +17,8 @@ import { softStopOf, stoppingTimes } from './stopping.ts';
 import type { StartingValues } from './values.ts';
 
 export interface StartingResult extends StageResult<StartingValues> {
-  readonly comparisons: readonly Comparison[];
+  /** Ways to start the motor, each run up when it is first asked for; undefined where there is no motor. */
+  readonly bench: Bench | undefined;
   readonly method: Method | undefined;
   /** The motor as a circuit, with what the fit reached. */
   readonly machine: Machine | undefined;
@@ -29,7 +30,7 @@ export interface StartingResult extends StageResult<StartingValues> {
 export function startingOn(on: StartingOn): StartingResult {
   const { motor, brief, load, supply } = on;
   const { findings, missing, flag, need, sharpen } = notebook('starting', declared);
-  const nothing = { values: {}, findings, missing, summary: '', comparisons: [], method: undefined };
+  const nothing = { values: {}, findings, missing, summary: '', bench: undefined, method: undefined };
   if (!motor) {
     need(
       brief.job.situation.kind === 'new' ? loadField(brief.job) : 'nameplate.power',
@@ -46,13 +47,15 @@ export function startingOn(on: StartingOn): StartingResult {
   const method = chooseStart(known, bench, flag);
   if (on.extent === 'method only') return { ...nothing, method, machine, setting };
 
-  const comparisons = methods.map(bench.comparison);
   const start = method && bench.start(method);
+  const chosen = method && bench.comparison(method);
   const stopping = stoppingTimes(method, setting, known);
   checkChoice(
     {
       method,
-      comparisons,
+      chosen,
+      simpler: bench.onLine,
+      cheaper: () => methods.slice(0, methods.indexOf(method ?? 'direct')).map(bench.comparison),
       start,
       speedControlled: needsSpeedControl(known),
       softStop: softStopOf(known),
@@ -65,7 +68,6 @@ export function startingOn(on: StartingOn): StartingResult {
   );
   checkKnown(brief, load, supply, flag);
   checkMotion(brief, load, method, { flag, sharpen });
-  const chosen = method && bench.comparison(method);
   const { startsPerHour, restTime } = borne;
   const values: StartingValues = {
     ...(chosen && start ? chosenStart(chosen, start, whyChosen(known, bench, chosen.method), known) : {}),
@@ -74,7 +76,7 @@ export function startingOn(on: StartingOn): StartingResult {
     // Of starts on the line; a drive starts within rated current as often as is asked.
     ...(chosen && method !== 'drive' && startsPerHour && restTime ? { startsPerHour, restTime } : {}),
   };
-  return { values, findings, missing, summary: summaryOf(chosen), comparisons, method, machine, setting };
+  return { values, findings, missing, summary: summaryOf(chosen), bench, method, machine, setting };
 }
 
 /** The circuit of the motor, with what of its figures fights; undefined where no motor can have them. */

@@ -1,4 +1,5 @@
 import type { AnyValue, Job, Letter, Option, Solution } from '@pilgrim/core';
+import type { StageName } from '@pilgrim/core/ground/stage-names';
 import type { FieldEcho } from '@pilgrim/core/job/inputs';
 import type { PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import type { FieldHost, FieldValue } from './field-host';
@@ -56,10 +57,14 @@ export class JobStore implements FieldHost {
   /** The version of `revision`: what both sides of a conflict began with; undefined where it is not known. */
   common: Job | undefined;
 
+  /** The stage that is looked at; its pictures come first. */
+  at: StageName = 'situation';
   readonly id: string;
   readonly history = new History();
   readonly #own: OwnNames;
-  #solver = new SolverClient();
+  #solver = new SolverClient((details) => {
+    this.#solved = { ...this.#solved, details: { ...this.#solved.details, ...details } };
+  });
   /** Fetched when two versions are to be told apart. */
   #conflict: typeof Conflict | undefined;
   #timer: ReturnType<typeof setTimeout> | undefined;
@@ -318,7 +323,7 @@ export class JobStore implements FieldHost {
   }
 
   #solve(): void {
-    this.#solving = this.#solver.solve(this.#plain()).then((outcome) => {
+    this.#solving = this.#solver.solve(this.#plain(), this.at).then((outcome) => {
       if (!outcome) return;
       if ('trouble' in outcome) {
         this.trouble = outcome.trouble;

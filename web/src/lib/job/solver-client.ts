@@ -1,4 +1,6 @@
 import type { Job, Solution } from '@pilgrim/core';
+import type { StageName } from '@pilgrim/core/ground/stage-names';
+import type { Details } from '@pilgrim/core/solve/details';
 import SolveWorker from '$lib/workers/solve.worker?worker';
 import type { Answer, Aside, AsideAnswers, Question } from '$lib/workers/solve.worker';
 
@@ -19,19 +21,27 @@ const NOT_LOADED = 'The calculating part could not be loaded. What you type is k
 export class SolverClient {
   #worker: Worker | undefined;
   #running: ((outcome: Outcome) => void) | undefined;
-  #next: { job: Job; done: (outcome: Outcome) => void } | undefined;
+  #next: { job: Job; at: StageName; done: (outcome: Outcome) => void } | undefined;
   #late: ReturnType<typeof setTimeout> | undefined;
   #asides = new Map<number, { done: (answer: never) => void; fail: (error: Error) => void }>();
   #asked = 0;
+
+  readonly #after: (details: Partial<Details>) => void;
+
+  /** `after` takes the pictures of other stages, which come after the solution they belong to. */
+  constructor(after: (details: Partial<Details>) => void) {
+    this.#after = after;
+  }
 
   get started(): boolean {
     return this.#worker !== undefined;
   }
 
-  solve(job: Job): Promise<Outcome> {
+  /** `at` is the stage that is looked at. */
+  solve(job: Job, at: StageName): Promise<Outcome> {
     return new Promise((done) => {
       this.#next?.done(undefined);
-      this.#next = { job, done };
+      this.#next = { job, at, done };
       this.#begin();
     });
   }
@@ -47,10 +57,10 @@ export class SolverClient {
 
   #begin(): void {
     if (this.#running || !this.#next) return;
-    const { job, done } = this.#next;
+    const { job, at, done } = this.#next;
     this.#next = undefined;
     this.#running = done;
-    this.#post({ kind: 'solve', job });
+    this.#post({ kind: 'solve', job, at });
     this.#late = setTimeout(() => {
       this.#giveUp(NO_END);
     }, PATIENCE);
@@ -73,6 +83,7 @@ export class SolverClient {
     const worker = new SolveWorker();
     worker.onmessage = ({ data }: MessageEvent<Answer>) => {
       if (data.kind === 'aside') this.#answered(data);
+      else if (data.kind === 'after') this.#after(data.details);
       else if (data.kind === 'failed') this.#settle({ trouble: data.message });
       else this.#settle({ solution: data.solution, withoutCatalogue: data.withoutCatalogue });
     };

@@ -1,5 +1,7 @@
 /// <reference lib="webworker" />
 import { emptyCatalogue, solve, type Catalogue, type Job, type Solution } from '@pilgrim/core';
+import type { StageName } from '@pilgrim/core/ground/stage-names';
+import { detailsAfter, detailsAt, type Details } from '@pilgrim/core/solve/details';
 import { riskModelOf, type RiskModel } from '@pilgrim/core/solve/risk/risk-model';
 import { readPlate, type PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 
@@ -10,10 +12,11 @@ export interface AsideAnswers {
   readonly risk: RiskModel;
 }
 export type Question =
-  | { readonly kind: 'solve'; readonly job: Job }
+  | { readonly kind: 'solve'; readonly job: Job; readonly at: StageName }
   | { readonly kind: 'aside'; readonly id: number; readonly about: Aside };
 export type Answer =
   | { readonly kind: 'solved'; readonly solution: Solution; readonly withoutCatalogue: boolean }
+  | { readonly kind: 'after'; readonly details: Partial<Details> }
   | { readonly kind: 'failed'; readonly message: string }
   | {
       readonly kind: 'aside';
@@ -38,10 +41,20 @@ async function currentCatalogue(): Promise<Catalogue | undefined> {
   }
 }
 
-async function solved(job: Job): Promise<Answer> {
+/** ms in which a newer question makes the pictures of other stages needless. */
+const LULL = 60;
+let rest: ReturnType<typeof setTimeout> | undefined;
+
+/** The stage that is looked at comes first, the pictures of the others when nothing newer is asked. */
+async function solved(job: Job, at: StageName): Promise<Answer> {
   const known = await currentCatalogue();
   try {
-    return { kind: 'solved', solution: solve(job, known ?? emptyCatalogue), withoutCatalogue: known === undefined };
+    const solution = solve(job, known ?? emptyCatalogue);
+    rest = setTimeout(() => {
+      postMessage({ kind: 'after', details: detailsAfter(at, solution.details) } satisfies Answer);
+    }, LULL);
+    const withoutCatalogue = known === undefined;
+    return { kind: 'solved', solution: { ...solution, details: detailsAt(at, solution.details) }, withoutCatalogue };
   } catch (error) {
     // A catalogue that cannot be worked with is not kept: the next keystroke asks for it again.
     catalogue = undefined;
@@ -63,7 +76,10 @@ async function aside(about: Aside): Promise<Omit<Extract<Answer, { kind: 'aside'
 }
 
 onmessage = async ({ data }: MessageEvent<Question>) => {
+  if (data.kind === 'solve') clearTimeout(rest);
   const answer: Answer =
-    data.kind === 'aside' ? { kind: 'aside', id: data.id, ...(await aside(data.about)) } : await solved(data.job);
+    data.kind === 'aside'
+      ? { kind: 'aside', id: data.id, ...(await aside(data.about)) }
+      : await solved(data.job, data.at);
   postMessage(answer);
 };

@@ -26,6 +26,7 @@
 
   const base = $derived(`/jobs/${store.id}`);
   const stage = $derived((params.stage ?? 'situation') as StageName);
+  $effect.pre(() => void (store.at = stage));
   const sheet = $derived(data.sheet);
   /** An option without a drive says so itself. */
   const asked = $derived(isAsked(store.document, stage));
