@@ -1,4 +1,4 @@
-import { steadyPoint, type Circuit, type SteadyPoint } from './circuit.ts';
+import { shaftAt, steadyPoint, type Circuit, type SteadyPoint } from './circuit.ts';
 import { inputOnDrive, inputOnLine, harmonicFactor } from './part-load.ts';
 import { synchronousSpeed, type Motor } from './typical.ts';
 
@@ -31,7 +31,7 @@ const standIn = (motor: LosingMotor): Pick<Motor, 'power' | 'efficiencyMinimum'>
 
 /** On the line at a shaft power, W: the circuit at rated voltage and frequency. Beyond breakdown the fixed share stands in. */
 export function takenOnLine(motor: LosingMotor, shaftPower: number): Taken {
-  const point = motor.circuit && pointGiving(motor.circuit, shaftPower, 'outputPower');
+  const point = motor.circuit && pointGiving(motor.circuit, shaftPower);
   if (!point) {
     const input = inputOnLine(standIn(motor), shaftPower, motor.fixedShare);
     return { input, apparent: input / motor.powerFactor };
@@ -67,48 +67,61 @@ const ROUNDS = 8;
 /** Where a motor stands that turns at a speed under a torque; above base speed its volts stay. */
 export function pointAt(circuit: Circuit, { torque, speed, flux }: Fed): SteadyPoint | undefined {
   let hz = (speed * circuit.poles) / (4 * Math.PI);
-  let point: SteadyPoint | undefined;
+  let volts = 0;
+  let slip: number | undefined = FIRST_SLIP;
   for (let round = 0; round < ROUNDS; round++) {
-    const volts = circuit.volts * Math.min(1, hz / circuit.hz) * flux;
-    point = pointGiving(circuit, torque, 'shaftTorque', volts, hz);
-    if (!point) return undefined;
-    const next = speed / (1 - point.slip) / synchronousSpeed(1, circuit.poles);
-    if (Math.abs(next - hz) <= CLOSE * hz) return point;
+    volts = circuit.volts * Math.min(1, hz / circuit.hz) * flux;
+    slip = slipGiving({ circuit, volts, hz, what: 'torque' }, torque, slip);
+    if (slip === undefined) return undefined;
+    const next = speed / (1 - slip) / synchronousSpeed(1, circuit.poles);
+    if (Math.abs(next - hz) <= CLOSE * hz) break;
     hz = next;
   }
-  return point;
+  return steadyPoint(circuit, slip, volts, hz);
 }
 
 const FIRST_SLIP = 1e-4;
 const STEPS = 40;
-const CLOSE = 1e-9;
+const CLOSE = 1e-10;
+
+/** A motor at a voltage and frequency, and which of its figures at the shaft is looked for. */
+interface Held {
+  readonly circuit: Circuit;
+  readonly volts: number;
+  readonly hz: number;
+  readonly what: 'power' | 'torque';
+}
 
 /**
- * The point below breakdown that gives a torque or power, by the secant: torque bends towards its peak, so that every step falls
- * short and none jumps over it. Undefined beyond breakdown.
+ * The slip below breakdown at which the shaft gives a torque or power, by the secant from a slip below it: torque bends towards
+ * its peak, so that every step falls short and none jumps over it. Undefined beyond breakdown.
  */
-export function pointGiving(
-  circuit: Circuit,
-  wanted: number,
-  what: 'outputPower' | 'shaftTorque',
-  volts = circuit.volts,
-  hz = circuit.hz,
-): SteadyPoint | undefined {
+function slipGiving({ circuit, volts, hz, what }: Held, wanted: number, from: number): number | undefined {
   const scale = Math.max(Math.abs(wanted), 1e-6);
-  let before = steadyPoint(circuit, FIRST_SLIP / 10, volts, hz);
-  let now = steadyPoint(circuit, FIRST_SLIP, volts, hz);
+  let before = from * 0.99;
+  let gaveBefore = shaftAt(circuit, before, { volts, hz, what });
+  let slip = from;
+  let gives = shaftAt(circuit, slip, { volts, hz, what });
   for (let step = 0; step < STEPS; step++) {
-    const short = wanted - now[what];
-    if (Math.abs(short) <= CLOSE * scale) return now;
-    const slope = (now[what] - before[what]) / (now.slip - before.slip);
-    const slip = now.slip + short / slope;
+    const short = wanted - gives;
+    if (Math.abs(short) <= CLOSE * scale) return slip;
+    const slope = (gives - gaveBefore) / (slip - before);
+    const next = slip + short / slope;
     // Past its peak a motor gives no more.
-    if (!(slope > 0) || slip >= 1) return undefined;
-    if (slip === now.slip) return now;
-    before = now;
-    now = steadyPoint(circuit, Math.max(slip, 1e-9), volts, hz);
+    if (!(slope > 0) || next >= 1) return undefined;
+    if (next === slip) return slip;
+    before = slip;
+    gaveBefore = gives;
+    slip = Math.max(next, 1e-9);
+    gives = shaftAt(circuit, slip, { volts, hz, what });
   }
   return undefined;
+}
+
+/** The point below breakdown at which the shaft gives a power, W, at rated voltage and frequency; undefined beyond it. */
+export function pointGiving(circuit: Circuit, shaftPower: number): SteadyPoint | undefined {
+  const slip = slipGiving({ circuit, volts: circuit.volts, hz: circuit.hz, what: 'power' }, shaftPower, FIRST_SLIP);
+  return slip === undefined ? undefined : steadyPoint(circuit, slip);
 }
 
 /** The least flux that is tried, of rated, and breakdown torque over the torque that must be left. Common practice, no published source. */

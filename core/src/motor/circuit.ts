@@ -60,8 +60,27 @@ export interface CircuitState {
  * its square root (core loss with f^1.5 at constant flux). The inner loop of every curve and run.
  */
 export function circuitState(circuit: Circuit, slip: number, hz: number, leakage = 1): CircuitState {
+  return stateInto({ re: 0, im: 0, airGap: 0, core: 0 }, circuit, { slip, hz, leakage });
+}
+
+export type WrittenState = { -readonly [Name in keyof CircuitState]: number };
+
+/** What `circuitState` gives, written over an object that is there: for each of thousands of instants. */
+export function stateInto(
+  into: WrittenState,
+  circuit: Circuit,
+  { slip, hz, leakage = 1 }: { readonly slip: number; readonly hz: number; readonly leakage?: number },
+): CircuitState {
   evaluate(circuit, slip, hz, leakage);
-  return { re: scratch[0] ?? 0, im: scratch[1] ?? 0, airGap: scratch[2] ?? 0, core: scratch[3] ?? 0 };
+  return scratchInto(into);
+}
+
+function scratchInto(into: WrittenState): CircuitState {
+  into.re = scratch[0] ?? 0;
+  into.im = scratch[1] ?? 0;
+  into.airGap = scratch[2] ?? 0;
+  into.core = scratch[3] ?? 0;
+  return into;
 }
 
 /** Where `evaluate` leaves its four numbers: an object for each of thousands of slips would keep the collector busy. */
@@ -127,15 +146,23 @@ export function settleLeakage(shareAt: (leakage: number) => number): void {
 
 /** The circuit at a voltage, its leakage saturated by the current that flows there. */
 export function stateAtVoltage(circuit: Circuit, slip: number, volts: number, hz: number): CircuitState {
-  if (!circuit.saturation) return circuitState(circuit, slip, hz);
-  const phase = volts / Math.sqrt(3);
-  let state: CircuitState | undefined;
-  settleLeakage((leakage) => {
-    state = circuitState(circuit, slip, hz, leakage);
-    return leakageAt(circuit, phase / Math.hypot(state.re, state.im));
-  });
-  return state ?? circuitState(circuit, slip, hz);
+  evaluateAtVoltage(circuit, slip, volts, hz);
+  return scratchInto({ re: 0, im: 0, airGap: 0, core: 0 });
 }
+
+function evaluateAtVoltage(circuit: Circuit, slip: number, volts: number, hz: number): void {
+  if (!circuit.saturation) {
+    evaluate(circuit, slip, hz, 1);
+    return;
+  }
+  const phase = volts / Math.sqrt(3);
+  settleLeakage((leakage) => {
+    evaluate(circuit, slip, hz, leakage);
+    return leakageAt(circuit, phase / scratchSize());
+  });
+}
+
+const scratchSize = (): number => Math.sqrt((scratch[0] ?? 0) ** 2 + (scratch[1] ?? 0) ** 2);
 
 export interface SteadyPoint {
   readonly slip: number;
@@ -165,7 +192,7 @@ export interface SteadyPoint {
  */
 export function steadyPoint(circuit: Circuit, slip: number, volts = circuit.volts, hz = circuit.hz): SteadyPoint {
   const state = stateAtVoltage(circuit, slip, volts, hz);
-  const size = Math.hypot(state.re, state.im);
+  const size = scratchSize();
   const statorCurrent = volts / Math.sqrt(3) / size;
   const square = statorCurrent ** 2;
   const airGapPower = square * state.airGap;
@@ -196,6 +223,20 @@ export function steadyPoint(circuit: Circuit, slip: number, volts = circuit.volt
     shaftTorque: speed === 0 ? inducedTorque : outputPower / speed,
     efficiency: outputPower / inputPower,
   };
+}
+
+/** Torque, N·m, or power, W, at the shaft at one slip (neither 0 nor 1): of a steady point only this, for searches. */
+export function shaftAt(
+  circuit: Circuit,
+  slip: number,
+  { volts, hz, what }: { readonly volts: number; readonly hz: number; readonly what: 'torque' | 'power' },
+): number {
+  evaluateAtVoltage(circuit, slip, volts, hz);
+  const current = volts / Math.sqrt(3) / scratchSize();
+  const converted = (1 - slip) * current * current * (scratch[2] ?? 0);
+  const speed = (1 - slip) * synchronousSpeed(hz, circuit.poles);
+  const output = converted - (slip < 1 ? circuit.rotationalLoss : 0) - windageAt(circuit, speed);
+  return what === 'power' ? output : output / speed;
 }
 
 /** Friction and windage at a shaft speed, W. */

@@ -46,7 +46,7 @@ function benchMotor(power: number): BenchMotor {
     rotationalLoss: 0,
     windage: WINDAGE * power,
   };
-  const rated = pointGiving(circuit, power, 'outputPower');
+  const rated = pointGiving(circuit, power);
   if (!rated) throw new Error('the rig’s motor does not reach its rating');
   const torque = power / rated.speed;
   const standing = steadyPoint(circuit, 1);

@@ -54,7 +54,7 @@ export function dampedBlower(setting: RigSetting): BlowerState {
   const { circuit } = motorOf(setting);
   const flow = throughDamper(setting.damper);
   const shaft = RIG_POWER * (powerAt(rigMachine, flow, 1) / FULL);
-  const point = pointGiving(circuit, shaft, 'outputPower');
+  const point = pointGiving(circuit, shaft);
   if (!point) throw new Error('the rig’s motor stalls');
   return {
     volts: circuit.volts,

@@ -134,6 +134,8 @@ const late = [
   'flowCurves',
   'flowPicture',
   'starting',
+  'motors',
+  'drives',
   'drivePictures',
 ] as const satisfies (keyof Details)[];
 const later = (stage: StageName): readonly (typeof late)[number][] =>

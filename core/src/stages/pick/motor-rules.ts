@@ -102,6 +102,10 @@ export function mountingMisfit(frame: Frame | undefined, name: string, old: Fram
 export const shaftMisfit = (frame: Frame | undefined, name: string): string | undefined =>
   frame && shortShaft(frame) ? `frame ${name}: its short shaft must not take a belt or chain` : undefined;
 
+/** Whether a motor of the right frequency and size breaks a hard rule. */
+export const isRefused = (item: MotorItem, need: MotorNeed): boolean =>
+  rules.some(([, check]) => check(item, need) !== undefined);
+
 /** Every hard rule a motor breaks; the first is the reason given. One of another frequency or size is not looked at further. */
 export function refusals(item: MotorItem, need: MotorNeed): Refusal[] {
   const far = farOff(item, need);

@@ -2,6 +2,7 @@ import type { DriveItem } from '../../catalogue/catalogue.ts';
 import { notBorne, overloadOf, type DriveEvent } from '../../catalogue/drive-duty.ts';
 import type { HousingCode } from '../place/place.ts';
 import { interpolate } from '../../ground/numeric.ts';
+import { once } from '../../ground/remembered.ts';
 import { showQuantity } from '../../ground/quantity/format.ts';
 import type { School } from '../../ground/quantity/units.ts';
 
@@ -49,6 +50,7 @@ export interface RefusedDrive {
 
 export interface DriveRanking {
   readonly fits: readonly RankedDrive[];
+  /** Told when they are asked for. */
   readonly refused: readonly RefusedDrive[];
   /** What matching by power would have picked, and how that would have ended. */
   readonly byPower:
@@ -123,51 +125,94 @@ const KEPT = [1, 0.85, 0.7] as const;
 export const carrierShare = (carrier: number | undefined): number =>
   carrier === undefined ? 1 : interpolate(CARRIERS, KEPT, carrier / 1000);
 
-function refusal(item: DriveItem, need: DriveNeed, current: number): Omit<RefusedDrive, 'id' | 'name'> | undefined {
-  const amperes = (value: number) => showQuantity(value, 'current', need.school).text;
-  if (need.systemVoltage < item.voltageMin * 0.98 || need.systemVoltage > item.voltageMax * 1.02) {
-    return { rule: 'voltage', reason: `for ${item.voltageMin}–${item.voltageMax} V` };
-  }
-  if (housingRank[item.housing] < housingRank[need.housing])
-    return { rule: 'housing', reason: `${item.housing} is too open for this place` };
-  // What a catalogue does not say is not held against an item.
-  const lacks = need.inside?.filter((each) => item[each] === false).map((each) => INSIDES[each]) ?? [];
-  if (lacks.length > 0) return { rule: 'equipment', reason: `without ${lacks.join(' and ')}` };
-  if (current === 0) return { rule: 'ambient', reason: 'too hot a place for it' };
-  if (current < need.current * 0.9999)
-    return { rule: 'current', reason: `${amperes(current)} after derates, ${amperes(need.current)} needed` };
+/** The rule that stands against a drive first; undefined where it fits. */
+function ruleAgainst(item: DriveItem, need: DriveNeed, current: number): RefusedDrive['rule'] | undefined {
+  if (need.systemVoltage < item.voltageMin * 0.98 || need.systemVoltage > item.voltageMax * 1.02) return 'voltage';
+  if (housingRank[item.housing] < housingRank[need.housing]) return 'housing';
+  if (lackingIn(item, need).length > 0) return 'equipment';
+  if (current === 0) return 'ambient';
+  if (current < need.current * 0.9999) return 'current';
+  if (tooMuchFor(item, need, current) !== undefined) return 'overload';
+  // An overload may ask for far more than the running current.
+  const { multiple } = overloadOf(item, need.duty);
+  const most = need.events.reduce((more, event) => Math.max(more, event.current / multiple), need.current);
+  return current > most * OVERSIZED ? 'oversized' : undefined;
+}
+
+const NOTHING: readonly Inside[] = [];
+/** What a catalogue does not say is not held against an item. */
+const lackingIn = (item: DriveItem, { inside = NOTHING }: DriveNeed): readonly Inside[] =>
+  inside.length === 0 ? NOTHING : inside.filter((each) => item[each] === false);
+
+/** The first of what is asked for a short time that a drive does not bear, in words. */
+function tooMuchFor(item: DriveItem, need: DriveNeed, current: number): string | undefined {
   const overload = overloadOf(item, need.duty);
   for (const event of need.events) {
     const reason = notBorne(event, current, need.current, overload);
-    if (reason !== undefined) return { rule: 'overload', reason };
+    if (reason !== undefined) return reason;
   }
-  // An overload may ask for far more than the running current.
-  const most = Math.max(need.current, ...need.events.map((event) => event.current / overload.multiple));
-  if (current > most * OVERSIZED)
-    return { rule: 'oversized', reason: `${amperes(current)}: far larger than needed, only dearer` };
   return undefined;
+}
+
+function reasonOf(rule: RefusedDrive['rule'], item: DriveItem, need: DriveNeed, current: number): string {
+  const amperes = (value: number): string => showQuantity(value, 'current', need.school).text;
+  switch (rule) {
+    case 'voltage':
+      return `for ${item.voltageMin}–${item.voltageMax} V`;
+    case 'housing':
+      return `${item.housing} is too open for this place`;
+    case 'equipment':
+      return `without ${lackingIn(item, need)
+        .map((each) => INSIDES[each])
+        .join(' and ')}`;
+    case 'ambient':
+      return 'too hot a place for it';
+    case 'current':
+      return `${amperes(current)} after derates, ${amperes(need.current)} needed`;
+    case 'overload':
+      return tooMuchFor(item, need, current) ?? '';
+    case 'oversized':
+      return `${amperes(current)}: far larger than needed, only dearer`;
+  }
 }
 
 /** Drives whose continuous current at the duty class, after derates, covers the motor’s; the cheapest first. */
 export function rankDrives(items: readonly DriveItem[], need: DriveNeed): DriveRanking {
   const fits: RankedDrive[] = [];
-  const refused: { readonly drive: RefusedDrive; readonly near: number; readonly off: number }[] = [];
+  const against: Against[] = [];
   for (const item of items) {
     const current = deratedCurrent(item, need);
-    const reason = refusal(item, need, current);
-    if (reason) {
-      refused.push({
-        drive: { id: item.id, name: item.name, ...reason },
-        near: NEAR.indexOf(reason.rule),
-        off: Math.abs(Math.log(Math.max(1e-3, current) / need.current)),
-      });
-    } else fits.push({ item, current, used: need.current / current });
+    const rule = ruleAgainst(item, need, current);
+    if (rule) against.push({ item, rule, current });
+    else fits.push({ item, current, used: need.current / current });
   }
+  const refused = once(() => inWords(against, need));
   return {
     fits: fits.toSorted((a, b) => a.item.price - b.item.price),
-    refused: refused.toSorted((a, b) => a.near - b.near || a.off - b.off).map(({ drive }) => drive),
+    get refused() {
+      return refused();
+    },
     byPower: matchedByPower(items, need),
   };
+}
+
+interface Against {
+  readonly item: DriveItem;
+  readonly rule: RefusedDrive['rule'];
+  readonly current: number;
+}
+
+/** Those that do not fit with their reasons, the nearest misses first. */
+function inWords(against: readonly Against[], need: DriveNeed): RefusedDrive[] {
+  const off = ({ current }: Against): number => Math.abs(Math.log(Math.max(1e-3, current) / need.current));
+  return against
+    .toSorted((a, b) => NEAR.indexOf(a.rule) - NEAR.indexOf(b.rule) || off(a) - off(b))
+    .map(({ item, rule, current }) => ({
+      id: item.id,
+      name: item.name,
+      rule,
+      reason: reasonOf(rule, item, need, current),
+    }));
 }
 
 function matchedByPower(items: readonly DriveItem[], need: DriveNeed): DriveRanking['byPower'] {

@@ -1,10 +1,11 @@
 import type { MotorItem } from '../../catalogue/catalogue.ts';
+import { once } from '../../ground/remembered.ts';
 import { shelvesOf } from '../../catalogue/shelves.ts';
 import type { JobView } from '../../job/job.ts';
 import { inputOnDrive, inputOnLine } from '../../motor/part-load.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
 import { sizeText } from '../../motor/standard-power.ts';
-import { connectableVoltage, farOff, refusals, type MotorNeed, type MotorRule } from './motor-rules.ts';
+import { connectableVoltage, farOff, isRefused, refusals, type MotorNeed, type MotorRule } from './motor-rules.ts';
 
 export interface RankedMotor {
   readonly item: MotorItem;
@@ -24,7 +25,7 @@ export interface RefusedMotor {
 
 export interface MotorRanking {
   readonly fits: readonly RankedMotor[];
-  /** Motors of the size that do not fit, each with its first reason; the nearest misses first. */
+  /** Motors of the size that do not fit, each with its first reason; the nearest misses first; told when they are asked for. */
   readonly refused: readonly RefusedMotor[];
   /** How many more the catalogue has, of another frequency or size. */
   readonly others: readonly { readonly reason: string; readonly count: number }[];
@@ -67,7 +68,7 @@ export function rankMotors(
   prefer: JobView['pick']['prefer'],
 ): MotorRanking {
   const fits: RankedMotor[] = [];
-  const near: { readonly motor: RefusedMotor; readonly misses: number }[] = [];
+  const against: MotorItem[] = [];
   const others = new Map<string, number>();
   const candidates = shelvesOf(items).flatMap((shelf) => {
     const far = farOff(shelf, need);
@@ -77,13 +78,8 @@ export function rankMotors(
     return [];
   });
   for (const item of candidates) {
-    const broken = refusals(item, need);
-    const first = broken[0];
-    if (first) {
-      near.push({
-        motor: { id: item.id, name: item.name, rule: first.rule, reason: first.reason },
-        misses: broken.length,
-      });
+    if (isRefused(item, need)) {
+      against.push(item);
       continue;
     }
     const winding = connectableVoltage(item, need);
@@ -104,12 +100,22 @@ export function rankMotors(
   }[prefer];
   const sorted = fits.toSorted((a, b) => order(a) - order(b));
   const reasons = reasonsFor(sorted, running !== undefined);
+  const refused = once(() => inWords(against, need));
   return {
     fits: sorted.map((each) => ({ ...each, reasons: reasons(each) })),
-    refused: near.toSorted((a, b) => a.misses - b.misses).map(({ motor }) => motor),
+    get refused() {
+      return refused();
+    },
     others: [...others].map(([reason, count]) => ({ reason, count })),
   };
 }
+
+/** Those that do not fit, each with its first reason; the nearest misses first. */
+const inWords = (against: readonly MotorItem[], need: MotorNeed): RefusedMotor[] =>
+  against
+    .map((item) => ({ item, broken: refusals(item, need) }))
+    .toSorted((a, b) => a.broken.length - b.broken.length)
+    .flatMap(({ item: { id, name }, broken: [first] }) => (first ? [{ id, name, ...first }] : []));
 
 /** What speaks for and against each motor beside the others that fit, the first of them the best. */
 function reasonsFor(all: readonly RankedMotor[], withLife: boolean): (motor: RankedMotor) => string[] {

@@ -1,6 +1,13 @@
 import { add, complex, divide, inverse, magnitude, multiply, type Complex } from '../../ground/complex.ts';
 import { interpolate } from '../../ground/numeric.ts';
-import { circuitState, leakageAt, settleLeakage, windageAt, type Circuit } from '../../motor/circuit.ts';
+import {
+  leakageAt,
+  settleLeakage,
+  stateInto,
+  windageAt,
+  type Circuit,
+  type WrittenState,
+} from '../../motor/circuit.ts';
 import { synchronousSpeed } from '../../motor/typical.ts';
 import type { Source } from '../supply/source.ts';
 import { DRIVE_INPUT } from '../../motor/drive-input.ts';
@@ -70,6 +77,7 @@ export interface Running {
   /** rad/s */
   readonly synchronous: number;
   readonly branch: Branch;
+  readonly state: WrittenState;
 }
 
 /** When and how fast; written over. */
@@ -96,6 +104,7 @@ export function running(setting: FedMotor): Running {
     supply: thevenin(circuit, setting.source),
     synchronous: synchronousSpeed(circuit.hz, circuit.poles),
     branch: { square: 0, line: 0, current: 0, voltage: 0, busVoltage: 0 },
+    state: { re: 0, im: 0, airGap: 0, core: 0 },
   };
 }
 
@@ -104,11 +113,12 @@ export function instant(into: Instant, run: Running, at: Moment): void {
   const { feed, circuit } = run.setting;
   if (feed.kind === 'drive') return void onDrive(into, run, at, feed);
   const slip = slipAt(run, at);
-  if (!circuit.saturation) return void connected(into, run, circuitState(circuit, slip, circuit.hz), at);
+  const { hz } = circuit;
+  if (!circuit.saturation) return void connected(into, run, stateInto(run.state, circuit, { slip, hz }), at);
   // In star a winding carries √3 of what the line current stands for in delta.
   const winding = feed.kind === 'star-delta' && at.changedAt === undefined ? Math.sqrt(3) : 1;
   settleLeakage((leakage) => {
-    connected(into, run, circuitState(circuit, slip, circuit.hz, leakage), at);
+    connected(into, run, stateInto(run.state, circuit, { slip, hz, leakage }), at);
     return leakageAt(circuit, winding * (into[of.motorCurrent] ?? 0));
   });
 }
@@ -135,7 +145,7 @@ function connected(into: Instant, run: Running, state: State, at: Moment): void 
   through(into, run, state, at, STRAIGHT);
 }
 
-type State = ReturnType<typeof circuitState>;
+type State = Readonly<WrittenState>;
 
 /** As magnitude, of two numbers. */
 const size = (re: number, im: number): number => Math.sqrt(re * re + im * im);

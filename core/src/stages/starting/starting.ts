@@ -2,7 +2,7 @@ import { fitMotor, fitTargets, type Machine } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { loadField } from '../load/ways.ts';
 import { notebook, type StageResult } from '../stage.ts';
-import { benchOf, type Bench, chooseStart, needsSpeedControl, whyChosen } from './choose-start.ts';
+import { benchOf, type Bench, chooseStart, needsSpeedControl, settledMethod, whyChosen } from './choose-start.ts';
 import type { Comparison } from './comparison.ts';
 import { methods, type Method } from './feeds.ts';
 import { findings as declared, type Flag } from './findings.ts';
@@ -40,6 +40,8 @@ export function startingOn(on: StartingOn): StartingResult {
   }
   const machine = machineOf(motor, on, flag);
   if (!machine) return { ...nothing, machine, setting: undefined };
+  const settled = on.extent === 'method only' ? settledMethod(on) : undefined;
+  if (settled) return { ...nothing, method: settled, machine, setting: undefined };
   const known = knownOf(on, motor, machine);
   const setting = startSetting(known);
   const borne = startsBorne(motor, known.machineInertia, known.school);
