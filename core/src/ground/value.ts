@@ -59,14 +59,11 @@ function working(how: How): Working {
 /** An SI number with its working; origin is `derived` unless told otherwise. */
 export function quantity(si: number, dimension: Dimension, school: School, how: How): Value {
   const { text, other } = showQuantity(si, dimension, school);
-  return {
-    value: si,
-    unit: siUnit(dimension),
-    text,
-    ...(other === undefined ? {} : { other }),
-    origin: how.origin ?? 'derived',
-    working: working(how),
-  };
+  const { origin = 'derived' } = how;
+  const unit = siUnit(dimension);
+  return other === undefined
+    ? { value: si, unit, text, origin, working: working(how) }
+    : { value: si, unit, text, other, origin, working: working(how) };
 }
 
 /** A code, name or verdict with its working. */

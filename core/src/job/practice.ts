@@ -2,6 +2,7 @@ import type { QuantityField } from '../ground/field.ts';
 import { practiceReasons } from './practice-reasons.ts';
 import { practiceNames, ruleOf, type PracticeName } from './practice-rules.ts';
 import { formatQuantity } from '../ground/quantity/format.ts';
+import { remembered } from '../ground/remembered.ts';
 import { PRACTICE, quantity, type Value } from '../ground/value.ts';
 import type { School } from '../ground/quantity/units.ts';
 
@@ -41,35 +42,55 @@ export interface PracticeRead {
   readonly valueOf: (name: PracticeName) => number;
 }
 
-/**
- * Every rule of thumb as a value: the job’s own setting, else its site’s, else the default. */
+const valued = (name: PracticeName, si: number, said: { readonly school: School; readonly source: string }): Value =>
+  quantity(si, ruleOf(name).dimension, said.school, {
+    origin: said.source === PRACTICE ? 'estimated' : 'given',
+    source: said.source,
+    note: practiceReasons[name].why,
+  });
+
+const usualValues: Readonly<Record<School, Map<PracticeName, Value>>> = { NEMA: new Map(), IEC: new Map() };
+const usual = (name: PracticeName, school: School): Value =>
+  remembered(usualValues[school], practiceNames.length, name, () =>
+    valued(name, ruleOf(name).value, { school, source: PRACTICE }),
+  );
+
+interface Reads {
+  readonly read: (name: PracticeName) => Value;
+}
+/** Made once: to define a hundred rules anew for every solve would cost more than to read those that are used. */
+const byName = Object.defineProperties<object>(
+  {},
+  Object.fromEntries(
+    practiceNames.map((name) => [
+      name,
+      {
+        get(this: Reads): Value {
+          return this.read(name);
+        },
+      },
+    ]),
+  ),
+);
+
+/** A rule is read where it is used. */
+const practiceOf = (read: Reads['read']): Practice =>
+  Object.assign(Object.create(byName) as Practice, { read } satisfies Reads);
+
+/** Every rule of thumb as a value: the job’s own setting, else its site’s, else the default. */
 export function readPractice(own: Settings, site: Settings, school: School): PracticeRead {
   const seen = new Set<PracticeName>();
   const from = (name: PracticeName): UsedRule['from'] => (own[name] ? 'job' : site[name] ? 'site' : 'default');
   const sources = { default: PRACTICE, site: 'set for the site', job: 'set in this job' };
   const valueOf = (name: PracticeName): number => (own[name] ?? site[name])?.value ?? ruleOf(name).value;
-  const read = (name: PracticeName): Value => {
-    const { dimension } = ruleOf(name);
-    const { why } = practiceReasons[name];
-    return quantity(valueOf(name), dimension, school, {
-      origin: from(name) === 'default' ? 'estimated' : 'given',
-      source: sources[from(name)],
-      note: why,
-    });
-  };
-  const practice = Object.defineProperties(
-    {},
-    Object.fromEntries(
-      practiceNames.map((name) => {
-        let value: Value | undefined;
-        const get = (): Value => {
-          seen.add(name);
-          return (value ??= read(name));
-        };
-        return [name, { get, enumerable: true }];
-      }),
-    ),
-  ) as Practice;
+  const read = (name: PracticeName): Value =>
+    from(name) === 'default'
+      ? usual(name, school)
+      : valued(name, valueOf(name), { school, source: sources[from(name)] });
+  const practice = practiceOf((name) => {
+    seen.add(name);
+    return read(name);
+  });
   const used = (): UsedRule[] =>
     practiceNames
       .filter((name) => seen.has(name))

@@ -432,16 +432,15 @@ export function findUnit(dimension: Dimension, name: string): Unit | undefined {
   );
 }
 
-const shown = new Map<string, Unit>();
+const shown: Readonly<Record<School, Map<Dimension, Unit>>> = { NEMA: new Map(), IEC: new Map() };
 
 /** The unit a school shows a dimension in. */
 export function shownUnit(dimension: Dimension, school: School): Unit {
-  const key = `${school} ${dimension}`;
-  const known = shown.get(key);
+  const known = shown[school].get(dimension);
   if (known) return known;
   const name = dimensions[dimension].shown[school];
   const unit = findUnit(dimension, name);
   if (!unit) throw new Error(`no unit ${name} for ${dimension}`);
-  shown.set(key, unit);
+  shown[school].set(dimension, unit);
   return unit;
 }

@@ -82,7 +82,6 @@ function givenOf(brief: Brief, nameplate: NameplateResult, asks: Pick<Notebook<F
       source: PRACTICE,
       note: 'Fans and pumps break away easily; loaded constant-torque machines need at least their running torque.',
     });
-  const points = rows['load.curve'].flatMap(({ speed, torque }) => (speed && torque ? [{ speed, torque }] : []));
   return {
     job,
     school,
@@ -94,7 +93,10 @@ function givenOf(brief: Brief, nameplate: NameplateResult, asks: Pick<Notebook<F
     efficiency: transmission.efficiency,
     breakaway,
     duty: job.load.way === 'duty' ? dutyOf(brief) : undefined,
-    curve: job.load.way === 'curve' ? points : [],
+    curve:
+      job.load.way === 'curve'
+        ? rows['load.curve'].flatMap(({ speed, torque }) => (speed && torque ? [{ speed, torque }] : []))
+        : [],
     voltage: nameplate.values.voltage?.value ?? (school === 'NEMA' ? 460 : 400),
     wanted: speedTyped(transmission, school),
     ask: standsIn ? asks.sharpen : asks.need,

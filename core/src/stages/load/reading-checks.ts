@@ -88,13 +88,13 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
 
   function checkCurve(): void {
     const points = rows['load.curve'].flatMap(({ at, speed, torque }) => (speed && torque ? [{ at, speed }] : []));
-    const speeds = points.map(({ speed }) => speed.value);
-    const twice = points.find(({ speed }, at) => speeds.indexOf(speed.value) < at);
+    const seen = new Set<number>();
+    const twice = points.find(({ speed }) => seen.size === seen.add(speed.value).size);
     if (twice)
       flag('load.curve-twice', `${twice.speed.text} stands in the table more than once; the first torque counts.`, {
         field: `load.curve.${twice.at}.speed`,
       });
-    const end = Math.max(0, ...speeds);
+    const end = points.reduce((most, { speed }) => Math.max(most, speed.value), 0);
     const { drivenSpeed } = values;
     if (points.length > 1 && drivenSpeed && drivenSpeed.value > end * 1.02)
       flag(
