@@ -589,7 +589,7 @@ describe('the ends of the speeds', () => {
     // 70 % of rated; the curve has 64/95 at 15 of 60 Hz and 70/95 at 20: straight between, 66.5/95 at 17.08 Hz.
     const [cooled = ''] = heavy();
     expect(Number(cooled.slice(0, 5))).toBeCloseTo(17.08 / 60, 2);
-    expect(cooled).toContain('its own fan cools no less');
+    expect(cooled).toContain('its own fan no longer cools it');
     expect(heavy({ cooling: 'blower' })).toEqual(['0.020 without an encoder it is not steered below']);
     expect(heavy({}, { enclosure: 'TEBC' })).toEqual(['0.020 without an encoder it is not steered below']);
     expect(heavy({ cooling: 'own fan' }, { enclosure: 'TEBC' })[0]).toContain('its own fan');

@@ -41,6 +41,15 @@ export const brakeTorque = ({ inertia, speed, load }: Turning, time: number): nu
 export const stopIn = ({ inertia, speed, load }: Turning, torque: number): number =>
   (inertia * speed) / (torque + load);
 
+/**
+ * s from rest with `torque` N·m of the motor against `running` N·m at full speed: the integral of J dω/(T − T_L), whose load is there
+ * from the start or `grows` with the square of the speed.
+ */
+export function startIn({ inertia, speed }: Turning, torque: number, running: number, grows: boolean): number {
+  if (!grows || running <= 0) return (inertia * speed) / (torque - running);
+  return ((inertia * speed) / Math.sqrt(torque * running)) * Math.atanh(Math.sqrt(running / torque));
+}
+
 /** s; four travels of the pressure wave along `length` m of pipe, there and back. */
 export const pipeRamp = (length: number): number => (TRAVELS * 2 * length) / PRESSURE_WAVE;
 
@@ -70,7 +79,7 @@ export function brakingOf(driven: Driven, flag: Flag): Partial<DriveValues> {
   if (brief.job.drive.dcBrake)
     flag(
       'drive.dc-brake',
-      `Each stop by dc leaves ${quantity(kineticEnergy(turning), 'kineticEnergy', school, { source: '' }).text} in the rotor, as much as a start does; it holds nothing at rest.`,
+      `Each stop by dc leaves ${quantity(kineticEnergy(turning), 'kineticEnergy', school, { source: '' }).text} in the rotor, as much as a start does; how soon it stops is tried out at the machine, and it holds nothing at rest.`,
     );
   return {
     ...rampUp(driven, turning, flag),
@@ -80,7 +89,8 @@ export function brakingOf(driven: Driven, flag: Flag): Partial<DriveValues> {
       from,
       source: 'definition',
     }),
-    ...stopping(driven, turning, lowering, flag),
+    // What dc brakes stays in the rotor and comes back nowhere.
+    ...(brief.job.drive.dcBrake ? {} : stopping(driven, turning, lowering, flag)),
     ...pipe(driven, flag),
   };
 }
@@ -105,8 +115,11 @@ function rampUp(driven: Driven, turning: Turning, flag: Flag): Partial<DriveValu
   const torque = limitTorque(driven);
   const running = load.values.motorTorque?.value;
   if (torque === undefined || running === undefined || torque <= running) return {};
-  const shortest = quantity((turning.inertia * turning.speed) / (torque - running), 'duration', brief.job.school, {
-    formula: 't = \\dfrac{J\\omega}{T_{lim} - T_L}',
+  const grows = brief.job.load.torqueKind === 'variable';
+  const shortest = quantity(startIn(turning, torque, running, grows), 'duration', brief.job.school, {
+    formula: grows
+      ? 't = \\dfrac{J\\omega}{\\sqrt{T_{lim} T_L}}\\,\\operatorname{artanh}\\sqrt{T_L/T_{lim}}'
+      : 't = \\dfrac{J\\omega}{T_{lim} - T_L}',
     from: { J: starting.values.totalInertia, T_L: load.values.motorTorque, n: load.values.motorSpeed },
     source: 'Newton’s law at the drive’s current limit',
   });
@@ -217,10 +230,11 @@ function checkStop(driven: Driven, { turning, own, torque, wanted }: Stop, flag:
     return;
   }
   if (torque <= own) return;
-  const alone = turning.load + own > 0 ? `${Math.ceil(stopIn(turning, own))} s` : 'not at all';
+  const alone =
+    turning.load + own > 0 ? `stops in ${Math.ceil(stopIn(turning, own))} s` : 'does not stop, since its load turns it';
   flag(
     'drive.stop-too-short',
-    `Without a brake resistor it stops in ${alone}; in ${wanted.text} the drive trips on overvoltage and lets go.`,
+    `Without a brake resistor it ${alone}; in ${wanted.text} the drive trips on overvoltage and lets go.`,
     { mends: [{ label: 'Brake into a resistor', set: { 'starting.braking': 'chopper' } }] },
   );
 }

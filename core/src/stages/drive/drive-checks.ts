@@ -7,8 +7,8 @@ import { highestFrequency, type SpeedRange } from './speed-range.ts';
 /** A share by which a row may miss an end before it counts. */
 export const NEAR_END = 0.005;
 
-/** Rows that run slower or faster than motor and machine bear. */
-export function checkRange({ profile, motor, brief }: Driven, { least, most }: SpeedRange, flag: Flag): void {
+/** Rows that run slower or faster than motor and machine bear, and a highest frequency that lets it. */
+export function checkRange({ profile, motor, brief }: Driven, { least, most, mosts }: SpeedRange, flag: Flag): void {
   const { school } = brief.job;
   const speed = (share: number): string => quantity(share * motor.speed, 'speed', school, { source: '' }).text;
   if (least.share > most.share) {
@@ -18,6 +18,25 @@ export function checkRange({ profile, motor, brief }: Driven, { least, most }: S
     );
     return;
   }
+  const typed = brief.given.drive.mostFrequency;
+  const reached = typed ? typed.value / motor.frequency : 0;
+  const passed = mosts.filter(({ share }) => reached > share + NEAR_END);
+  const [first] = passed;
+  if (typed && first)
+    flag(
+      'drive.above-most',
+      `${typed.text} lets it run at ${speed(reached)}; above ${speed(first.share)} ${first.why}.`,
+      {
+        field: 'drive.mostFrequency',
+        severity: passed.some(({ hard }) => hard) ? 'stop' : 'caution',
+        mends: [
+          {
+            label: `Take ${Math.floor(first.share * motor.frequency)} Hz`,
+            set: { 'drive.mostFrequency': `${Math.floor(first.share * motor.frequency)} Hz` },
+          },
+        ],
+      },
+    );
   for (const { flow, hours, speed: share, path } of profile.points) {
     if (hours <= 0 || flow <= 0) continue;
     if (share < least.share - NEAR_END)

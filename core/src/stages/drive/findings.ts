@@ -108,6 +108,12 @@ export const findings = declared({
     clear: 'Give each motor an overload relay of its own; volts per hertz without self-tuning; equal speed only.',
     field: 'drive.motors',
   },
+  'drive.one-phase': {
+    severity: 'note',
+    basis: PRACTICE,
+    clear: 'Bring three phases, or ask the maker of the drive for its input current and distortion on one.',
+    field: 'supply.phases',
+  },
   'drive.single-phase-large': {
     severity: 'stop',
     basis: PRACTICE,

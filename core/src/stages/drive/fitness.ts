@@ -2,8 +2,8 @@ import { PRACTICE, wording, type Value } from '../../ground/value.ts';
 import { KNOWN_YEAR } from '../nameplate/decoding.ts';
 import type { Driven } from './asked-of-drive.ts';
 import { NEAR_END } from './drive-checks.ts';
-import type { Lead } from './lead.ts';
-import type { SpeedRange } from './speed-range.ts';
+import { filterNames, type Lead } from './lead.ts';
+import { isCooled, type SpeedRange } from './speed-range.ts';
 
 /** One thing that decides whether a motor may run on a drive: proven, taken to be so, to be asked, or wrong. */
 export interface Proof {
@@ -61,7 +61,7 @@ function windingProof({ values, proven, reaches, filter }: Lead): Proof {
   const bears = windingWithstand?.text ?? '';
   if (reaches === undefined || !windingWithstand)
     return { of: 'Winding', state: 'ask', says: `Bears ${bears}; the length of the cable is not known.` };
-  const behind = filter === 'none' ? '' : ` behind the ${filter} filter`;
+  const behind = filter === 'none' ? '' : ` behind the ${filterNames[filter]}`;
   const says = `${Math.round(reaches)} V reach it${behind}; it bears ${bears}${proven ? '' : ', taken for a silent plate'}.`;
   if (reaches > windingWithstand.value * 1.0001) return { of: 'Winding', state: 'fails', says };
   return { of: 'Winding', state: proven ? 'proven' : 'assumed', says };
@@ -95,12 +95,15 @@ function rangeProof({ profile, motor }: Driven, { least, most }: SpeedRange): Pr
   return { of: 'Speed range', state: outside ? 'fails' : 'proven', says };
 }
 
-function coolingProof({ brief, pick }: Driven): Proof {
-  const { cooling } = brief.job.drive;
-  if (cooling === 'blower')
-    return { of: 'Cooling', state: 'proven', says: 'A blower of its own cools it at any speed.' };
-  if (pick.chosenMotor?.item.inverterDuty === true)
-    return { of: 'Cooling', state: 'proven', says: 'Made for low speed on a drive.' };
+function coolingProof(driven: Driven): Proof {
+  if (isCooled(driven)) {
+    const made = driven.pick.chosenMotor && driven.brief.job.drive.cooling === 'auto';
+    return {
+      of: 'Cooling',
+      state: 'proven',
+      says: made ? 'Made for low speed on a drive.' : 'A blower of its own cools it at any speed.',
+    };
+  }
   return { of: 'Cooling', state: 'assumed', says: 'By the fan on its shaft, after a curve recalled only roughly.' };
 }
 

@@ -22,6 +22,13 @@ const FILTERS = {
 } as const;
 export type Filter = keyof typeof FILTERS;
 
+export const filterNames = {
+  none: 'none',
+  reactor: 'output reactor',
+  'dV/dt': 'dV/dt filter',
+  sine: 'sine filter',
+} as const satisfies Record<Filter, string>;
+
 /** Peak behind a dV/dt filter over the dc link, and the V it promises up to a system voltage. Common practice; the filter’s data decide. */
 const SLOWER = { ofLink: 1.5, promised: 1000, system: 500 } as const;
 /** Peak behind a sine filter over that of the sine. Common practice. */
@@ -252,8 +259,7 @@ function behindFilter(filter: Filter, link: number, volts: number, peak: number 
 
 function filterValue(filter: Filter, { brief }: Driven, peak: Value, withstand: Value): Value<string> {
   const rule = brief.practice.leadRule;
-  const names = { none: 'none', reactor: 'output reactor', 'dV/dt': 'dV/dt filter', sine: 'sine filter' } as const;
-  return wording(names[filter], {
+  return wording(filterNames[filter], {
     origin: 'chosen',
     from: { '\\hat V': peak, V_w: withstand, '\\ell': brief.given.drive.lead, '\\ell_{rule}': rule },
     source: brief.job.drive.filter === 'auto' ? PRACTICE : 'chosen in this job',

@@ -184,6 +184,7 @@ export function lineSideOf(driven: Driven, flag: Flag): LineResult {
   const { brief, frequency, voltage } = driven;
   const { school } = brief.job;
   const point = pointOf(driven);
+  if (brief.job.supply.phases === '1') return onePhase(driven, point, flag);
   const remedies = remediesOf(point);
   const side = sideOf(driven, point, remedies);
   const full = spectrumOf(side, reactanceAt(side, point.rated, point));
@@ -241,6 +242,37 @@ export function lineSideOf(driven: Driven, flag: Flag): LineResult {
         source: `definition; cos φ₁ of ${DISPLACEMENT}: ${PRACTICE}`,
       }),
       ...atPoint(remedy, point, driven),
+    },
+  };
+}
+
+/** Distortion of what a drive takes from one phase behind a choke, 60 to 100 %. Common practice, no published source. */
+const ONE_PHASE = 0.8;
+
+/** Fed from one phase its bridge has two pulses: none of the figures of six hold, and which choke it has inside decides. */
+function onePhase({ brief, voltage }: Driven, { rated }: Point, flag: Flag): LineResult {
+  flag(
+    'drive.one-phase',
+    'Fed from one phase it takes all of its power through two wires, with third harmonics that six-pulse figures do not know: the spectrum is not worked out.',
+  );
+  const { lineSide } = brief.job.drive;
+  const side = lineSide === 'auto' ? 'choke 3 %' : lineSide;
+  return {
+    side,
+    remedies: [],
+    orders: [],
+    values: {
+      lineSide: wording(side === 'none' ? 'nothing' : side, {
+        origin: 'chosen',
+        source: lineSide === 'auto' ? PRACTICE : 'chosen in this job',
+      }),
+      inputCurrent: quantity(Math.sqrt(3) * rated * Math.hypot(1, ONE_PHASE), 'current', brief.job.school, {
+        origin: 'estimated',
+        formula: 'I = \\dfrac{P}{V\\,\\eta\\,\\cos\\varphi_1}\\sqrt{1 + THD^2}',
+        from: { V: voltage },
+        source: PRACTICE,
+        note: `With a distortion of ${ONE_PHASE * 100} %, which its choke decides.`,
+      }),
     },
   };
 }

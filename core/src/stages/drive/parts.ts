@@ -1,7 +1,7 @@
 import type { DrivePart } from '../../catalogue/catalogue.ts';
 import type { Driven } from './asked-of-drive.ts';
 import type { Flag } from './findings.ts';
-import type { Filter } from './lead.ts';
+import { filterNames, type Filter } from './lead.ts';
 import { chokeOf, type LineSide } from './spectrum.ts';
 import type { DriveValues } from './values.ts';
 
@@ -25,8 +25,6 @@ interface Decided {
   /** A ring that earths the shaft is asked for. */
   readonly ring: boolean;
 }
-
-const filterKinds = { reactor: 'output reactor', 'dV/dt': 'dV/dt filter', sine: 'sine filter' } as const;
 
 /** The least costly part of the catalogue for everything the drive needs beside it; what is not there is told. */
 export function partsBeside(decided: Decided, flag: Flag): PartBeside[] {
@@ -55,7 +53,7 @@ function filters({ driven, filter, values }: Decided): Wanted[] {
   const length = driven.brief.given.drive.lead?.value ?? 0;
   return [
     {
-      kind: filterKinds[filter],
+      kind: filterNames[filter],
       why: 'at the output of the drive',
       fits: ({ currentMax, longestLead }) =>
         currentMax >= current * 0.999 && (longestLead === undefined || longestLead >= length),

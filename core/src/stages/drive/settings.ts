@@ -7,7 +7,7 @@ import { USUAL } from '../starting/feeds.ts';
 import type { Flag } from './findings.ts';
 import { USUAL_CARRIER, type Filter } from './lead.ts';
 import { isAnalog, type Driven } from './asked-of-drive.ts';
-import { controlMode, highestFrequency, skipsOf, type SpeedRange } from './speed-range.ts';
+import { controlMode, highestFrequency, isCooled, skipsOf, type SpeedRange } from './speed-range.ts';
 import type { DriveValues } from './values.ts';
 
 /** One line of what is set in a drive, in the order in which its keypad asks. */
@@ -167,11 +167,13 @@ function speedSettings({ driven, range, values }: Known): Draft[] {
   const base = motor.frequency;
   const delta = deltaShare(brief);
   const most = highestFrequency(driven, range);
-  const ramp = given.starting.driveRamp?.value ?? USUAL.driveRamp;
+  const shortest = Math.ceil(values.shortestStart?.value ?? 0);
+  const ramp = given.starting.driveRamp?.value ?? Math.max(USUAL.driveRamp, shortest);
   const down =
     given.drive.stopRamp?.value ??
     given.drive.stopTime?.value ??
     Math.max(ramp, Math.ceil(values.shortestStop?.value ?? 0), Math.ceil(values.pipeRamp?.value ?? 0));
+  const rampFrom = given.starting.driveRamp ? 'this job' : shortest > USUAL.driveRamp ? 'masses and load' : PRACTICE;
   const shaped = job.load.way === 'hoist' || job.load.way === 'conveyor';
   return [
     set(
@@ -220,12 +222,7 @@ function speedSettings({ driven, range, values }: Known): Draft[] {
       value: job.load.torqueKind === 'variable' ? 'none, or as it turns away' : 'by self-tuning',
       from: `kind of load; too much heats the motor at low speed, ${PRACTICE}`,
     },
-    set(
-      driven,
-      { id: 'rampUp', group, name: 'Ramp up', from: given.starting.driveRamp ? 'this job' : PRACTICE },
-      ramp,
-      'duration',
-    ),
+    set(driven, { id: 'rampUp', group, name: 'Ramp up', from: rampFrom }, ramp, 'duration'),
     set(
       driven,
       {
@@ -290,7 +287,7 @@ function limitSettings({ driven }: Known): Draft[] {
       id: 'selfVentilated',
       group,
       name: 'Motor cools itself',
-      value: job.drive.cooling === 'blower' || pick.chosenMotor?.item.inverterDuty === true ? 'no' : 'yes',
+      value: isCooled(driven) ? 'no' : 'yes',
       from: 'cooling of the motor',
     },
     {

@@ -37,6 +37,8 @@ export interface End {
   readonly share: number;
   readonly why: string;
   readonly source: string;
+  /** Something may break beyond it. */
+  readonly hard?: true;
 }
 
 /** Between which speeds it may run, and all that would set an end, the tightest first. */
@@ -69,7 +71,7 @@ export function continuousTorque({ brief, motor }: Driven, share: number, range:
 }
 
 /** A blower or an inverter-duty frame cools it at any speed. */
-function isCooled({ brief, pick, nameplate }: Driven): boolean {
+export function isCooled({ brief, pick, nameplate }: Driven): boolean {
   const { cooling } = brief.job.drive;
   if (cooling !== 'auto') return cooling === 'blower';
   if (pick.chosenMotor) return pick.chosenMotor.item.inverterDuty;
@@ -132,7 +134,7 @@ function leastEnds(driven: Driven): End[] {
   const mode = controlMode(driven);
   const ends: End[] = [];
   if (share !== undefined)
-    ends.push({ share: coolingEnd(driven, share), why: 'its own fan cools no less', source: PRACTICE });
+    ends.push({ share: coolingEnd(driven, share), why: 'its own fan no longer cools it', source: PRACTICE });
   const machine = brief.job.load.machine === 'pump' ? profile.model?.setting.machine : undefined;
   if (machine && machine.staticShare > 0)
     ends.push({
@@ -167,9 +169,10 @@ function mostEnds(driven: Driven): End[] {
   const base = deltaShare(brief);
   const ends: End[] = [];
   if (share !== undefined && share > 0) {
+    const powered = poweredTo(share, base, variable);
     ends.push({
-      share: poweredTo(share, base, variable),
-      why: 'there the load takes its rated power',
+      share: powered,
+      why: `there the load takes its rated ${powered > base ? 'power' : 'torque'}`,
       source: 'Constant power above base speed',
     });
     ends.push({
@@ -188,11 +191,17 @@ function mostEnds(driven: Driven): End[] {
     ends.push({
       share: mechanical / motor.speed,
       why: 'its rotor and bearings bear no more; ask the maker',
+      hard: true,
       source: `${safeSpeed.source}, recalled only roughly`,
     });
   const machine = brief.given.drive.machineSpeed;
   if (machine)
-    ends.push({ share: machine.value / motor.speed, why: 'the machine bears no more', source: 'typed in this job' });
+    ends.push({
+      share: machine.value / motor.speed,
+      why: 'the machine bears no more',
+      source: 'typed in this job',
+      hard: true,
+    });
   const typed = brief.given.drive.mostFrequency;
   if (typed) ends.push({ share: typed.value / motor.frequency, why: 'typed in this job', source: 'typed in this job' });
   return ends.toSorted((a, b) => a.share - b.share);

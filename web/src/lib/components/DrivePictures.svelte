@@ -69,6 +69,17 @@
 {/snippet}
 
 {#snippet network(of: NonNullable<typeof pictures>)}
+  {#if of.line.orders.length === 0}
+    <p class="text-sm text-quiet">
+      Fed from one phase: the figures of six pulses do not hold, and its spectrum is not worked out. Ask the maker of
+      the drive for its input current and distortion.
+    </p>
+  {:else}
+    {@render sixPulses(of)}
+  {/if}
+{/snippet}
+
+{#snippet sixPulses(of: NonNullable<typeof pictures>)}
   <Chart
     option={spectrumChart(of)}
     height={160}
