@@ -1,4 +1,5 @@
 import { MINUTE } from '../../ground/constants.ts';
+import { interpolate, mostOf } from '../../ground/numeric.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import type { OptionRow, ProfilePoint } from '../profile/profile-result.ts';
 import type { OptionBrief } from '../stage.ts';
@@ -24,10 +25,35 @@ export function monthlyDemands(rows: readonly Demanding[], interval: number, cou
 }
 
 /**
+ * The same from the highest mean flow of each recorded month: what the rows take there, straight between them. A month that was not
+ * recorded counts as the highest of them.
+ */
+export function loggedDemands(
+  flows: readonly number[],
+  points: readonly Pick<ProfilePoint, 'flow'>[],
+  taken: readonly Pick<OptionRow, 'peak' | 'apparent'>[],
+  counted: 'peak' | 'apparent',
+): number[] {
+  const rising = points
+    .flatMap(({ flow }, at) => (flow > 0 && taken[at] ? [{ flow, takes: taken[at][counted] }] : []))
+    .toSorted((a, b) => a.flow - b.flow);
+  const at = (flow: number): number =>
+    flow <= 0
+      ? 0
+      : interpolate(
+          rising.map((row) => row.flow),
+          rising.map(({ takes }) => takes),
+          flow,
+        );
+  const highest = mostOf(flows);
+  return Array.from({ length: MONTHS }, (_, month) => at(flows[month] ?? highest));
+}
+
+/**
  * A year of demand charge of rows and what they take: every month its highest, never below a share of the highest of the year.
  */
 export function demandOf(
-  points: readonly Pick<ProfilePoint, 'hours' | 'monthly'>[],
+  points: readonly Pick<ProfilePoint, 'flow' | 'hours' | 'monthly'>[],
   taken: readonly Pick<OptionRow, 'peak' | 'apparent'>[],
   { job, given }: OptionBrief,
 ): Value | undefined {
@@ -39,7 +65,9 @@ export function demandOf(
     const row = taken[at];
     return row ? [{ hours, monthly, peak: row.peak, apparent: row.apparent }] : [];
   });
-  const months = monthlyDemands(rows, interval, byApparent ? 'apparent' : 'peak');
+  const counted = byApparent ? 'apparent' : 'peak';
+  const logged = given.profile.peakFlows?.flat().map(({ value }) => value);
+  const months = logged ? loggedDemands(logged, points, taken, counted) : monthlyDemands(rows, interval, counted);
   const highest = Math.max(...months);
   const least = (demandRatchet?.value ?? 0) * highest;
   const charged = months.reduce((sum, month) => sum + Math.max(month, least), 0);
@@ -59,5 +87,6 @@ export function demandOf(
       '\\rho': demandRatchet,
     },
     source: 'tariff typed in this job',
+    note: logged ? 'By the highest intervals of each month in the log.' : undefined,
   });
 }

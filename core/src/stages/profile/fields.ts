@@ -1,6 +1,6 @@
 import { HOUR, YEAR } from '../../ground/constants.ts';
 import { clockCells } from '../supply/clock.ts';
-import { quantity, choice, rows, perOption, tick } from '../../ground/field.ts';
+import { quantity, choice, list, rows, perOption, tick } from '../../ground/field.ts';
 
 export const lead = 'Hours a year at each flow, and how flow is controlled today.';
 
@@ -94,6 +94,14 @@ export const fields = {
     example: '6 weeks',
     group: 'Recorded log',
     note: 'From the first to the last sample of the log that the hours come from',
+  }),
+  peakFlows: list('fraction', {
+    label: 'Highest of each month',
+    min: 0,
+    max: 3,
+    example: '96/92/100 %',
+    group: 'Recorded log',
+    note: 'Highest mean flow over the interval of the meter, month by month, from the log; a month that was not recorded counts as the highest of them',
   }),
   storage: quantity('volume', {
     label: 'Volume between on and off',

@@ -1,5 +1,5 @@
 import { interpolate } from '../../ground/numeric.ts';
-import { HOUR, YEAR } from '../../ground/constants.ts';
+import { HOUR, MINUTE, YEAR } from '../../ground/constants.ts';
 import { pairUp } from '../load/bin-log.ts';
 
 /** A log of flow or of electrical power as it was recorded: time, s, at fine steps of the value. */
@@ -13,6 +13,8 @@ export interface FlowRecord {
   readonly skipped: number;
   /** Breaks in the recording, whose time is not counted. */
   readonly gaps: number;
+  /** Highest mean value over the interval of a meter in each month that was recorded, in their order. */
+  readonly highest: { readonly '15 min': readonly number[]; readonly '30 min': readonly number[] };
 }
 
 interface RecordedBin {
@@ -36,6 +38,47 @@ const FINE = 2048;
 /** A pause this many times the usual interval was not recorded. */
 const GAP = 3;
 
+const MONTHS = 12;
+/** Share of an interval that must be recorded for its mean to count. */
+const ENOUGH = 0.5;
+
+/** Means over the intervals of a meter, of which each month keeps its highest. */
+function meter(interval: number) {
+  const months = new Map<number, number>();
+  const block = { number: Number.NaN, month: 0, seconds: 0, sum: 0 };
+  const close = (): void => {
+    if (block.seconds < ENOUGH * interval) return;
+    months.set(block.month, Math.max(months.get(block.month) ?? 0, block.sum / block.seconds));
+  };
+  // Twelfths of a year from the first sample.
+  const monthOf = (time: number, begun: number): number => Math.floor((time - begun) / (YEAR / MONTHS)) % MONTHS;
+  return {
+    /** A value that holds from a time for a span, s. */
+    push(time: number, span: number, value: number, begun: number): void {
+      let from = time;
+      // A span is no longer than some intervals of the log, and those are short beside the meter’s or it tells no peak.
+      for (let left = span, turns = 0; left > 0 && turns < MOST_BLOCKS; turns++) {
+        const number = Math.floor(from / interval);
+        if (number !== block.number) {
+          close();
+          Object.assign(block, { number, month: monthOf(from, begun), seconds: 0, sum: 0 });
+        }
+        const part = Math.min(left, (number + 1) * interval - from) || left;
+        block.seconds += part;
+        block.sum += part * value;
+        from += part;
+        left -= part;
+      }
+    },
+    highest(): number[] {
+      close();
+      return [...months].toSorted(([a], [b]) => a - b).map(([, value]) => value);
+    },
+  };
+}
+/** Intervals of a meter that one sample may fill. */
+const MOST_BLOCKS = 3000;
+
 /** Takes a log as it streams by, in constant memory. Each sample holds until the next one. */
 export function flowLogger(): FlowLogger {
   const [time, first, powered, power, square] = Array.from({ length: 5 }, () => new Float64Array(FINE)) as [
@@ -46,6 +89,7 @@ export function flowLogger(): FlowLogger {
     Float64Array,
   ];
   const count = { samples: 0, skipped: 0, gaps: 0 };
+  const meters = { '15 min': meter(15 * MINUTE), '30 min': meter(30 * MINUTE) };
   let width = 1e-6;
   let usual = 0;
   let begun = Number.NaN;
@@ -53,6 +97,7 @@ export function flowLogger(): FlowLogger {
 
   function add(span: number): void {
     const { value, power: taken } = last;
+    for (const each of Object.values(meters)) each.push(last.time, span, value, begun);
     while (value >= width * FINE) {
       pairUp(time, first, powered, power, square);
       width *= 2;
@@ -100,7 +145,8 @@ export function flowLogger(): FlowLogger {
         ];
       });
       const recorded = bins.reduce((sum, { seconds }) => sum + seconds, 0);
-      return { bins, recorded, span: Number.isNaN(begun) ? 0 : last.time - begun, ...count };
+      const highest = { '15 min': meters['15 min'].highest(), '30 min': meters['30 min'].highest() };
+      return { bins, recorded, span: Number.isNaN(begun) ? 0 : last.time - begun, highest, ...count };
     },
   };
 }
@@ -132,6 +178,8 @@ export interface LoggedProfile {
   /** Energy of the rows over that of every sample, less one. */
   readonly energyOff: number;
   /** Of measured over calculated power, where both are known: the factor by least squares and how much of the spread it explains. */
+  /** Highest mean flow over the interval of the meter in each recorded month. */
+  readonly peaks: readonly number[];
   readonly calibration: { readonly factor: number; readonly fit: number } | undefined;
 }
 
@@ -143,6 +191,8 @@ interface LogScale {
   /** W of one of the second column. */
   readonly powerUnit: number;
   readonly today: InputCurve | undefined;
+  /** Of the meter that the demand is charged by. */
+  readonly interval?: keyof FlowRecord['highest'];
 }
 
 /**
@@ -166,6 +216,7 @@ export function profileOfLog(record: FlowRecord, scale: LogScale): LoggedProfile
   const year = YEAR / record.recorded;
   return {
     rows: rows.map(({ flow, seconds }) => ({ flow, seconds: seconds * year })),
+    peaks: record.highest[scale.interval ?? '15 min'].map(flowOf),
     energyOff: exact > 0 ? energy(rows) / exact - 1 : 0,
     calibration: today && scale.counts === 'flow' ? calibrated(samples, today, scale.powerUnit) : undefined,
   };

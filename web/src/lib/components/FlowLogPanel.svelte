@@ -43,6 +43,7 @@
       full: watts ?? 1 / factor,
       powerUnit: 1000,
       today,
+      interval: store.get('supply.demandInterval') === '30 min' ? '30 min' : '15 min',
     });
     if (!made)
       return {
@@ -58,6 +59,9 @@
         hours: `${Number((seconds / HOUR).toPrecision(5))} h`,
       })),
       {
+        'profile.peakFlows': made.peaks.length
+          ? `${made.peaks.map((flow) => Number((flow * 100).toPrecision(4))).join('/')} %`
+          : '',
         'profile.recordedOver': `${Number((record.span / DAY).toPrecision(4))} days`,
         ...(calibration
           ? {
