@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyJob, solve, type JobInput, type Solution } from '../src/index.ts';
-import { monthlyDemands } from '../src/stages/money/demand.ts';
+import { loggedDemands, monthlyDemands } from '../src/stages/money/demand.ts';
 import { parseQuantity } from '../src/ground/quantity/parse.ts';
 import { quantity } from '../src/ground/value.ts';
 import { clockOf, holds, yearOf, type Clock, type ClockChoices } from '../src/stages/supply/clock.ts';
@@ -273,5 +273,34 @@ describe('demand of a year', () => {
         'money.demandThrottled',
       );
     expect(rare('15 min') / rare('30 min')).toBeCloseTo(2, 9);
+  });
+});
+
+describe('demand by a log', () => {
+  const points = [{ flow: 1 }, { flow: 0.5 }, { flow: 0 }];
+  const taken = [
+    { peak: 9, apparent: 10 },
+    { peak: 2, apparent: 3 },
+    { peak: 0, apparent: 0 },
+  ];
+  it('what the rows take at the highest flow of each month, straight between them; others count as the highest', () => {
+    expect(loggedDemands([0.75, 0.5, 0], points, taken, 'peak')).toEqual([5.5, 2, 0, ...Array<number>(9).fill(5.5)]);
+    expect(loggedDemands([1, 0.75], points, taken, 'apparent')).toEqual([10, 6.5, ...Array<number>(10).fill(10)]);
+    // Beyond the rows their ends hold.
+    expect(loggedDemands([1.2, 0.1], points, taken, 'peak').slice(0, 2)).toEqual([9, 2]);
+  });
+  it('in a job it is charged instead of the highest row', () => {
+    const charged = (peakFlows: string) => {
+      const { values } = solve(
+        emptyJob({ ...fan, supply: { ...fan.supply, demandPrice: '10' }, profile: { ...fan.profile, peakFlows } }),
+        catalogue,
+      );
+      return values['money.demandThrottled'];
+    };
+    const byRows = charged('');
+    const byLog = charged('60 %');
+    expect(byRows?.value).toBeGreaterThan(0);
+    expect(byLog?.value).toBeLessThan(byRows?.value as number);
+    expect(byLog?.working.note).toContain('log');
   });
 });

@@ -140,6 +140,34 @@ describe('flow and power together', () => {
   });
 });
 
+describe('the highest interval of the meter in each month of a log', () => {
+  const peaks = (log: FlowRecord, interval?: '15 min' | '30 min') =>
+    profileOfLog(log, { counts: 'flow', full: 1, powerUnit: 1, today: cube, ...(interval ? { interval } : {}) })?.peaks;
+  it('ten minutes at full flow in every hour of 40 %: 80 % over a quarter of an hour, 60 % over half of one', () => {
+    const log = record(day((minute) => [minute % 60 < 10 ? 1 : 0.4]));
+    expect(peaks(log)).toEqual([expect.closeTo((10 + 5 * 0.4) / 15, 9)]);
+    expect(peaks(log, '30 min')).toEqual([expect.closeTo((10 + 20 * 0.4) / 30, 9)]);
+  });
+  it('by twelfths of a year, from samples an hour apart', () => {
+    const hours = Array.from({ length: 61 * 24 }, (_, hour): Sample => [hour * HOUR, hour < 700 ? 0.5 : 0.9]);
+    // 730 h are a twelfth: 700 h at half, then nine tenths; then nine tenths throughout, and the first hours of a third.
+    expect(peaks(record(hours))).toEqual([0.9, 0.9, 0.9]);
+    const half = hours.map(([time]): Sample => [time, time < 730 * HOUR ? 0.5 : 0.9]);
+    expect(peaks(record(half))).toEqual([0.5, 0.9, 0.9]);
+  });
+  it('an interval of which less than half was recorded tells none', () => {
+    const broken = [0, 60, 120, 180, 7200, 7260, 7320].map((time): Sample => [time, 1]);
+    expect(peaks(record(broken))).toEqual([]);
+    // Seven of fifteen minutes are too few, eight are enough.
+    expect(peaks(record(Array.from({ length: 8 }, (_, at): Sample => [at * 60, 1])))).toEqual([]);
+    expect(peaks(record(Array.from({ length: 9 }, (_, at): Sample => [at * 60, 1])))).toEqual([1]);
+  });
+  it('of power become flows by the curve of today', () => {
+    const log = record(day((minute) => [minute < 720 ? 512 : 1000]));
+    expect(profileOfLog(log, { counts: 'power', full: 1, powerUnit: 1, today: cube })?.peaks).toEqual([1]);
+  });
+});
+
 describe('in a job', () => {
   const run = (profile: JobInput['profile']) =>
     solve(emptyJob({ ...fan, profile: { ...fan.profile, ...profile } }), catalogue);

@@ -137,6 +137,20 @@ describe('several machines', () => {
     expect(running('speed', 0.3, on)).toBeLessThan(3);
     expect(power('speed', 0.3, on)).toBeLessThan(power('throttle', 0.3, on));
   });
+  it('one fewer runs only where that saves a twentieth, so that they do not come and go', () => {
+    const on = { ...pump(0.7), machines: 2 };
+    const alone = (flow: number) => {
+      const turns = speedAgainst(on.machine, 2 * flow, 0.7 + 0.3 * flow ** 2);
+      return turns <= 1 ? powerAt(on.machine, 2 * flow, turns) / 2 : Number.POSITIVE_INFINITY;
+    };
+    const both = (flow: number) => powerAt(on.machine, flow, speedAgainst(on.machine, flow, 0.7 + 0.3 * flow ** 2));
+    for (let flow = 0.05; flow < 1; flow += 0.01) {
+      const fewer = alone(flow) < 0.95 * both(flow);
+      expect(running('speed', flow, on), `at ${flow}`).toBe(fewer ? 1 : 2);
+    }
+    // Somewhere one alone takes less, and still both run.
+    expect([0.3, 0.35, 0.4, 0.45, 0.5].some((flow) => alone(flow) < both(flow))).toBe(true);
+  });
 });
 
 describe('two machines in series: each brings half of the head at a common flow', () => {

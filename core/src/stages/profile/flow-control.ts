@@ -130,7 +130,7 @@ function staged(flow: number, { machine, machines, inSeries }: ControlSetting, f
   return [{ count, power: powerAt(machine, (flow * machines) / count, 1) / full, speed: 1, onDrive: false }];
 }
 
-/** All that run turn alike; as many run as take the least. */
+/** All that run turn alike. */
 function allOfSeveral(flow: number, { machine, machines, leastSpeed }: ControlSetting, full: number): Running[] {
   const head = systemHead(machine, flow);
   const choices = Array.from({ length: machines }, (_, at): Running => {
@@ -138,11 +138,19 @@ function allOfSeveral(flow: number, { machine, machines, leastSpeed }: ControlSe
     const speed = Math.max(leastSpeed, speedAgainst(machine, share, head));
     return driven(powerAt(machine, share, speed) / full, speed, at + 1);
   });
-  const reached = choices.filter(({ speed, count }) => speed <= 1 + CLOSE || count === machines);
-  return [reached.reduce((least, choice) => (total(choice) < total(least) ? choice : least))];
+  return [staying(choices, machines)];
 }
 
 const total = ({ count, power }: Running): number => count * power;
+
+/** Share of the power that must be saved before one machine fewer runs, lest they come and go. Common practice, no published source. */
+const STAGING = 0.05;
+
+/** From all that are there downwards, one machine fewer only where that saves enough; those too few to bring it are left out. */
+function staying(choices: readonly Running[], machines: number): Running {
+  const reached = choices.filter(({ speed, count }) => speed <= 1 + CLOSE || count === machines);
+  return reached.reduceRight((kept, fewer) => (total(fewer) < (1 - STAGING) * total(kept) ? fewer : kept));
+}
 
 /** Some turn at full speed against the common head, the last takes the rest. */
 function oneOfSeveral(flow: number, { machine, machines, leastSpeed }: ControlSetting, full: number): Running[] {
@@ -172,15 +180,14 @@ function fewestInSeries(flow: number, { machine, machines }: Pick<ControlSetting
   return Math.min(machines, Math.max(1, Math.ceil(needed - CLOSE)));
 }
 
-/** All that run turn alike and share the head; as many run as take the least. */
+/** All that run turn alike and share the head. */
 function allInSeries(flow: number, { machine, machines, leastSpeed }: ControlSetting, full: number): Running[] {
   const head = systemHead(machine, flow);
   const choices = Array.from({ length: machines }, (_, at): Running => {
     const speed = Math.max(leastSpeed, speedAgainst(machine, flow, (head * machines) / (at + 1)));
     return driven(powerAt(machine, flow, speed) / full, speed, at + 1);
   });
-  const reached = choices.filter(({ speed, count }) => speed <= 1 + CLOSE || count === machines);
-  return [reached.reduce((least, choice) => (total(choice) < total(least) ? choice : least))];
+  return [staying(choices, machines)];
 }
 
 /** Some give their whole head at full speed, the last what is left of it. */

@@ -89,7 +89,8 @@ export function flowLogger(): FlowLogger {
     Float64Array,
   ];
   const count = { samples: 0, skipped: 0, gaps: 0 };
-  const meters = { '15 min': meter(15 * MINUTE), '30 min': meter(30 * MINUTE) };
+  const quarter = meter(15 * MINUTE);
+  const half = meter(30 * MINUTE);
   let width = 1e-6;
   let usual = 0;
   let begun = Number.NaN;
@@ -97,7 +98,8 @@ export function flowLogger(): FlowLogger {
 
   function add(span: number): void {
     const { value, power: taken } = last;
-    for (const each of Object.values(meters)) each.push(last.time, span, value, begun);
+    quarter.push(last.time, span, value, begun);
+    half.push(last.time, span, value, begun);
     while (value >= width * FINE) {
       pairUp(time, first, powered, power, square);
       width *= 2;
@@ -145,7 +147,7 @@ export function flowLogger(): FlowLogger {
         ];
       });
       const recorded = bins.reduce((sum, { seconds }) => sum + seconds, 0);
-      const highest = { '15 min': meters['15 min'].highest(), '30 min': meters['30 min'].highest() };
+      const highest = { '15 min': quarter.highest(), '30 min': half.highest() };
       return { bins, recorded, span: Number.isNaN(begun) ? 0 : last.time - begun, highest, ...count };
     },
   };
