@@ -2,9 +2,9 @@
 // printed there (from memory), and sums on paper with them.
 import { describe, expect, it } from 'vitest';
 import { emptyJob, solve, type AnyValue, type Catalogue, type JobInput, type Solution } from '../src/index.ts';
-import { nextStandardRating } from '../src/stages/protection/nec-device.ts';
-import { compareSizes, conductorName } from '../src/stages/protection/nec-conductor.ts';
-import { tableFullLoadCurrent } from '../src/stages/protection/nec-current.ts';
+import { nextStandardRating } from '../src/stages/protection/nec/nec-device.ts';
+import { compareSizes, conductorName } from '../src/stages/protection/nec/nec-conductor.ts';
+import { tableFullLoadCurrent } from '../src/stages/protection/nec/nec-current.ts';
 import { leastBreaker } from '../src/stages/protection/breaker.ts';
 import { catalogue, plate } from './round-prices.ts';
 
@@ -91,7 +91,7 @@ const run = (more: JobInput, from: Catalogue): Solution =>
 const value = (solution: Solution, name: string): AnyValue | undefined => solution.values[`protection.${name}`];
 const wires = (more: JobInput): unknown[] => {
   const solution = run(more, catalogue);
-  return ['conductorSize', 'conductorCarries', 'groundingConductor'].map((name) => value(solution, name)?.value);
+  return ['conductorSize', 'conductorAmpacity', 'groundingConductor'].map((name) => value(solution, name)?.value);
 };
 
 describe('wires of 25 hp at 460 V, 34 A: 42.5 A', () => {

@@ -218,15 +218,15 @@ describe('flow', () => {
 describe('wires and devices by NEC 430', () => {
   it('30 hp, eight poles, plate 44 A, table 40 A: 55 A, 6 AWG, 110 A breaker by the nameplate (430.6(A)(1))', () => {
     const slow = run(kept(motor(30, 44, 885), { load: { torqueKind: 'variable', torque: '90 lb·ft', speed: '890' } }));
-    expect([number(slow, 'protection.tableCurrent'), number(slow, 'protection.codeCurrent')]).toEqual([40, 44]);
+    expect([number(slow, 'protection.tableCurrent'), number(slow, 'protection.wireCurrent')]).toEqual([40, 44]);
     expect(number(slow, 'protection.conductorMinAmpacity')).toBeCloseTo(55, 9);
     expect(text(slow, 'protection.conductorSize')).toBe('6 AWG copper');
     expect(number(slow, 'protection.branchDeviceMax')).toBe(110);
     // Of several speeds: the plate’s 44 A as well, at 1770 r/min.
     const two = motor(30, 44, 1770, { speed: '1770/885', currents: '44/20', power: '30/10 hp', speedInForce: 'first' });
-    expect(number(run(kept(two)), 'protection.codeCurrent')).toBe(44);
+    expect(number(run(kept(two)), 'protection.wireCurrent')).toBe(44);
     // Four poles: by the table, whatever the plate says.
-    expect(number(run(kept(motor(30, 36, 1770))), 'protection.codeCurrent')).toBe(40);
+    expect(number(run(kept(motor(30, 36, 1770))), 'protection.wireCurrent')).toBe(40);
   });
   it('10 hp at 460 V, 14 A: 35 A breaker, 14 AWG at 75 °C terminals, 12 at 60 °C, earth no larger than the wire', () => {
     const ten = (terminals: 'auto' | '60') => run(kept(motor(10, 14, 1760), { protection: { terminals } }));
@@ -248,11 +248,11 @@ describe('wires and devices by NEC 430', () => {
   it('40 A at 45 °C with six wires, 90 °C insulation: 6 AWG carries 75 · 0.87 · 0.8 = 52.2 A, 8 AWG 38.3 A does not', () => {
     const hot = run(kept(motor(30, 36, 1770), { protection: { ambient: '45 °C', conductors: '6', insulation: '90' } }));
     expect(text(hot, 'protection.conductorSize')).toBe('6 AWG copper');
-    expect(number(hot, 'protection.conductorCarries')).toBeCloseTo(52.2, 1);
+    expect(number(hot, 'protection.conductorAmpacity')).toBeCloseTo(52.2, 1);
     // The ambient of the place counts where none is typed for the wires.
     const warm = run(kept(motor(30, 36, 1770), { place: { ambient: '50 °C' } }));
     // 50 A wanted: 6 AWG has 65 · 0.75 = 48.8 A left at 50 °C, 4 AWG 85 · 0.75.
-    expect(number(warm, 'protection.conductorCarries')).toBeCloseTo(85 * 0.75, 9);
+    expect(number(warm, 'protection.conductorAmpacity')).toBeCloseTo(85 * 0.75, 9);
   });
   it('60 hp on a drive that takes 83.4 A: 104.25 A, 2 AWG at its input, 3 AWG at the motor (430.122)', () => {
     const one = catalogue.drives.find(
@@ -353,9 +353,9 @@ describe('relay dial and code ceiling', () => {
             expect(dial).toBeGreaterThanOrEqual(relay.currentMin * 0.999);
             expect(dial).toBeLessThanOrEqual(relay.currentMax * 1.001);
           }
-          if (solution.values['protection.conductorCarries'])
-            expect(number(solution, 'protection.conductorCarries')).toBeGreaterThanOrEqual(
-              1.25 * number(solution, 'protection.codeCurrent') - 1e-6,
+          if (solution.values['protection.conductorAmpacity'])
+            expect(number(solution, 'protection.conductorAmpacity')).toBeGreaterThanOrEqual(
+              1.25 * number(solution, 'protection.wireCurrent') - 1e-6,
             );
           const breaker = /breaker (\d+) A/.exec(text(solution, 'protection.branchDevice') ?? '')?.[1];
           if (breaker) expect(Number(breaker)).toBeLessThanOrEqual(number(solution, 'protection.branchDeviceMax'));

@@ -113,8 +113,8 @@ export function readoutsOf(
     drive: ofDrive(found, whole),
     protection: [
       'overloadDial',
-      'codeCurrent',
-      ['conductorCarries', 'least', found('protection.conductorMinAmpacity')],
+      'wireCurrent',
+      ['conductorAmpacity', 'least', found('protection.conductorMinAmpacity')],
       'conductorSize',
       'branchDeviceMax',
       'groundingConductor',

@@ -6,8 +6,33 @@ import { PRACTICE } from '../../ground/value.ts';
 export const findings = declared({
   'protection.iec': {
     severity: 'note',
-    basis: 'IEC 60947-4-1, IEC 60364-5-52',
-    clear: 'Have cable and device sized by a licensed person.',
+    basis: 'IEC 60947-4-1, IEC 60364-5-52, tables recalled from memory',
+    clear:
+      'Have cable and device confirmed by a licensed person, and the pair of device and starter by its maker’s table.',
+  },
+  'protection.no-cable': {
+    severity: 'caution',
+    basis: 'IEC 60364-5-52, 60364-4-41, 60364-4-43',
+    clear: 'Run cables side by side, sized by a licensed person, lay it cooler or shorter, or take another device.',
+    field: 'protection.laying',
+  },
+  'protection.cable-small': {
+    severity: 'caution',
+    basis: 'IEC 60364-5-52, 60364-4-41, 60364-4-43',
+    clear: 'Take the larger cable, or have the present one proven by a licensed person.',
+    field: 'supply.feederSize',
+  },
+  'protection.inrush': {
+    severity: 'caution',
+    basis: `Peak of the first half-wave by IEC 60909-0 (from memory); magnetic trip: ${PRACTICE}`,
+    clear: 'Take fuses, or a breaker with contactor and relay.',
+    field: 'protection.shortCircuit',
+  },
+  'protection.earth-system': {
+    severity: 'caution',
+    basis: 'IEC 60364-4-41 (from memory)',
+    clear: 'Have the protection against shock worked out by a licensed person.',
+    field: 'protection.earthSystem',
   },
   'protection.no-table-current': {
     severity: 'caution',

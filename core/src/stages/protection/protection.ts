@@ -1,7 +1,10 @@
 import { notebook, type StageResult } from '../stage.ts';
 import type { Circuit, ProtectionOn } from './asked-of-protection.ts';
 import { findings as declared } from './findings.ts';
-import { necCircuit } from './nec-circuit.ts';
+import { magnitude } from '../../ground/complex.ts';
+import { quantity } from '../../ground/value.ts';
+import { iecCircuit } from './iec/iec-circuit.ts';
+import { necCircuit } from './nec/nec-circuit.ts';
 import { checkRelay, dialOf, driveOverload, overloadByIec, overloadByNec } from './overload.ts';
 import type { ProtectionValues } from './values.ts';
 
@@ -10,7 +13,7 @@ export type ProtectionResult = StageResult<ProtectionValues>;
 /** Overload from the nameplate; under the NEC conductors and short-circuit device as well. */
 export function protection(on: ProtectionOn): ProtectionResult {
   const { brief, nameplate, pick, starting } = on;
-  const { findings, missing, flag, need } = notebook('protection', declared);
+  const { findings, missing, flag, need, sharpen } = notebook('protection', declared);
   const { school, situation } = brief.job;
   const motor = pick.motor ?? nameplate.motor;
   const nameplateCurrent = pick.values.motorCurrent ?? nameplate.values.ratedCurrent;
@@ -31,27 +34,52 @@ export function protection(on: ProtectionOn): ProtectionResult {
   if (school === 'IEC') {
     flag(
       'protection.iec',
-      'Only the overload setting is given here. Cable and short-circuit device follow IEC 60364 and the maker’s coordination tables.',
+      'Device, contactor and relay hold together only as their maker tested them; what breaks the short-circuit current is its breaking capacity.',
     );
+    if (!brief.given.supply.feederLength)
+      sharpen('supply.feederLength', 'Length of the cable, for its drop and for a fault to earth to be cleared');
     const overloadCurrent = overloadByIec(circuit);
-    return {
-      values: { ...settings, overloadCurrent },
-      findings,
-      missing,
-      summary: summaryOf(settings, overloadCurrent),
+    const values = {
+      ...settings,
+      overloadCurrent,
+      overloadCeiling: overloadCurrent,
+      ...iecCircuit(circuit, flag),
+      ...faultAtBus(circuit),
     };
+    return { values, findings, missing, summary: summaryOf(values, overloadCurrent) };
   }
   const overloadCurrent = overloadByNec(circuit);
-  const values = { ...settings, ...(overloadCurrent ? { overloadCurrent } : {}), ...necCircuit(circuit, flag) };
+  const values = {
+    ...settings,
+    ...(overloadCurrent ? { overloadCurrent, overloadCeiling: overloadCurrent } : {}),
+    ...necCircuit(circuit, flag),
+    ...faultAtBus(circuit),
+  };
   return { values, findings, missing, summary: summaryOf(values, undefined) };
 }
 
+/** A, three phases shorted at the bus; what every device there must break. */
+function faultAtBus({ supply, brief }: Circuit): Partial<ProtectionValues> {
+  const { source } = supply;
+  if (!source) return {};
+  return {
+    faultCurrent: quantity(source.voltage / Math.sqrt(3) / magnitude(source.internal), 'current', brief.job.school, {
+      origin: 'estimated',
+      formula: "I''_{k3} = \\dfrac{U}{\\sqrt3\\,Z_q}",
+      from: { U: supply.values.voltage, Z_q: supply.values.sourceImpedance },
+      source: 'IEC 60909-0 (from memory), without the voltage factor',
+      note: 'Breaking capacity of every device at the bus is at least this; motors that run add to it.',
+    }),
+  };
+}
+
 function summaryOf(
-  { branchDeviceMax, overloadDial, driveOverloadCurrent }: ProtectionValues,
+  { branchDeviceMax, branchDevice, conductorSize, overloadDial, driveOverloadCurrent }: ProtectionValues,
   byIec: ProtectionValues['overloadCurrent'],
 ): string {
   const parts = [
-    branchDeviceMax && `${branchDeviceMax.text} device`,
+    branchDeviceMax ? `${branchDeviceMax.text} device` : branchDevice?.text,
+    branchDeviceMax ? undefined : conductorSize?.text,
     overloadDial && `relay at ${overloadDial.text}`,
     driveOverloadCurrent && `overload ${driveOverloadCurrent.text}`,
     !overloadDial && !driveOverloadCurrent && byIec && `overload ${byIec.text}`,

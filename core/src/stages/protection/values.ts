@@ -8,18 +8,31 @@ export const values = {
   overloadCurrent: figure('current', 'Overload trip, at most by the code', { sheet: 'Settings and wiring' }),
   /** What the drive’s own motor protection is set to. */
   driveOverloadCurrent: figure('current', 'Overload setting in the drive', { sheet: 'Settings and wiring' }),
+  /** The same by the name it has under both rules. */
+  overloadCeiling: figure('current', 'Overload trip, at most'),
   /** Table full-load current of the size and voltage. */
   tableCurrent: figure('current', 'Table full-load current', { sheet: 'Settings and wiring' }),
   /** What sizes conductors and short-circuit device: the table’s, or the nameplate’s where the code wants it. */
-  codeCurrent: figure('current', 'Current for wires and device', { sheet: 'Settings and wiring' }),
+  wireCurrent: figure('current', 'Current for wires and device', { sheet: 'Settings and wiring' }),
   conductorMinAmpacity: figure('current', 'Conductor ampacity, at least', { sheet: 'Settings and wiring' }),
   conductorSize: phrase('Smallest conductor', { sheet: 'Settings and wiring' }),
   /** What that conductor carries here. */
-  conductorCarries: figure('current', 'It carries here', { sheet: 'Settings and wiring' }),
+  conductorAmpacity: figure('current', 'It carries here', { sheet: 'Settings and wiring' }),
+  /** What asks for so large a conductor. */
+  conductorLimit: phrase('Its size follows from', { sheet: 'Settings and wiring' }),
+  runningDrop: figure('fraction', 'Lost in it, running', { sheet: 'Settings and wiring' }),
+  startingDrop: figure('fraction', 'Lost in it, starting', { sheet: 'Settings and wiring' }),
   branchDeviceMax: figure('current', 'Branch device, at most', { sheet: 'Settings and wiring' }),
   /** The largest breaker of the catalogue that is allowed. */
-  branchDevice: phrase('Breaker', { sheet: 'Settings and wiring' }),
+  branchDevice: phrase('Short-circuit device', { sheet: 'Settings and wiring' }),
+  /** What the isolator at the motor must carry. */
+  disconnectCurrent: figure('current', 'Isolator, at least', { sheet: 'Settings and wiring' }),
+  /** Three phases, at the bus. */
+  faultCurrent: figure('current', 'Short-circuit current at the bus', { sheet: 'Settings and wiring' }),
+  loopImpedance: figure('resistance', 'Loop of a fault to earth'),
+  loopImpedanceMax: figure('resistance', 'That loop, at most'),
   groundingConductor: phrase('Grounding conductor', { sheet: 'Settings and wiring' }),
+  conduit: phrase('Conduit', { sheet: 'Settings and wiring' }),
   driveInputAmpacity: figure('current', 'Drive input conductors, at least', { sheet: 'Settings and wiring' }),
   driveInputConductor: phrase('Smallest drive input conductor', { sheet: 'Settings and wiring' }),
 };

@@ -26,7 +26,7 @@
   {#if chosen?.trace && details.startSetting}
     <Chart
       option={timeCurrentChart(chosen, details.startSetting, {
-        conductor: amperes('conductorCarries'),
+        conductor: amperes('conductorAmpacity'),
         device: amperes('branchDeviceMax'),
       })}
       height={330}

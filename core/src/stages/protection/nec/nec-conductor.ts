@@ -1,9 +1,9 @@
-import { KELVIN } from '../../ground/constants.ts';
-import type { OptionBrief } from '../stage.ts';
-import { ambientFactor } from '../supply/feeder.ts';
-import { ampacity, bundling } from '../../ground/tables/index.ts';
-import { cellValue } from '../../ground/tables/table.ts';
-import { quantity, wording, type Value } from '../../ground/value.ts';
+import { KELVIN } from '../../../ground/constants.ts';
+import type { OptionBrief } from '../../stage.ts';
+import { ambientFactor } from '../../supply/feeder.ts';
+import { ampacity, bundling, conductorMetal } from '../../../ground/tables/index.ts';
+import { cellValue } from '../../../ground/tables/table.ts';
+import { quantity, wording, type Value } from '../../../ground/value.ts';
 
 type Column = '60' | '75' | '90';
 
@@ -44,6 +44,29 @@ function terminalColumn(chosen: 'auto' | '60' | '75', designLetter: string | und
   return needed <= 100 ? '60' : '75';
 }
 
+interface Asked {
+  /** Of the motor. */
+  readonly designLetter?: string | undefined;
+  /** A size below which none is looked for. */
+  readonly atLeast?: string;
+}
+
+/** The next larger size. */
+export const nextSize = (size: string): string | undefined => {
+  const next = sizes[sizes.findIndex((row) => row['size'] === size) + 1]?.['size'];
+  return typeof next === 'string' ? next : undefined;
+};
+
+const circularMils = (size: string): number =>
+  Math.max(0, ...conductorMetal.rows.filter((row) => row['size'] === size).map((row) => Number(row['cmil'])));
+
+/** A grounding wire raised as the phase wires were, by their areas (NEC 250.122(B)). */
+export function raisedWith(ground: string, from: string, to: string): string {
+  if (compareSizes(to, from) <= 0) return ground;
+  const wanted = (circularMils(ground) * circularMils(to)) / circularMils(from);
+  return String(sizes.find((row) => circularMils(String(row['size'])) >= wanted * 0.9999)?.['size'] ?? to);
+}
+
 /**
  * The smallest wire whose ampacity covers `needed` A twice: at the temperature of its terminals, and by its insulation after
  * the correction for ambient and bundling (NEC 110.14(C), 310.15, Table 310.16). Undefined where none is large enough.
@@ -51,7 +74,7 @@ function terminalColumn(chosen: 'auto' | '60' | '75', designLetter: string | und
 export function smallestConductor(
   { job, given }: OptionBrief,
   needed: Value,
-  designLetter: string | undefined,
+  { designLetter, atLeast = '14' }: Asked = {},
 ): Conductor | undefined {
   const { conductor, terminals, insulation } = job.protection;
   const metal = conductor === 'copper' ? 'cu' : 'al';
@@ -63,6 +86,7 @@ export function smallestConductor(
   const left = (heat?.value ?? 0) * (bundled?.value ?? 1);
   const row = sizes.find(
     (each) =>
+      compareSizes(String(each['size']), atLeast) >= 0 &&
       (ampacity.number(each, `${metal}_${terminal}`) ?? 0) >= needed.value - 1e-9 &&
       (ampacity.number(each, `${metal}_${own}`) ?? 0) * left >= needed.value - 1e-9,
   );

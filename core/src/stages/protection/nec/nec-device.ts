@@ -1,11 +1,11 @@
-import { formatQuantity } from '../../ground/quantity/format.ts';
-import { branchDevice, groundingConductors, standardRatings } from '../../ground/tables/index.ts';
-import { cellValue } from '../../ground/tables/table.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
-import type { Circuit } from './asked-of-protection.ts';
-import { chooseBreaker, INRUSH, leastBreaker } from './breaker.ts';
-import type { Flag } from './findings.ts';
-import { compareSizes, conductorName, type Conductor } from './nec-conductor.ts';
+import { formatQuantity } from '../../../ground/quantity/format.ts';
+import { branchDevice, groundingConductors, standardRatings } from '../../../ground/tables/index.ts';
+import { cellValue } from '../../../ground/tables/table.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
+import type { Circuit } from '../asked-of-protection.ts';
+import { chooseBreaker, INRUSH, leastBreaker } from '../breaker.ts';
+import type { Flag } from '../findings.ts';
+import { compareSizes, conductorName, raisedWith, type Conductor } from './nec-conductor.ts';
 
 const deviceColumns = {
   'inverse time breaker': 'inverse_time_breaker',
@@ -83,18 +83,36 @@ export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<
 }
 
 /** By the rating of the device, but never larger than the wires it runs with (NEC 250.122(A)). */
-export function grounding(device: Value, phase: Conductor | undefined, { brief }: Circuit): Value<string> | undefined {
+export function grounding(
+  device: Value,
+  phase: Conductor | undefined,
+  { brief }: Circuit,
+  raisedFrom?: string,
+): Grounding | undefined {
   const row = groundingConductors.rows.find((each) => Number(each['device_rating']) >= device.value);
-  const size = row?.[brief.job.protection.conductor === 'copper' ? 'cu' : 'al'];
-  if (typeof size !== 'string') return undefined;
-  const capped = phase !== undefined && compareSizes(size, phase.size) > 0;
-  return wording(conductorName(capped ? phase.size : size), {
-    origin: 'recalled',
-    formula: '\\text{by device rating}',
-    from: { I: device },
-    source: `${groundingConductors.source}, 250.122(A)`,
-    note: capped
-      ? `${conductorName(size)} by the device, but never larger than the circuit conductors.`
-      : 'Never larger than the circuit conductors.',
-  });
+  const own = row?.[brief.job.protection.conductor === 'copper' ? 'cu' : 'al'];
+  if (typeof own !== 'string') return undefined;
+  const raised = phase && raisedFrom !== undefined ? raisedWith(own, raisedFrom, phase.size) : own;
+  const size = phase !== undefined && compareSizes(raised, phase.size) > 0 ? phase.size : raised;
+  const notes = [
+    raised === own ? '' : 'Raised with the phase wires for the voltage drop.',
+    size === raised
+      ? 'Never larger than the circuit conductors.'
+      : `${conductorName(raised)} by the device, but never larger than the circuit conductors.`,
+  ];
+  return {
+    size,
+    name: wording(conductorName(size), {
+      origin: 'recalled',
+      formula: '\\text{by device rating}',
+      from: { I: device },
+      source: `${groundingConductors.source}, 250.122(A)${raised === own ? '' : ' and (B)'}`,
+      note: notes.filter(Boolean).join(' '),
+    }),
+  };
+}
+
+interface Grounding {
+  readonly size: string;
+  readonly name: Value<string>;
 }

@@ -1,0 +1,131 @@
+import { KELVIN } from '../../../ground/constants.ts';
+import {
+  cableAmbient,
+  cableGrouping,
+  cableSoil,
+  freeAirCable,
+  pvcCable,
+  xlpeCable,
+} from '../../../ground/tables/index.ts';
+import { cellValue } from '../../../ground/tables/table.ts';
+import { PRACTICE, quantity, type Value } from '../../../ground/value.ts';
+import type { OptionBrief } from '../../stage.ts';
+
+/** Sizes of copper and aluminium cables, mm². */
+export const sizes: readonly number[] = pvcCable.rows.map((row) => Number(row['size']));
+
+/** °C of the tables, in air and in the ground. */
+const BASE = { air: 30, ground: 20 } as const;
+
+/** What a cable is laid in and made of. */
+export interface Laid {
+  readonly laying: 'conduit' | 'clipped' | 'tray' | 'duct';
+  readonly insulation: 'PVC' | 'XLPE';
+  readonly metal: 'cu' | 'al';
+}
+
+export const laidBy = ({ job: { protection } }: OptionBrief): Laid => ({
+  laying: protection.laying,
+  insulation: protection.cableInsulation,
+  metal: protection.conductor === 'aluminium' ? 'al' : 'cu',
+});
+
+const METHODS = {
+  conduit: { column: 'b2', named: 'B2, in conduit or trunking' },
+  clipped: { column: 'c', named: 'C, clipped to a surface' },
+  tray: { column: 'e', named: 'E, on a perforated tray' },
+  duct: { column: 'd1', named: 'D1, in a duct in the ground' },
+} as const;
+
+/** What a size carries as the tables stand, A: three loaded cores, 30 °C in air or 20 °C in the ground. */
+export function tableAmpacity(size: number, { laying, insulation, metal }: Laid): Value | undefined {
+  const { column } = METHODS[laying];
+  const unit = { dimension: 'current', school: 'IEC' } as const;
+  if (laying === 'tray')
+    return cellValue(freeAirCable, freeAirCable.row(size), `${metal}_${insulation.toLowerCase()}_${column}`, unit);
+  const table = insulation === 'PVC' ? pvcCable : xlpeCable;
+  return cellValue(table, table.row(size), `${metal}_${column}`, unit);
+}
+
+/** Share left of it in warmer or cooler surroundings: IEC 60364-5-52 Tables B.52.14 and B.52.15, the next warmer row. */
+export function ambientShare(ambient: number, { laying, insulation }: Laid): Value | undefined {
+  const medium = laying === 'duct' ? 'ground' : 'air';
+  const celsius = ambient - KELVIN;
+  const row = cableAmbient.rows.find(
+    (each) => each['medium'] === medium && Number(each['temperature']) >= celsius - 1e-6,
+  );
+  return cellValue(cableAmbient, row, insulation.toLowerCase(), { dimension: 'fraction', school: 'IEC' });
+}
+
+const ARRANGED = {
+  conduit: 'bunched in air, on a surface, embedded or enclosed',
+  clipped: 'single layer on wall, floor or unperforated tray',
+  tray: 'single layer on perforated tray, horizontal or vertical',
+  duct: 'bunched in air, on a surface, embedded or enclosed',
+} as const;
+const COUNTS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 12, 16, 20] as const;
+
+/** Share left with so many circuits side by side: Table B.52.17; of more than a column has, the next one. */
+export function groupShare(circuits: number, { laying }: Laid): Value | undefined {
+  const row = cableGrouping.row('B.52.17', ARRANGED[laying], 0);
+  const column = COUNTS.find((each) => each >= circuits - 1e-9 && cableGrouping.number(row, `n${each}`) !== undefined);
+  const share = cellValue(cableGrouping, row, `n${column ?? 20}`, { dimension: 'fraction', school: 'IEC' });
+  if (!share || laying !== 'duct') return share;
+  return {
+    ...share,
+    working: { ...share.working, note: 'Ducts have a table of their own, which is not here: bunched cables stand in.' },
+  };
+}
+
+/** Share left in soil of a thermal resistivity, K·m/W: Table B.52.16, 2.5 as the tables stand. */
+const soilShare = (resistivity: string): Value | undefined =>
+  cellValue(cableSoil, cableSoil.row(Number(resistivity)), 'd1', { dimension: 'fraction', school: 'IEC' });
+
+/** What is left of a table’s current here. */
+export interface Surroundings {
+  readonly share: number;
+  readonly from: Readonly<Record<string, Value | undefined>>;
+  readonly note: string;
+}
+
+/** Undefined where the insulation does not bear so warm a place. */
+export function surroundingsOf({ job, given }: OptionBrief, laid: Laid): Surroundings | undefined {
+  const { ambient, circuits } = given.protection;
+  const ground = laid.laying === 'duct';
+  const typed = ambient ?? (ground ? undefined : given.place.ambient);
+  const warmth = ambientShare(typed?.value ?? KELVIN + (ground ? BASE.ground : BASE.air), laid);
+  const group = groupShare(circuits?.value ?? 1, laid);
+  const soil = ground ? soilShare(job.protection.soil) : undefined;
+  if (!warmth || !group) return undefined;
+  return {
+    share: warmth.value * group.value * (soil?.value ?? 1),
+    from: { C_a: warmth, C_g: group, 'C_{soil}': soil, '\\vartheta': typed, n: circuits },
+    note: [
+      `Method ${METHODS[laid.laying].named}, ${laid.insulation}`,
+      typed ? undefined : ground ? 'ground of 20 °C' : 'air of 30 °C',
+      circuits ? undefined : 'no other circuit beside it',
+      group.working.note,
+    ]
+      .filter(Boolean)
+      .join('; ')
+      .concat('.'),
+  };
+}
+
+/**
+ * What a cable of a size carries here, A: I_t C_a C_g C_soil. At terminals for 70 °C a cable of XLPE carries no more than one of PVC
+ * would in the same method, not reduced.
+ */
+export function ampacityHere(size: number, laid: Laid, around: Surroundings): Value | undefined {
+  const base = tableAmpacity(size, laid);
+  const atTerminals = tableAmpacity(size, { ...laid, insulation: 'PVC' });
+  if (!base || !atTerminals) return undefined;
+  const cool = laid.insulation === 'XLPE' && atTerminals.value < base.value * around.share;
+  return quantity(cool ? atTerminals.value : base.value * around.share, 'current', 'IEC', {
+    origin: 'recalled',
+    formula: 'I_z = I_t\\,C_a\\,C_g\\,C_{soil}',
+    from: { I_t: base, ...around.from },
+    source: cool ? `${base.working.source}; terminals for 70 °C: ${PRACTICE}` : base.working.source,
+    note: [around.note, base.working.note ?? ''].filter(Boolean).join(' '),
+  });
+}

@@ -1,0 +1,128 @@
+import { aMGates, fuseRatings, gGGates, magneticSettings, motorBreakerRanges } from '../../../ground/tables/index.ts';
+import { interpolate } from '../../../ground/numeric.ts';
+
+/** What clears a short circuit of a motor, with what it takes to do so. */
+export interface Device {
+  readonly kind: 'motor breaker' | 'gG' | 'aM';
+  /** A; of a motor breaker the top of its dial. */
+  readonly rating: number;
+  readonly name: string;
+  /** A that surely open it within a time, s. */
+  readonly opensAt: (time: number) => number;
+  /** A²s that it lets through of a fault, A; undefined where only its maker says. */
+  readonly letThrough: (fault: number) => number | undefined;
+}
+
+/** What the device must carry. */
+export interface Asked {
+  /** A of the running motor, of its start for so many s, and of it standing at full voltage. */
+  readonly running: number;
+  readonly starting: number;
+  readonly time: number;
+  readonly standing: number;
+  /** First half-wave over the steady peak. */
+  readonly inrush: number;
+}
+
+const rangeOf = (running: number) =>
+  motorBreakerRanges.rows.find(
+    (row) => Number(row['from']) <= running * 1.0001 && Number(row['to']) >= running * 0.9999,
+  );
+
+/** Tolerance of a fixed magnetic trip either way. Common practice, no published source. */
+const MAGNETIC_OFF = 0.2;
+const MAGNETIC = Number(magneticSettings.row('motor protection circuit breaker, fixed trip')?.['typical']);
+
+/** Peak that trips a motor breaker at once over its dial’s top, at its lower edge, and that of the inrush: which is less. */
+export const holdsInrush = ({ standing, inrush }: Pick<Asked, 'standing' | 'inrush'>, top: number): boolean =>
+  inrush * standing <= (1 - MAGNETIC_OFF) * MAGNETIC * top;
+
+/** A motor-protective breaker whose dial holds the motor; undefined above its ladder or where the inrush trips it. */
+export function motorBreaker(asked: Asked): Device | undefined {
+  const range = rangeOf(asked.running);
+  const top = range && Number(range['to']);
+  if (top === undefined || !holdsInrush(asked, top)) return undefined;
+  return {
+    kind: 'motor breaker',
+    rating: top,
+    name: `motor breaker ${String(range?.['from'])}–${top} A`,
+    opensAt: () => (1 + MAGNETIC_OFF) * MAGNETIC * top,
+    letThrough: () => undefined,
+  };
+}
+
+/** Starts up to this are carried by Imin(10 s); a longer one wants the next size. Common practice, no published source. */
+const LONG_START = 10;
+
+/** Straight on logarithmic scales. */
+const between = (times: readonly number[], currents: readonly number[], time: number): number =>
+  Math.exp(interpolate(times.map(Math.log), currents.map(Math.log), Math.log(time)));
+
+/** The smallest gG fuse that carries motor and start: IEC 60269-1 gates. */
+export function gGFuse({ running, starting, time }: Asked): Device | undefined {
+  const rows = gGGates.rows.filter((row) => fuseRatings.row(Number(row['in']))?.['gg'] === true);
+  const first = rows.findIndex(
+    (row) => Number(row['in']) >= running * 0.9999 && (gGGates.number(row, 'imin_10s') ?? 0) >= starting,
+  );
+  const row = first < 0 ? undefined : rows[time > LONG_START ? first + 1 : first];
+  if (!row) return undefined;
+  const rating = Number(row['in']);
+  const fast = gGGates.number(row, 'imax_0_1s') ?? 0;
+  const slow = gGGates.number(row, 'imax_5s') ?? 0;
+  return {
+    kind: 'gG',
+    rating,
+    name: `fuses gG ${rating} A`,
+    opensAt: (within) => between([0.1, 5], [fast, slow], within),
+    letThrough: (fault) => (fault >= fast ? gGGates.number(row, 'i2t_max') : fault ** 2 * timeAt(fault, fast, slow)),
+  };
+}
+
+/** s in which a gG fuse surely opens at a current between its gates. */
+const timeAt = (fault: number, fast: number, slow: number): number =>
+  Math.exp(interpolate([Math.log(slow), Math.log(fast)], [Math.log(5), Math.log(0.1)], Math.log(fault)));
+
+const holds = aMGates.rows.flatMap((row) => {
+  const time = aMGates.number(row, 't_prearc_min');
+  return time === undefined ? [] : [{ multiple: Number(row['multiple']), time }];
+});
+const opens = aMGates.rows.flatMap((row) => {
+  const time = aMGates.number(row, 't_operate_max');
+  return time === undefined ? [] : [{ multiple: Number(row['multiple']), time }];
+});
+
+/** s that an aM fuse surely carries a multiple of its rating; it never opens below its first gate. */
+function carriedFor(multiple: number): number {
+  if (multiple < (holds[0]?.multiple ?? 0)) return Number.POSITIVE_INFINITY;
+  return between(
+    holds.map((each) => each.multiple),
+    holds.map(({ time }) => time),
+    multiple,
+  );
+}
+
+/** The smallest aM fuse that carries motor and start; it opens on short circuits only. */
+export function aMFuse({ running, starting, time }: Asked): Device | undefined {
+  const rating = fuseRatings.rows
+    .filter((row) => row['am'] === true)
+    .map((row) => Number(row['in']))
+    .find((each) => each >= running * 0.9999 && carriedFor(starting / each) >= time);
+  if (rating === undefined) return undefined;
+  return {
+    kind: 'aM',
+    rating,
+    name: `fuses aM ${rating} A`,
+    opensAt: (within) => {
+      const rising = opens.toSorted((a, b) => a.time - b.time);
+      return (
+        rating *
+        between(
+          rising.map((each) => each.time),
+          rising.map(({ multiple }) => multiple),
+          within,
+        )
+      );
+    },
+    letThrough: () => undefined,
+  };
+}

@@ -1,0 +1,241 @@
+import { formatNumber, formatQuantity } from '../../../ground/quantity/format.ts';
+import { disconnection, dropConstants, gGGates, protectiveConductors } from '../../../ground/tables/index.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
+import type { Circuit } from '../asked-of-protection.ts';
+import { INRUSH } from '../breaker.ts';
+import type { Flag } from '../findings.ts';
+import type { ProtectionValues } from '../values.ts';
+import { aMFuse, gGFuse, motorBreaker, type Asked, type Device } from './device.ts';
+import { laidBy } from './cable.ts';
+import { sizeRun, RUNNING_MOST, STARTING_MOST, type SizedRun } from './size-run.ts';
+
+/** Star-delta: each of six leads carries 1/√3 of the line. */
+const IN_WINDING = 1 / Math.sqrt(3);
+
+/** Cable, short-circuit device and fault loop by IEC 60364, from the motor’s own current. */
+export function iecCircuit(circuit: Circuit, flag: Flag): Partial<ProtectionValues> {
+  const { brief, onDrive } = circuit;
+  const device = onDrive ? driveFuse(circuit) : motorDevice(circuit, flag);
+  const fed = onDrive ? driveInput(circuit, device) : undefined;
+  const run = motorRun(circuit, device);
+  checkRuns([run, fed], circuit, flag);
+  const { earthSystem } = brief.job.protection;
+  if (earthSystem !== 'TN')
+    flag(
+      'protection.earth-system',
+      `In ${earthSystem === 'IT' ? 'an IT' : 'a TT'} system a fault to earth is not cleared by this device: ${earthSystem === 'IT' ? 'the first is told by an insulation monitor, the second must be cleared' : 'a residual-current device clears it'}.`,
+    );
+  return {
+    ...valuesOf(circuit, run, onDrive ? fed : run, device),
+    ...(fed ? inputOf(fed) : {}),
+  };
+}
+
+/** Line current while it starts, A, for how many s, and what stands at first. */
+function startOf({ starting, motor }: Circuit): Pick<Asked, 'starting' | 'time' | 'standing' | 'inrush'> {
+  const own = starting.method && starting.bench?.comparison(starting.method);
+  const change = starting.values.changeoverCurrent?.value ?? 0;
+  const current = own?.current ?? motor.lockedRotorCurrent;
+  const gentle = starting.method === 'soft starter';
+  const standing = Math.max(current, change);
+  return { starting: standing, time: own?.time ?? 0, standing, inrush: gentle ? 1 : INRUSH };
+}
+
+/** As chosen; else a motor breaker while its ladder and magnetic trip hold the motor, and fuses beyond. */
+function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
+  const { shortCircuit } = circuit.brief.job.protection;
+  const { school } = circuit.brief.job;
+  const asked: Asked = { running: circuit.nameplateCurrent.value, ...startOf(circuit) };
+  if (shortCircuit === 'gG') return gGFuse(asked);
+  if (shortCircuit === 'aM') return aMFuse(asked);
+  const breaker = motorBreaker(asked);
+  const peak = formatNumber((Math.SQRT2 * asked.inrush * asked.standing) / asked.running, 3);
+  if (!breaker && shortCircuit === 'motor breaker')
+    flag(
+      'protection.inrush',
+      `No motor breaker of the usual ladder holds ${formatQuantity(asked.running, 'current', school)} whose first half-wave reaches ${peak} times it: three devices do.`,
+    );
+  return breaker ?? (shortCircuit === 'motor breaker' ? undefined : gGFuse(asked));
+}
+
+/** What a drive takes surges nowhere; which fuse its maker lists comes first. */
+function driveFuse({ pick, nameplateCurrent }: Circuit): Device | undefined {
+  const running = pick.chosenDrive?.item.inputCurrent ?? nameplateCurrent.value;
+  return gGFuse({ running, starting: running, time: 0, standing: running, inrush: 1 });
+}
+
+const motorRun = (circuit: Circuit, device: Device | undefined): SizedRun | undefined => {
+  const { brief, onDrive, nameplateCurrent, starting, motor } = circuit;
+  const { school } = brief.job;
+  const starDelta = starting.method === 'star-delta';
+  const needed = starDelta
+    ? quantity(IN_WINDING * nameplateCurrent.value, 'current', school, {
+        formula: 'I_z = I_n/\\sqrt3',
+        from: { I_n: nameplateCurrent },
+        source: 'definition',
+        note: 'Each of the six leads.',
+      })
+    : nameplateCurrent;
+  return sizeRun(circuit, {
+    needed,
+    powerFactor: motor.powerFactor,
+    length: onDrive ? brief.given.drive.lead : brief.given.supply.feederLength,
+    starting: onDrive ? undefined : startOf(circuit).starting * (starDelta ? IN_WINDING : 1),
+    // A drive clears what is behind it itself.
+    device: onDrive ? undefined : device,
+  });
+};
+
+function driveInput(circuit: Circuit, device: Device | undefined): SizedRun | undefined {
+  const { brief, pick } = circuit;
+  if (!pick.chosenDrive) return undefined;
+  const needed = quantity(pick.chosenDrive.item.inputCurrent, 'current', brief.job.school, {
+    origin: 'looked up',
+    source: 'catalogue',
+  });
+  return sizeRun(circuit, {
+    needed,
+    powerFactor: DRIVE_POWER_FACTOR,
+    length: brief.given.supply.feederLength,
+    starting: undefined,
+    device,
+    leastProtective: DRIVE_PROTECTIVE,
+  });
+}
+/** Displacement at the input of a drive. Common practice, no published source. */
+const DRIVE_POWER_FACTOR = 0.97;
+/** mm² of copper that a drive’s protective conductor has at least, since more than 10 mA may leak: IEC 61800-5-1, from memory. */
+const DRIVE_PROTECTIVE = 10;
+
+const inputOf = ({ needed, size, metal }: SizedRun): Partial<ProtectionValues> => ({
+  driveInputAmpacity: needed,
+  ...(size === undefined
+    ? {}
+    : { driveInputConductor: wording(sizeText(size, metal), { origin: 'recalled', source: 'IEC 60364-5-52' }) }),
+});
+
+const sizeText = (size: number, metal: 'cu' | 'al'): string => `${size} mm² ${metal === 'cu' ? 'copper' : 'aluminium'}`;
+
+function valuesOf(
+  circuit: Circuit,
+  run: SizedRun | undefined,
+  fed: SizedRun | undefined,
+  device: Device | undefined,
+): Partial<ProtectionValues> {
+  const { brief, nameplateCurrent, holds, motor, supply } = circuit;
+  const { school } = brief.job;
+  const volts = supply.values.voltage?.value ?? motor.voltage;
+  const dropped = (share: number, most: number, note: string): Value =>
+    quantity(share, 'fraction', school, {
+      origin: 'recalled',
+      formula: 'u = \\dfrac{(\\rho_1 \\ell\\cos\\varphi/S + \\lambda\\ell\\sin\\varphi)\\,I}{U_0}',
+      from: { I: run?.needed, '\\ell': run?.length },
+      source: `${dropConstants.source}; limit ${formatNumber(most * 100, 2)} %: ${PRACTICE}`,
+      note,
+    });
+  return {
+    wireCurrent: { ...nameplateCurrent, working: { ...nameplateCurrent.working, note: `The nameplate’s. ${holds}` } },
+    ...(run ? { conductorMinAmpacity: run.needed } : {}),
+    ...(run?.size === undefined || !run.ampacity
+      ? {}
+      : {
+          conductorSize: wording(sizeText(run.size, run.metal), {
+            origin: 'recalled',
+            formula: 'I_z \\ge I_n',
+            from: { I_z: run.ampacity, I_n: run.needed },
+            source: run.ampacity.working.source,
+            note: run.ampacity.working.note,
+          }),
+          conductorAmpacity: run.ampacity,
+          conductorLimit: wording(run.decides, {
+            origin: 'derived',
+            source: 'the largest of all that is asked',
+            note: run.limits
+              .map(({ name, size }) => `${name}: ${size === undefined ? 'none' : `${size} mm²`}`)
+              .join('; '),
+          }),
+        }),
+    ...(run?.running === undefined
+      ? {}
+      : { runningDrop: dropped(run.running, RUNNING_MOST, 'Of the run to the motor.') }),
+    ...(run?.starting === undefined
+      ? {}
+      : { startingDrop: dropped(run.starting, STARTING_MOST, 'At standstill, power factor 0.3.') }),
+    ...(device ? { branchDevice: deviceValue(device, circuit) } : {}),
+    disconnectCurrent: quantity(nameplateCurrent.value, 'current', school, {
+      formula: 'I \\ge I_n',
+      from: { I_n: nameplateCurrent },
+      source: 'IEC 60204-1, utilization AC-23, lockable (from memory)',
+    }),
+    ...(fed?.protective === undefined
+      ? {}
+      : {
+          groundingConductor: wording(sizeText(fed.protective, 'cu'), {
+            origin: 'recalled',
+            source: protectiveConductors.source,
+            note: circuit.onDrive
+              ? 'Beside the cable to the drive, at least 10 mm² since its filters leak.'
+              : undefined,
+          }),
+        }),
+    ...loopValues(fed, volts / Math.sqrt(3), circuit),
+  };
+}
+
+/** The loop of a fault to earth against what the device asks for. */
+function loopValues(fed: SizedRun | undefined, toEarth: number, { brief, supply }: Circuit): Partial<ProtectionValues> {
+  const { school } = brief.job;
+  if (!fed?.loop || brief.job.protection.earthSystem !== 'TN') return {};
+  const { loop, most, opens, time } = fed.loop;
+  const known = supply.source !== undefined;
+  return {
+    loopImpedance: quantity(loop, 'resistance', school, {
+      origin: 'estimated',
+      formula: known
+        ? 'Z_s = |Z_q + \\rho_1\\ell(1/S + 1/S_{PE}) + j\\,2\\lambda\\ell|'
+        : 'Z_s = \\rho_1\\ell(1/S + 1/S_{PE})',
+      from: { '\\ell': fed.length, Z_q: supply.values.sourceImpedance },
+      source: dropConstants.source,
+      note: known
+        ? undefined
+        : 'The cable alone: the source is not known, and a fifth of the voltage is kept back for it.',
+    }),
+    loopImpedanceMax: quantity(most, 'resistance', school, {
+      origin: 'recalled',
+      formula: `Z_s \\le ${known ? '0.95' : '0.8'}\\,U_0/I_a`,
+      from: {
+        U_0: quantity(toEarth, 'voltage', school, { source: 'definition' }),
+        I_a: quantity(opens, 'current', school, { origin: 'recalled', source: gGGates.source }),
+      },
+      source: disconnection.source,
+      note: `Cleared within ${formatNumber(time, 2)} s.`,
+    }),
+  };
+}
+
+const deviceValue = ({ name, kind }: Device, { onDrive, brief }: Circuit): Value<string> =>
+  wording(name.charAt(0).toUpperCase() + name.slice(1), {
+    origin: 'recalled',
+    source: kind === 'motor breaker' ? `IEC 60947-4-1; its ladder: ${PRACTICE}` : gGGates.source,
+    note: onDrive
+      ? 'What the maker of the drive lists comes first.'
+      : `${brief.job.protection.shortCircuit === 'auto' ? 'The first that carries motor and start' : 'As chosen'}; with contactor and relay only as their maker tested them together.`,
+  });
+
+/** What no cable does, and the one that lies there. */
+function checkRuns(runs: readonly (SizedRun | undefined)[], circuit: Circuit, flag: Flag): void {
+  const { brief } = circuit;
+  const laid = laidBy(brief);
+  for (const run of runs) {
+    const failed = run?.limits.find(({ size }) => size === undefined);
+    if (run && failed)
+      flag('protection.no-cable', `No single cable of the table does for ${run.needed.text} here: ${failed.name}.`);
+  }
+  const there = /^([\d.]+) mm²$/.exec(brief.job.supply.feederSize ?? '')?.[1];
+  const run = runs[circuit.onDrive ? 1 : 0];
+  if (there !== undefined && run?.size !== undefined && Number(there) < run.size - 1e-9)
+    flag(
+      'protection.cable-small',
+      `The cable of ${there} mm² that lies there is too small: ${run.decides} asks for ${sizeText(run.size, laid.metal)}.`,
+    );
+}

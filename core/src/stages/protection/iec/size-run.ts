@@ -1,0 +1,148 @@
+import { magnitude } from '../../../ground/complex.ts';
+import type { Value } from '../../../ground/value.ts';
+import type { Circuit } from '../asked-of-protection.ts';
+import { ampacityHere, laidBy, sizes, surroundingsOf } from './cable.ts';
+import type { Device } from './device.ts';
+import { dropOf, type Run } from './drop.ts';
+import { disconnectionTime, FAULT_VOLTAGE, heatFactor, heatSize, loopOf, protectiveSize } from './earth.ts';
+
+/** Of the voltage a run may lose while the motor runs and while it starts. Common practice; the first as IEC 60364-5-52 Annex G notes it. */
+export const RUNNING_MOST = 0.05;
+export const STARTING_MOST = 0.15;
+/** Power factor of a standing motor. Common practice, no published source. */
+const STANDING_POWER_FACTOR = 0.3;
+/** s for which a fault at the far end may heat the cable. */
+const LONGEST_FAULT = 5;
+
+/** What is asked of a run of cable. */
+export interface Demand {
+  readonly needed: Value;
+  readonly powerFactor: number;
+  readonly length: Value | undefined;
+  /** A of the start in this run. */
+  readonly starting: number | undefined;
+  readonly device: Device | undefined;
+  /** mm² of the protective conductor at least. */
+  readonly leastProtective?: number;
+}
+
+/** The least size for one of the things that are asked; undefined where none of the table does. */
+export interface Limit {
+  readonly name: string;
+  readonly size: number | undefined;
+}
+
+export interface SizedRun {
+  readonly needed: Value;
+  readonly length: Value | undefined;
+  readonly metal: 'cu' | 'al';
+  readonly limits: readonly Limit[];
+  /** The largest of them, mm², and what asks for it; undefined where one cannot be met. */
+  readonly size: number | undefined;
+  readonly decides: string;
+  readonly ampacity: Value | undefined;
+  readonly protective: number | undefined;
+  /** Shares of the voltage to earth lost with that size. */
+  readonly running: number | undefined;
+  readonly starting: number | undefined;
+  /** Ω of the fault loop and at most, A that open the device, within s. */
+  readonly loop:
+    { readonly loop: number; readonly most: number; readonly opens: number; readonly time: number } | undefined;
+}
+
+/** The smallest size of the table that does all that is asked of a run; undefined where the insulation does not bear the place. */
+export function sizeRun(circuit: Circuit, demand: Demand): SizedRun | undefined {
+  const { brief, supply, motor } = circuit;
+  const laid = laidBy(brief);
+  const around = surroundingsOf(brief, laid);
+  if (!around) return undefined;
+  const { needed, length, device } = demand;
+  const toEarth = (supply.values.voltage?.value ?? motor.voltage) / Math.sqrt(3);
+  const runOf = (size: number): Run => ({ length: length?.value ?? 0, size, metal: laid.metal });
+  const least = (does: (size: number) => boolean): number | undefined => sizes.find(does);
+  const dropWith = (size: number, current: number, powerFactor: number): number =>
+    dropOf(runOf(size), current, powerFactor, toEarth);
+  const protectiveOf = (size: number): number | undefined => {
+    const beside = protectiveSize(size);
+    return beside === undefined ? undefined : Math.max(beside, demand.leastProtective ?? 0);
+  };
+  const loopWith = loopCheck(circuit, device, toEarth, (size) => ({
+    run: runOf(size),
+    protective: protectiveOf(size),
+  }));
+  const limits: Limit[] = [
+    {
+      name: 'its current',
+      size: least((size) => (ampacityHere(size, laid, around)?.value ?? 0) >= needed.value - 1e-9),
+    },
+  ];
+  if (length) {
+    limits.push({
+      name: 'the drop while it runs',
+      size: least((size) => dropWith(size, needed.value, demand.powerFactor) <= RUNNING_MOST),
+    });
+    const { starting } = demand;
+    if (starting !== undefined)
+      limits.push({
+        name: 'the drop while it starts',
+        size: least((size) => dropWith(size, starting, STANDING_POWER_FACTOR) <= STARTING_MOST),
+      });
+    if (loopWith) limits.push({ name: 'a fault to earth being cleared', size: least((size) => meets(loopWith(size))) });
+  }
+  const heat = device && heatLimit(circuit, device);
+  if (heat !== undefined)
+    limits.push({ name: 'the heat of a short circuit', size: least((size) => size >= heat * 0.999_99) });
+  const decided = limits.some(({ size }) => size === undefined)
+    ? undefined
+    : limits.reduce((most, each) => ((each.size ?? 0) > (most.size ?? 0) ? each : most));
+  const size = decided?.size;
+  return {
+    needed,
+    length,
+    metal: laid.metal,
+    limits,
+    size,
+    decides: decided?.name ?? '',
+    ampacity: size === undefined ? undefined : ampacityHere(size, laid, around),
+    protective: size === undefined ? undefined : protectiveOf(size),
+    running: size === undefined || !length ? undefined : dropWith(size, needed.value, demand.powerFactor),
+    starting:
+      size === undefined || !length || demand.starting === undefined
+        ? undefined
+        : dropWith(size, demand.starting, STANDING_POWER_FACTOR),
+    loop: size === undefined || !length ? undefined : loopWith?.(size),
+  };
+}
+
+const meets = (found: SizedRun['loop']): boolean => found !== undefined && found.loop <= found.most;
+
+/** The loop of a size against what its device asks for; undefined where no device clears it in a TN system. */
+function loopCheck(
+  { brief, supply }: Circuit,
+  device: Device | undefined,
+  toEarth: number,
+  of: (size: number) => { readonly run: Run; readonly protective: number | undefined },
+): ((size: number) => SizedRun['loop']) | undefined {
+  if (!device || brief.job.protection.earthSystem !== 'TN') return undefined;
+  const time = disconnectionTime(device.rating, toEarth);
+  const opens = device.opensAt(time);
+  const source = supply.source && (supply.source.firstInternal ?? supply.source.internal);
+  const share = source ? FAULT_VOLTAGE.known : FAULT_VOLTAGE.unknown;
+  return (size) => {
+    const { run, protective } = of(size);
+    if (protective === undefined) return undefined;
+    return { loop: loopOf(run, protective, source), most: (share * toEarth) / opens, opens, time };
+  };
+}
+
+/** mm² that bear what the device lets through of the largest fault, and of one at the far end that lasts; undefined where only its maker says. */
+function heatLimit({ brief, supply, motor }: Circuit, device: Device): number | undefined {
+  const { insulation, metal } = laidBy(brief);
+  const { source } = supply;
+  const factor = heatFactor(insulation, metal);
+  const volts = supply.values.voltage?.value ?? motor.voltage;
+  const far = device.kind === 'gG' ? device.opensAt(LONGEST_FAULT) ** 2 * LONGEST_FAULT : 0;
+  const near = source ? (device.letThrough(volts / Math.sqrt(3) / magnitude(source.internal)) ?? 0) : 0;
+  const most = Math.max(far, near);
+  return most > 0 ? heatSize(most, factor) : undefined;
+}

@@ -1,0 +1,163 @@
+import { conductorImpedance } from '../../../ground/tables/index.ts';
+import { quantity, wording, type Value } from '../../../ground/value.ts';
+import type { Circuit } from '../asked-of-protection.ts';
+import type { Flag } from '../findings.ts';
+import { conduitFor } from './nec-conduit.ts';
+import { voltsLost } from './nec-drop.ts';
+import { nextSize, smallestConductor, type Conductor } from './nec-conductor.ts';
+import { currentByCode, tableFullLoadCurrent } from './nec-current.ts';
+import { chosenBreaker, grounding, largestDevice } from './nec-device.ts';
+import type { ProtectionValues } from '../values.ts';
+
+/** Conductors carry a quarter more than the motor (NEC 430.22). */
+const CONTINUOUS = 1.25;
+
+/** Conductors and short-circuit device by NEC Article 430. */
+export function necCircuit(circuit: Circuit, flag: Flag): Partial<ProtectionValues> {
+  const { brief, motor, onDrive, holds } = circuit;
+  const table = tableFullLoadCurrent(motor.power, motor.voltage);
+  const codeCurrent = currentByCode(table, circuit);
+  if (!codeCurrent) {
+    flag(
+      'protection.no-table-current',
+      `Table 430.250 has no current for ${motor.voltage.toFixed(0)} V and this size; conductors and short-circuit device are not sized.`,
+    );
+    return driveSide(circuit).values;
+  }
+  const least = quantity(CONTINUOUS * codeCurrent.value, 'current', brief.job.school, {
+    formula: 'I_z = 1.25\\,I',
+    from: { I: codeCurrent },
+    source: `NEC 430.22${onDrive ? ', 430.122(B)' : ''}`,
+    note: holds,
+  });
+  const run = runFor(least, codeCurrent, circuit);
+  const { conductor } = run;
+  const device = largestDevice(codeCurrent, circuit);
+  const breaker = device && chosenBreaker(device, circuit, flag);
+  const ground = device && grounding(device, conductor, circuit, run.byCurrent);
+  const conduit = conductor && ground && conduitFor(conductor.size, ground.size);
+  const drive = driveSide(circuit);
+  checkConductors(least, conductor, drive, circuit, flag);
+  return {
+    ...(table ? { tableCurrent: table } : {}),
+    wireCurrent: codeCurrent,
+    conductorMinAmpacity: least,
+    ...(conductor ? { conductorSize: conductor.name, conductorAmpacity: conductor.carries } : {}),
+    ...run.values,
+    ...(device ? { branchDeviceMax: device } : {}),
+    ...(breaker ? { branchDevice: breaker } : {}),
+    ...(ground ? { groundingConductor: ground.name } : {}),
+    ...(conduit ? { conduit } : {}),
+    disconnectCurrent: quantity(DISCONNECT * codeCurrent.value, 'current', brief.job.school, {
+      formula: 'I = 1.15\\,I_{FLC}',
+      from: { 'I_{FLC}': codeCurrent },
+      source: 'NEC 430.110(A), in sight of the motor and rated in horsepower',
+      note: holds,
+    }),
+    ...drive.values,
+  };
+}
+
+/** A disconnect carries this share of the full-load current (NEC 430.110(A)). */
+const DISCONNECT = 1.15;
+/** Of the voltage a branch should lose at most: NEC 210.19 as a note, and while a motor starts. The second is common practice. */
+const RUNNING_MOST = 0.03;
+const STANDING_POWER_FACTOR = 0.3;
+
+interface NecRunSized {
+  readonly conductor: Conductor | undefined;
+  /** The size that its current alone asks for. */
+  readonly byCurrent: string | undefined;
+  readonly values: Partial<ProtectionValues>;
+}
+
+/** The wire to the motor: by its current, and larger where its length would lose too much of the voltage. */
+function runFor(least: Value, current: Value, circuit: Circuit): NecRunSized {
+  const { brief, motor, onDrive, starting, supply } = circuit;
+  const { school } = brief.job;
+  const { designLetter } = motor;
+  const first = smallestConductor(brief, least, { designLetter });
+  const length = onDrive ? brief.given.drive.lead : brief.given.supply.feederLength;
+  if (!first || !length) return { conductor: first, byCurrent: first?.size, values: {} };
+  const metal = brief.job.protection.conductor === 'copper' ? 'cu' : 'al';
+  const volts = supply.values.voltage?.value ?? motor.voltage;
+  const lost = (size: string, amperes: number, powerFactor: number): number | undefined => {
+    const own = voltsLost({ size, metal, length: length.value }, amperes, powerFactor);
+    return own === undefined ? undefined : own / volts;
+  };
+  let size: string | undefined = first.size;
+  while (size !== undefined && (lost(size, current.value, motor.powerFactor) ?? 0) > RUNNING_MOST)
+    size = nextSize(size);
+  const conductor = size === undefined ? first : smallestConductor(brief, least, { designLetter, atLeast: size });
+  if (!conductor) return { conductor: first, byCurrent: first.size, values: {} };
+  const dropped = (share: number | undefined, note: string): Value | undefined =>
+    share === undefined
+      ? undefined
+      : quantity(share, 'fraction', school, {
+          origin: 'recalled',
+          formula: 'u = \\dfrac{\\sqrt3\\,I\\,(R\\cos\\varphi + X\\sin\\varphi)\\,\\ell}{V}',
+          from: { I: current, '\\ell': length, V: supply.values.voltage },
+          source: `${conductorImpedance.source}, in steel conduit; 210.19 as a note: 3 %`,
+          note,
+        });
+  const started = starting.method && starting.bench?.comparison(starting.method).current;
+  const running = dropped(lost(conductor.size, current.value, motor.powerFactor), 'Of this run alone.');
+  const start =
+    onDrive || started === undefined
+      ? undefined
+      : dropped(lost(conductor.size, started, STANDING_POWER_FACTOR), 'At standstill, power factor 0.3.');
+  return {
+    conductor,
+    byCurrent: first.size,
+    values: {
+      conductorLimit: wording(conductor.size === first.size ? 'its current' : 'the drop while it runs', {
+        source: 'the larger of both',
+        note: conductor.size === first.size ? undefined : `Its current alone asks for ${first.name.text}.`,
+      }),
+      ...(running ? { runningDrop: running } : {}),
+      ...(start ? { startingDrop: start } : {}),
+    },
+  };
+}
+
+interface DriveSide {
+  readonly least: Value | undefined;
+  readonly conductor: Conductor | undefined;
+  readonly values: Partial<ProtectionValues>;
+}
+
+/** What feeds the drive: a quarter more than its rated input (NEC 430.122(A)). */
+function driveSide({ brief, pick }: Circuit): DriveSide {
+  if (!pick.chosenDrive) return { least: undefined, conductor: undefined, values: {} };
+  const { school } = brief.job;
+  const input = quantity(pick.chosenDrive.item.inputCurrent, 'current', school, {
+    origin: 'looked up',
+    source: 'catalogue',
+  });
+  const least = quantity(CONTINUOUS * input.value, 'current', school, {
+    formula: 'I_z = 1.25\\,I_{in}',
+    from: { 'I_{in}': input },
+    source: 'NEC 430.122(A) (recalled from memory)',
+  });
+  const conductor = smallestConductor(brief, least);
+  const values = { driveInputAmpacity: least, ...(conductor ? { driveInputConductor: conductor.name } : {}) };
+  return { least, conductor, values };
+}
+
+/** What the wires hold for, and where none is large enough. */
+function checkConductors(
+  least: Value,
+  conductor: Conductor | undefined,
+  drive: DriveSide,
+  { brief }: Circuit,
+  flag: Flag,
+): void {
+  const short = conductor ? drive.least && !drive.conductor && drive.least : least;
+  if (short) flag('protection.no-conductor', `No single conductor of the table carries ${short.text} here.`);
+  if (!conductor) return;
+  const { place, protection } = brief.given;
+  flag(
+    'protection.conductor-basis',
+    `The conductor holds for ${(protection.ambient ?? place.ambient)?.text ?? '30 °C, the usual ambient'} and ${protection.conductors?.text ?? 'three'} current-carrying conductors together; ${conductor.carries.working.note ?? ''}`,
+  );
+}
