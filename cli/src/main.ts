@@ -10,6 +10,7 @@ import {
   machineJsonSchema,
   solutionJsonSchema,
   solve,
+  solveByBoth,
   type Catalogue,
   type Issue,
   type Solution,
@@ -106,13 +107,13 @@ function solveCommand(file: string | undefined, { catalogue: name, option }: Fla
   if (!parsed.success) throw new BadInput(issuesOf(parsed.error));
   const job = parsed.data;
   const catalogue = readCatalogue(name);
-  const all = refuseUnreadable(solve(job, catalogue));
+  const all = refuseUnreadable(solveByBoth(job, catalogue));
   if (option === undefined) return all;
   const letter = letters.find((each) => each === option.toUpperCase() && all.options[each]);
   const asked = letter && all.options[letter];
   if (!asked) throw bad('option', `There is no option ${option}; this job has ${Object.keys(all.options).join(', ')}.`);
   const says = job.options[letter] ?? asked.says;
-  const one = solve(
+  const one = solveByBoth(
     { ...job, chosen: letter, options: { ...job.options, ...(says ? { [letter]: says } : {}) } },
     catalogue,
   );

@@ -1,4 +1,4 @@
-export { solve } from './solve/solve.ts';
+export { solve, solveByBoth } from './solve/solve.ts';
 export { solutionSchema, ENGINE, type Solution, type OptionSolution, type StageState } from './solve/solution.ts';
 export type { Details } from './solve/details.ts';
 export {

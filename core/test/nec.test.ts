@@ -1,9 +1,19 @@
 // Motor circuits by NFPA 70 (NEC), Tables 430.250, 310.16, 310.15(B)(1), 310.15(C)(1), 250.122 and 240.6(A), each figure as
 // printed there (from memory), and sums on paper with them.
 import { describe, expect, it } from 'vitest';
-import { emptyJob, solve, type AnyValue, type Catalogue, type JobInput, type Solution } from '../src/index.ts';
+import {
+  emptyJob,
+  solve,
+  solveByBoth,
+  type AnyValue,
+  type Catalogue,
+  type JobInput,
+  type Solution,
+} from '../src/index.ts';
 import { nextStandardRating } from '../src/stages/protection/nec/nec-device.ts';
-import { compareSizes, conductorName } from '../src/stages/protection/nec/nec-conductor.ts';
+import { conduitFor } from '../src/stages/protection/nec/nec-conduit.ts';
+import { compareSizes, conductorName, raisedWith } from '../src/stages/protection/nec/nec-conductor.ts';
+import { voltsLost } from '../src/stages/protection/nec/nec-drop.ts';
 import { tableFullLoadCurrent } from '../src/stages/protection/nec/nec-current.ts';
 import { leastBreaker } from '../src/stages/protection/breaker.ts';
 import { catalogue, plate } from './round-prices.ts';
@@ -221,14 +231,91 @@ describe('where the service factor of an overload comes from', () => {
   });
 });
 
+describe('the run to the motor', () => {
+  const feet = 0.3048;
+  it('34 A over 200 ft of 8 AWG in steel at 0.85 lose 8.21 V, 204 A at 0.3 4.36 % of 480 V (Chapter 9 Table 9)', () => {
+    const wire = { size: '8', metal: 'cu', length: 200 * feet } as const;
+    expect(voltsLost(wire, 34, 0.85)).toBeCloseTo(8.21, 2);
+    expect((voltsLost(wire, 34, 0.85) ?? 0) / 480).toBeCloseTo(0.0171, 4);
+    expect((voltsLost(wire, 204, 0.3) ?? 0) / 480).toBeCloseTo(0.0436, 4);
+    expect(voltsLost({ ...wire, size: '2000' }, 34, 0.85)).toBeUndefined();
+  });
+  it('three 8 AWG and one 10 AWG THHN fill 0.1309 in²: 3/4 in EMT', () => {
+    const conduit = conduitFor('8', '10');
+    expect(conduit?.value).toBe('3/4 in EMT');
+    expect(conduit?.working.note).toContain('0.1309 in²');
+    // 0.824/0.216 = 3.8 does not jam; 1/2 in over 10 AWG, 0.622/0.164 = 3.8; 3/4 in over 6 AWG, 0.824/0.254 = 3.24; 1 1/4 in over 1 AWG 3.1 does.
+    expect(conduit?.working.note).not.toContain('wedge');
+    expect(conduitFor('1', '6')?.working.note).toContain('wedge');
+    expect(conduitFor('14', '14')?.value).toBe('1/2 in EMT');
+  });
+  it('a grounding wire is raised by the areas of the phase wires (250.122(B))', () => {
+    // 8 AWG of 16 510 cmil to 6 AWG of 26 240: 10 AWG of 10 380 becomes 16 500, which 8 AWG has.
+    expect(raisedWith('10', '8', '6')).toBe('8');
+    expect(raisedWith('10', '8', '8')).toBe('10');
+    expect(raisedWith('10', '8', '4')).toBe('6');
+  });
+  it('in a job: larger for its length, earth with it, and the disconnect by 115 %', () => {
+    const of = (feederLength: string, name: string) => value(run({ supply: { feederLength } }, catalogue), name);
+    expect(of('200 ft', 'conductorSize')?.value).toBe('8 AWG copper');
+    expect(of('200 ft', 'conductorLimit')?.value).toBe('its current');
+    expect(of('200 ft', 'runningDrop')?.value).toBeLessThanOrEqual(0.03);
+    // Twice as long again 8 AWG would lose 3.4 %.
+    expect(of('400 ft', 'conductorSize')?.value).toBe('6 AWG copper');
+    expect(of('400 ft', 'conductorLimit')?.value).toBe('the drop while it runs');
+    expect(of('400 ft', 'groundingConductor')?.working.note).toContain('Raised');
+    expect(of('400 ft', 'startingDrop')?.value).toBeGreaterThan(of('400 ft', 'runningDrop')?.value as number);
+    expect(of('200 ft', 'disconnectCurrent')?.value).toBeCloseTo(1.15 * 34, 9);
+    expect(of('200 ft', 'conduit')?.value).toMatch(/in EMT$/);
+    expect(of('', 'runningDrop')).toBeUndefined();
+  });
+});
+
+describe('the other school beside it', () => {
+  const job = emptyJob({
+    situation: { kind: 'starter' },
+    load: { way: 'torque', torque: '60 lb·ft', speed: '1770 rpm' },
+    starting: { method: 'direct', speedControl: 'no' },
+    nameplate: { ...plate, designLetter: 'B' },
+    supply: { voltage: '480 V', frequency: '60', feederLength: '200 ft' },
+    place: { hazardous: 'no' },
+  });
+  it('answers under the same names, as it would in a job of its own', () => {
+    const nec = solveByBoth(job, catalogue).values;
+    const iec = solveByBoth({ ...job, school: 'IEC' }, catalogue).values;
+    for (const name of [
+      'wireCurrent',
+      'overloadCeiling',
+      'conductorMinAmpacity',
+      'conductorSize',
+      'branchDevice',
+      'disconnectCurrent',
+    ]) {
+      expect(nec[`other.${name}`]?.value, name).toBe(iec[`protection.${name}`]?.value);
+      expect(iec[`other.${name}`]?.value, name).toBe(nec[`protection.${name}`]?.value);
+    }
+    expect(nec['other.wireCurrent']?.value).toBe(30);
+    expect(nec['other.loopImpedance']?.value).toBeGreaterThan(0);
+    expect(solve(job, catalogue).values['other.wireCurrent']).toBeUndefined();
+  });
+  it('row by row with why', () => {
+    const rows = solve(job, catalogue).details.bothSchools;
+    const row = (name: string) => rows.find((each) => each.name === name);
+    expect([row('wireCurrent')?.own, row('wireCurrent')?.other]).toEqual(['34.0\u00a0A', '30.0\u00a0A']);
+    expect(row('conduit')?.other).toBeUndefined();
+    expect(row('loopImpedance')?.own).toBeUndefined();
+    for (const { why } of rows) expect(why).not.toBe('');
+  });
+});
+
 describe('in one line', () => {
   const line = (more: JobInput) => run(more, catalogue).stages.protection.summary.replaceAll('\u00a0', ' ');
 
-  it('device and relay under the NEC, the relay alone under IEC', () => {
+  it('device and relay under the NEC, fuses, cable and relay under IEC', () => {
     // 34 A by the table, 90 A at most; 30 A on the plate, 115 : 125 of it without a service factor.
     expect(line({})).toBe('90.0 A device · relay at 27.6 A');
     expect(line({ nameplate: { serviceFactor: '1.15' } })).toBe('90.0 A device · relay at 30.0 A');
-    expect(line({ school: 'IEC' })).toBe('Relay at 30.0 A');
+    expect(line({ school: 'IEC' })).toBe('Fuses gG 100 A · 6 mm² copper · relay at 30.0 A');
   });
 
   it('nothing, and what is missing, without a current on the plate; a new machine is not asked for one', () => {

@@ -127,21 +127,23 @@ const SETTLED = 1e-10;
 
 /**
  * Finds the share of the leakage that is left by the current which flows with it, by the secant. `shareAt` takes a share on
- * and gives the one that its current leaves; the last it was asked for is the one that holds.
+ * and gives the one that its current leaves; the last it was asked for is the one that holds and is given back.
+ * `from` is a first guess, such as what held an instant before.
  */
-export function settleLeakage(shareAt: (leakage: number) => number): void {
-  let before = 1;
+export function settleLeakage(shareAt: (leakage: number) => number, from = 1): number {
+  let before = from;
   let off = shareAt(before) - before;
   let leakage = before + off;
   for (let round = 0; round < ROUNDS && leakage !== before; round++) {
     const offNow = shareAt(leakage) - leakage;
-    if (Math.abs(offNow) < SETTLED) return;
+    if (Math.abs(offNow) < SETTLED) return leakage;
     const slope = (offNow - off) / (leakage - before);
     const next = slope < 0 ? leakage - offNow / slope : leakage + offNow;
     before = leakage;
     off = offNow;
     leakage = Math.min(1, Math.max(0, next));
   }
+  return before;
 }
 
 /** The circuit at a voltage, its leakage saturated by the current that flows there. */

@@ -10,6 +10,7 @@ import type { Clue } from '../stages/nameplate/measured-motor.ts';
 import type { PickResult } from '../stages/pick/pick.ts';
 import type { MotorNeed } from '../stages/pick/motor-rules.ts';
 import type { MoneyResult } from '../stages/money/money.ts';
+import type { BothAnswers } from '../stages/protection/side-by-side.ts';
 import type { PlaceResult } from '../stages/place/place.ts';
 import type { FlowCurve, FlowPicture, ProfilePoint } from '../stages/profile/profile-result.ts';
 import type { Inquiry } from '../stages/situation/inquiry.ts';
@@ -58,6 +59,8 @@ export interface Details {
   readonly pricing: { readonly factor: number; readonly currency: string };
   readonly chosenDrive: PickResult['chosenDrive'];
   readonly bill: MoneyResult['bill'];
+  /** The circuit as both schools answer it. */
+  readonly bothSchools: readonly BothAnswers[];
   /** What the drive carries, reaches, sends back and is set to. */
   readonly drivePictures: ReturnType<DriveResult['drawn']>;
 }
@@ -93,6 +96,7 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
   pricing: stageNames,
   chosenDrive: ['pick'],
   bill: ['money'],
+  bothSchools: ['protection'],
   drivePictures: ['drive', 'handover'],
 };
 
@@ -124,6 +128,7 @@ export const noDetails: Omit<Details, 'warming' | 'pricing' | 'readouts'> = {
   chosenMotor: undefined,
   chosenDrive: undefined,
   bill: [],
+  bothSchools: [],
   drivePictures: undefined,
 };
 
@@ -136,6 +141,7 @@ const late = [
   'starting',
   'motors',
   'drives',
+  'bothSchools',
   'drivePictures',
 ] as const satisfies (keyof Details)[];
 const later = (stage: StageName): readonly (typeof late)[number][] =>

@@ -48,12 +48,21 @@ export const idsOf = Object.fromEntries(
   ]),
 ) as Readonly<Record<StageName, Readonly<Record<string, string | undefined>>>>;
 
+/** What the other school says of the circuit: the same names under `other.`. */
+export const otherIds: Readonly<Record<string, string | undefined>> = Object.fromEntries(
+  Object.keys(protection).map((name) => [name, `other.${name}`]),
+);
+
 /** Every published value by its id, in the order it is shown. */
-export const publishedValues: ReadonlyMap<string, DeclaredValue> = new Map(
-  stageNames.flatMap((stage) =>
+export const publishedValues: ReadonlyMap<string, DeclaredValue> = new Map([
+  ...stageNames.flatMap((stage) =>
     Object.entries(declared[stage]).map(([name, value]) => [idsOf[stage][name] ?? '', value] as const),
   ),
-);
+  ...Object.entries<DeclaredValue>(protection).map(
+    ([name, { sheet: _sheet, heading: _heading, ...value }]) =>
+      [otherIds[name] ?? '', { ...value, label: `${value.label}, by the other school` }] as const,
+  ),
+]);
 
 /** Every finding the stages may raise, by its code. */
 export const declaredFindings: ReadonlyMap<string, DeclaredFinding> = new Map(

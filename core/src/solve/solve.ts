@@ -8,6 +8,7 @@ import { once } from '../ground/remembered.ts';
 import type { LoadResult } from '../stages/load/load-result.ts';
 import { decodeFrame } from '../stages/nameplate/frame.ts';
 import { misfitsOf, outlineOf, type Outlines } from '../stages/nameplate/outline.ts';
+import { sideBySide } from '../stages/protection/side-by-side.ts';
 import { methods } from '../stages/starting/feeds.ts';
 import type { NameplateResult } from '../stages/nameplate/nameplate.ts';
 import { horizonOf } from '../stages/money/horizon.ts';
@@ -22,7 +23,7 @@ import { solveShared, type Shared } from './shared.ts';
 import type { Details } from './details.ts';
 import { readoutsOf } from './readouts.ts';
 import { ENGINE, type OptionSolution, type Solution, type StageState, type Stages } from './solution.ts';
-import { idsOf } from './published.ts';
+import { idsOf, otherIds } from './published.ts';
 import { powerTrain } from './train.ts';
 
 /**
@@ -30,7 +31,15 @@ import { powerTrain } from './train.ts';
  * document, then what Pilgrim proposes beside them. Missing or unreadable input gives a partial result that says what
  * is missing; only a programming error throws.
  */
-export function solve(job: Job, catalogue: Catalogue): Solution {
+export const solve = (job: Job, catalogue: Catalogue): Solution => solving(job, catalogue).solution;
+
+/** The same with the circuit by the rules of the other school too, under `other.`: for files, interface and command line. */
+export function solveByBoth(job: Job, catalogue: Catalogue): Solution {
+  const { solution, chosen } = solving(job, catalogue);
+  return { ...solution, values: { ...solution.values, ...otherSchoolOf(chosen) } };
+}
+
+function solving(job: Job, catalogue: Catalogue): { readonly solution: Solution; readonly chosen: SolvedOption } {
   const { shared, typed, solved } = solveOptions(job, catalogue);
   const chosen = typed.find(({ letter }) => letter === job.chosen) ?? typed[0];
   if (!chosen) throw new Error('a job has at least one option');
@@ -44,7 +53,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
   );
   const missing = [...chosen.missing, ...whyNotBest(job, chosen, comparison)];
   const values = Object.assign(flatten(shared.results), own?.values);
-  return {
+  const solution: Solution = {
     engine: ENGINE,
     catalogue: catalogue.name,
     chosen: chosen.letter,
@@ -58,6 +67,7 @@ export function solve(job: Job, catalogue: Catalogue): Solution {
     comparison,
     details: detailsOf(chosen, shared, catalogue, values),
   };
+  return { solution, chosen };
 }
 
 /** Taking another than the one that clearly costs least over the years asks for one sentence why. */
@@ -92,6 +102,16 @@ export const isStopped = (option: SolvedOption, shared: Shared): boolean =>
 
 const findingsOf = (option: SolvedOption, { job, findings }: Shared): Finding[] =>
   bySeverity([...findings.filter(({ stage }) => isAsked(job, stage as StageName)), ...option.findings]);
+
+/** The circuit of the chosen option by the rules of the other school, under `other.`. */
+function otherSchoolOf({ results: { protection } }: SolvedOption): Record<string, AnyValue> {
+  const other: Record<string, AnyValue> = {};
+  for (const [name, value] of Object.entries<AnyValue>(protection.other())) {
+    const id = otherIds[name];
+    if (id !== undefined) other[id] = value;
+  }
+  return other;
+}
 
 const optionStages = ['profile', 'starting', 'pick', 'drive', 'protection', 'money', 'handover'] as const;
 
@@ -154,6 +174,7 @@ function detailsOf(
   const starts = once(() => (starting.bench ? methods.map(starting.bench.comparison) : []));
   const poles = once(() => comparePoles(brief, load, frequency, catalogue));
   const flow = once(profile.drawn);
+  const both = once(() => sideBySide(chosen.results.protection.values, chosen.results.protection.other()));
   const drivePictures = once(chosen.results.drive.drawn);
   return {
     readouts: readoutsOf(chosen.brief, values),
@@ -198,6 +219,9 @@ function detailsOf(
         : { factor: rate, currency: job.currency || catalogue.currency },
     chosenDrive: pick.chosenDrive,
     bill: money.bill,
+    get bothSchools() {
+      return both();
+    },
     get drivePictures() {
       return drivePictures();
     },

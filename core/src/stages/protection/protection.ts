@@ -1,6 +1,7 @@
 import { notebook, type StageResult } from '../stage.ts';
 import type { Circuit, ProtectionOn } from './asked-of-protection.ts';
-import { findings as declared } from './findings.ts';
+import { findings as declared, type Flag } from './findings.ts';
+import { once } from '../../ground/remembered.ts';
 import { magnitude } from '../../ground/complex.ts';
 import { quantity } from '../../ground/value.ts';
 import { iecCircuit } from './iec/iec-circuit.ts';
@@ -8,9 +9,14 @@ import { necCircuit } from './nec/nec-circuit.ts';
 import { checkRelay, dialOf, driveOverload, overloadByIec, overloadByNec } from './overload.ts';
 import type { ProtectionValues } from './values.ts';
 
-export type ProtectionResult = StageResult<ProtectionValues>;
+export interface ProtectionResult extends StageResult<ProtectionValues> {
+  /** The same circuit by the other school’s rules; worked out when it is asked for. */
+  readonly other: () => ProtectionValues;
+}
 
-/** Overload from the nameplate; under the NEC conductors and short-circuit device as well. */
+const NOTHING: ProtectionValues = {};
+
+/** Overload, wires, short-circuit device and earth of the motor’s circuit, by the rules of the job’s school. */
 export function protection(on: ProtectionOn): ProtectionResult {
   const { brief, nameplate, pick, starting } = on;
   const { findings, missing, flag, need, sharpen } = notebook('protection', declared);
@@ -20,17 +26,11 @@ export function protection(on: ProtectionOn): ProtectionResult {
   if (!motor || !nameplateCurrent) {
     // A new machine has no plate yet: what the pick lacks is asked for where it is lacking.
     if (situation.kind !== 'new') need('nameplate.currents', 'Nameplate current, for the overload setting');
-    return { values: {}, findings, missing, summary: '' };
+    return { values: NOTHING, findings, missing, summary: '', other: () => NOTHING };
   }
   // Until a drive is there the motor is protected as on the line.
   const onDrive = starting.method === 'drive' && (pick.chosenDrive !== undefined || pick.keepsFeed);
   const circuit: Circuit = { ...on, motor, nameplateCurrent, onDrive, holds: `Holds for ${motor.label}.` };
-  const dial = onDrive ? undefined : dialOf(circuit);
-  if (dial) checkRelay(dial, circuit, flag);
-  const settings = {
-    ...(dial ? { overloadDial: dial } : {}),
-    ...(onDrive ? { driveOverloadCurrent: driveOverload(circuit) } : {}),
-  };
   if (school === 'IEC') {
     flag(
       'protection.iec',
@@ -38,24 +38,32 @@ export function protection(on: ProtectionOn): ProtectionResult {
     );
     if (!brief.given.supply.feederLength)
       sharpen('supply.feederLength', 'Length of the cable, for its drop and for a fault to earth to be cleared');
-    const overloadCurrent = overloadByIec(circuit);
-    const values = {
-      ...settings,
-      overloadCurrent,
-      overloadCeiling: overloadCurrent,
-      ...iecCircuit(circuit, flag),
-      ...faultAtBus(circuit),
-    };
-    return { values, findings, missing, summary: summaryOf(values, overloadCurrent) };
   }
-  const overloadCurrent = overloadByNec(circuit);
-  const values = {
-    ...settings,
+  const values = valuesBy(circuit, flag);
+  const summary = summaryOf(values, school === 'IEC' ? values.overloadCurrent : undefined);
+  const other = once(() => {
+    const swapped: Circuit = {
+      ...circuit,
+      brief: { ...brief, job: { ...brief.job, school: school === 'IEC' ? 'NEMA' : 'IEC' } },
+    };
+    // What would be found is told once the job is of that school.
+    return valuesBy(swapped, () => undefined);
+  });
+  return { values, findings, missing, summary, other };
+}
+
+function valuesBy(circuit: Circuit, flag: Flag): ProtectionValues {
+  const iec = circuit.brief.job.school === 'IEC';
+  const dial = circuit.onDrive ? undefined : dialOf(circuit);
+  if (dial) checkRelay(dial, circuit, flag);
+  const overloadCurrent = iec ? overloadByIec(circuit) : overloadByNec(circuit);
+  return {
+    ...(dial ? { overloadDial: dial } : {}),
+    ...(circuit.onDrive ? { driveOverloadCurrent: driveOverload(circuit) } : {}),
     ...(overloadCurrent ? { overloadCurrent, overloadCeiling: overloadCurrent } : {}),
-    ...necCircuit(circuit, flag),
+    ...(iec ? iecCircuit(circuit, flag) : necCircuit(circuit, flag)),
     ...faultAtBus(circuit),
   };
-  return { values, findings, missing, summary: summaryOf(values, undefined) };
 }
 
 /** A, three phases shorted at the bus; what every device there must break. */

@@ -78,6 +78,8 @@ export interface Running {
   readonly synchronous: number;
   readonly branch: Branch;
   readonly state: WrittenState;
+  /** Share of the leakage that was left an instant before. */
+  leakage: number;
 }
 
 /** When and how fast; written over. */
@@ -105,6 +107,7 @@ export function running(setting: FedMotor): Running {
     synchronous: synchronousSpeed(circuit.hz, circuit.poles),
     branch: { square: 0, line: 0, current: 0, voltage: 0, busVoltage: 0 },
     state: { re: 0, im: 0, airGap: 0, core: 0 },
+    leakage: 1,
   };
 }
 
@@ -117,10 +120,10 @@ export function instant(into: Instant, run: Running, at: Moment): void {
   if (!circuit.saturation) return void connected(into, run, stateInto(run.state, circuit, { slip, hz }), at);
   // In star a winding carries √3 of what the line current stands for in delta.
   const winding = feed.kind === 'star-delta' && at.changedAt === undefined ? Math.sqrt(3) : 1;
-  settleLeakage((leakage) => {
+  run.leakage = settleLeakage((leakage) => {
     connected(into, run, stateInto(run.state, circuit, { slip, hz, leakage }), at);
     return leakageAt(circuit, winding * (into[of.motorCurrent] ?? 0));
-  });
+  }, run.leakage);
 }
 
 const slipAt = ({ synchronous }: Running, { speed }: Moment): number => Math.max(TINY, 1 - speed / synchronous);

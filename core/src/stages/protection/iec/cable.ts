@@ -1,4 +1,5 @@
 import { KELVIN } from '../../../ground/constants.ts';
+import { remembered } from '../../../ground/remembered.ts';
 import {
   cableAmbient,
   cableGrouping,
@@ -7,7 +8,7 @@ import {
   pvcCable,
   xlpeCable,
 } from '../../../ground/tables/index.ts';
-import { cellValue } from '../../../ground/tables/table.ts';
+import { cellValue, type Table } from '../../../ground/tables/table.ts';
 import { PRACTICE, quantity, type Value } from '../../../ground/value.ts';
 import type { OptionBrief } from '../../stage.ts';
 
@@ -37,15 +38,46 @@ const METHODS = {
   duct: { column: 'd1', named: 'D1, in a duct in the ground' },
 } as const;
 
-/** What a size carries as the tables stand, A: three loaded cores, 30 °C in air or 20 °C in the ground. */
-export function tableAmpacity(size: number, { laying, insulation, metal }: Laid): Value | undefined {
+/** Where the tables say what such a cable carries. */
+function placeOf({ laying, insulation, metal }: Laid): { readonly table: Table; readonly column: string } {
   const { column } = METHODS[laying];
-  const unit = { dimension: 'current', school: 'IEC' } as const;
-  if (laying === 'tray')
-    return cellValue(freeAirCable, freeAirCable.row(size), `${metal}_${insulation.toLowerCase()}_${column}`, unit);
-  const table = insulation === 'PVC' ? pvcCable : xlpeCable;
-  return cellValue(table, table.row(size), `${metal}_${column}`, unit);
+  if (laying === 'tray') return { table: freeAirCable, column: `${metal}_${insulation.toLowerCase()}_${column}` };
+  return { table: insulation === 'PVC' ? pvcCable : xlpeCable, column: `${metal}_${column}` };
 }
+
+/** What a size carries as the tables stand, A: three loaded cores, 30 °C in air or 20 °C in the ground. */
+export function tableAmpacity(size: number, laid: Laid): Value | undefined {
+  const { table, column } = placeOf(laid);
+  return cellValue(table, table.row(size), column, { dimension: 'current', school: 'IEC' });
+}
+
+/** A that each size carries here, as `ampacityHere` tells it of one; sizes the table has not are left out. */
+export const carriedBySize = (laid: Laid, { share }: Surroundings): ReadonlyMap<number, number> =>
+  new Map(
+    columnOf(laid).map(({ size, base, atTerminals }) => [
+      size,
+      laid.insulation === 'XLPE' ? Math.min(atTerminals, base * share) : base * share,
+    ]),
+  );
+
+interface TableCell {
+  readonly size: number;
+  readonly base: number;
+  readonly atTerminals: number;
+}
+const columns = new Map<string, readonly TableCell[]>();
+
+/** A column of the tables, A; looked up once, since the tables stand. */
+const columnOf = (laid: Laid): readonly TableCell[] =>
+  remembered(columns, 16, `${laid.laying} ${laid.insulation} ${laid.metal}`, () => {
+    const own = placeOf(laid);
+    const cool = placeOf({ ...laid, insulation: 'PVC' });
+    return sizes.flatMap((size) => {
+      const base = own.table.number(own.table.row(size), own.column);
+      const atTerminals = cool.table.number(cool.table.row(size), cool.column);
+      return base === undefined || atTerminals === undefined ? [] : [{ size, base, atTerminals }];
+    });
+  });
 
 /** Share left of it in warmer or cooler surroundings: IEC 60364-5-52 Tables B.52.14 and B.52.15, the next warmer row. */
 export function ambientShare(ambient: number, { laying, insulation }: Laid): Value | undefined {

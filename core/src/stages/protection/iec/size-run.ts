@@ -1,7 +1,7 @@
 import { magnitude } from '../../../ground/complex.ts';
 import type { Value } from '../../../ground/value.ts';
 import type { Circuit } from '../asked-of-protection.ts';
-import { ampacityHere, laidBy, sizes, surroundingsOf } from './cable.ts';
+import { ampacityHere, carriedBySize, laidBy, sizes, surroundingsOf } from './cable.ts';
 import type { Device } from './device.ts';
 import { dropOf, type Run } from './drop.ts';
 import { disconnectionTime, FAULT_VOLTAGE, heatFactor, heatSize, loopOf, protectiveSize } from './earth.ts';
@@ -11,9 +11,6 @@ export const RUNNING_MOST = 0.05;
 export const STARTING_MOST = 0.15;
 /** Power factor of a standing motor. Common practice, no published source. */
 const STANDING_POWER_FACTOR = 0.3;
-/** s for which a fault at the far end may heat the cable. */
-const LONGEST_FAULT = 5;
-
 /** What is asked of a run of cable. */
 export interface Demand {
   readonly needed: Value;
@@ -57,6 +54,7 @@ export function sizeRun(circuit: Circuit, demand: Demand): SizedRun | undefined 
   const around = surroundingsOf(brief, laid);
   if (!around) return undefined;
   const { needed, length, device } = demand;
+  const carried = carriedBySize(laid, around);
   const toEarth = (supply.values.voltage?.value ?? motor.voltage) / Math.sqrt(3);
   const runOf = (size: number): Run => ({ length: length?.value ?? 0, size, metal: laid.metal });
   const least = (does: (size: number) => boolean): number | undefined => sizes.find(does);
@@ -73,7 +71,7 @@ export function sizeRun(circuit: Circuit, demand: Demand): SizedRun | undefined 
   const limits: Limit[] = [
     {
       name: 'its current',
-      size: least((size) => (ampacityHere(size, laid, around)?.value ?? 0) >= needed.value - 1e-9),
+      size: least((size) => (carried.get(size) ?? 0) >= needed.value - 1e-9),
     },
   ];
   if (length) {
@@ -89,9 +87,8 @@ export function sizeRun(circuit: Circuit, demand: Demand): SizedRun | undefined 
       });
     if (loopWith) limits.push({ name: 'a fault to earth being cleared', size: least((size) => meets(loopWith(size))) });
   }
-  const heat = device && heatLimit(circuit, device);
-  if (heat !== undefined)
-    limits.push({ name: 'the heat of a short circuit', size: least((size) => size >= heat * 0.999_99) });
+  const heat = device && heatCheck(circuit, device, toEarth, length ? loopWith : undefined);
+  if (heat) limits.push({ name: 'the heat of a short circuit', size: least(heat) });
   const decided = limits.some(({ size }) => size === undefined)
     ? undefined
     : limits.reduce((most, each) => ((each.size ?? 0) > (most.size ?? 0) ? each : most));
@@ -135,14 +132,25 @@ function loopCheck(
   };
 }
 
-/** mm² that bear what the device lets through of the largest fault, and of one at the far end that lasts; undefined where only its maker says. */
-function heatLimit({ brief, supply, motor }: Circuit, device: Device): number | undefined {
+/**
+ * Whether a size bears what the device lets through: of a short circuit at the bus, and of a fault to earth at the far end, which lasts
+ * longer. Undefined where neither is known or only the maker of the device says it.
+ */
+function heatCheck(
+  { brief, supply }: Circuit,
+  device: Device,
+  toEarth: number,
+  loopWith: ((size: number) => SizedRun['loop']) | undefined,
+): ((size: number) => boolean) | undefined {
   const { insulation, metal } = laidBy(brief);
   const { source } = supply;
   const factor = heatFactor(insulation, metal);
-  const volts = supply.values.voltage?.value ?? motor.voltage;
-  const far = device.kind === 'gG' ? device.opensAt(LONGEST_FAULT) ** 2 * LONGEST_FAULT : 0;
-  const near = source ? (device.letThrough(volts / Math.sqrt(3) / magnitude(source.internal)) ?? 0) : 0;
-  const most = Math.max(far, near);
-  return most > 0 ? heatSize(most, factor) : undefined;
+  const near = source && device.letThrough(toEarth / magnitude(source.internal));
+  if (near === undefined && device.letThrough(Number.POSITIVE_INFINITY) === undefined) return undefined;
+  if (near === undefined && !loopWith) return undefined;
+  return (size) => {
+    const loop = loopWith?.(size)?.loop;
+    const far = loop === undefined ? 0 : (device.letThrough((FAULT_VOLTAGE.known * toEarth) / loop) ?? 0);
+    return size >= heatSize(Math.max(near ?? 0, far), factor) * 0.999_99;
+  };
 }

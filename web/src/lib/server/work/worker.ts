@@ -1,7 +1,7 @@
 import { readlinkSync } from 'node:fs';
 import { constants, setPriority } from 'node:os';
 import { isMainThread, workerData } from 'node:worker_threads';
-import { solve, type Catalogue, type Job, type Solution } from '@pilgrim/core';
+import { solveByBoth, type Catalogue, type Job, type Solution } from '@pilgrim/core';
 import { selectionSheet } from '@pilgrim/core/solve/sheet';
 import { keptOf, type KeptResult } from '@pilgrim/db/store-jobs';
 import { readKept, type KeptText } from './kept.ts';
@@ -74,6 +74,6 @@ export default async function work(task: Task): Promise<Done> {
     if (catalogue === undefined) return { kind: 'lacking' };
     held = { version, catalogue: JSON.parse(catalogue) as Catalogue };
   }
-  const solution = solve(job, held.catalogue);
+  const solution = solveByBoth(job, held.catalogue);
   return task.kind === 'keep' ? { kind: 'kept', kept: keptOf(solution) } : { kind: 'solution', solution };
 }
