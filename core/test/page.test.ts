@@ -55,7 +55,7 @@ it('each stage brings what its screen draws, two figures of small print come eve
     starting: ['loadCurve', 'starting'],
     pick: ['chosenDrive', 'chosenMotor', 'drives', 'motors', 'need', 'outlines', 'starter'],
     drive: ['drivePictures', 'profile'],
-    protection: ['starting'],
+    protection: ['bothSchools', 'shortCircuitDevice', 'starting'],
     money: ['bill'],
     handover: ['drivePictures', 'rules'],
   };
@@ -73,6 +73,7 @@ it('each stage brings what its screen draws, two figures of small print come eve
       profile: [],
       flowCurves: [],
       starting: [],
+      bothSchools: [],
     },
     outlines: { old: undefined, fresh: undefined, misfits: [] },
   };

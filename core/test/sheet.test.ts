@@ -71,7 +71,11 @@ describe('the selection sheet', () => {
       'Smallest conductor | 8 AWG copper',
       'It carries here | 50.0 A',
       'Branch device, at most | 90.0 A',
+      // 1.15 · 34 A; 1000 kVA of 5 % at 480 V; four of 8 AWG, 0.1464 in².
+      'Isolator, at least | 39.1 A',
+      'Short-circuit current at the bus | 24\u00a0056 A',
       'Grounding conductor | 8 AWG',
+      'Conduit | 3/4 in EMT',
       'Drive input conductors, at least | 47.5 A',
       'Smallest drive input conductor | 6 AWG copper',
     ]);

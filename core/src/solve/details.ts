@@ -10,6 +10,7 @@ import type { Clue } from '../stages/nameplate/measured-motor.ts';
 import type { PickResult } from '../stages/pick/pick.ts';
 import type { MotorNeed } from '../stages/pick/motor-rules.ts';
 import type { MoneyResult } from '../stages/money/money.ts';
+import type { DevicePicture } from '../stages/protection/protection.ts';
 import type { BothAnswers } from '../stages/protection/side-by-side.ts';
 import type { PlaceResult } from '../stages/place/place.ts';
 import type { FlowCurve, FlowPicture, ProfilePoint } from '../stages/profile/profile-result.ts';
@@ -61,6 +62,7 @@ export interface Details {
   readonly bill: MoneyResult['bill'];
   /** The circuit as both schools answer it. */
   readonly bothSchools: readonly BothAnswers[];
+  readonly shortCircuitDevice: DevicePicture | undefined;
   /** What the drive carries, reaches, sends back and is set to. */
   readonly drivePictures: ReturnType<DriveResult['drawn']>;
 }
@@ -97,6 +99,7 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
   chosenDrive: ['pick'],
   bill: ['money'],
   bothSchools: ['protection'],
+  shortCircuitDevice: ['protection'],
   drivePictures: ['drive', 'handover'],
 };
 
@@ -129,6 +132,7 @@ export const noDetails: Omit<Details, 'warming' | 'pricing' | 'readouts'> = {
   chosenDrive: undefined,
   bill: [],
   bothSchools: [],
+  shortCircuitDevice: undefined,
   drivePictures: undefined,
 };
 
@@ -142,6 +146,7 @@ const late = [
   'motors',
   'drives',
   'bothSchools',
+  'shortCircuitDevice',
   'drivePictures',
 ] as const satisfies (keyof Details)[];
 const later = (stage: StageName): readonly (typeof late)[number][] =>

@@ -1,4 +1,5 @@
 import type { StageName } from '../ground/stage-names.ts';
+import type { School } from '../ground/quantity/units.ts';
 import { KELVIN, YEAR } from '../ground/constants.ts';
 import { UNBALANCE_MOST } from '../motor/unbalance.ts';
 import { quantity, type Value } from '../ground/value.ts';
@@ -41,6 +42,19 @@ const ofDrive = (found: (id: string) => Value | undefined, whole: Value): readon
   'shortestStop',
 ];
 
+const limitsIn = (school: School) => {
+  const known = (si: number, dimension: 'fraction' | 'temperature' | 'altitude'): Value =>
+    quantity(si, dimension, school, { source: '' });
+  return {
+    whole: known(1, 'fraction'),
+    unbalance: known(UNBALANCE_MOST, 'fraction'),
+    ambient: known(RATED_AMBIENT, 'temperature'),
+    altitude: known(RATED_ALTITUDE, 'altitude'),
+  };
+};
+/** Limits that hold for every job. */
+const limits: Readonly<Record<School, ReturnType<typeof limitsIn>>> = { NEMA: limitsIn('NEMA'), IEC: limitsIn('IEC') };
+
 /** The four to six results each stage is looked at for, in their order; what is not known yet is left out. */
 export function readoutsOf(
   { given, practice, job }: Brief,
@@ -51,9 +65,7 @@ export function readoutsOf(
     const value = values[id];
     return typeof value?.value === 'number' ? (value as Value) : undefined;
   };
-  const known = (si: number, dimension: 'fraction' | 'temperature' | 'altitude' | 'span'): Value =>
-    quantity(si, dimension, school, { source: '' });
-  const whole = known(1, 'fraction');
+  const { whole, unbalance, ambient, altitude } = limits[school];
   const dip = given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
   const stages: Readonly<Record<StageName, readonly Said[]>> = {
     situation: [],
@@ -81,14 +93,14 @@ export function readoutsOf(
       ['directBusDip', 'most', dip],
       ['directTerminalDip', 'most', practice.terminalDip],
       ['runningDrop', 'most', practice.runningDrop],
-      ['unbalance', 'most', known(UNBALANCE_MOST, 'fraction')],
+      ['unbalance', 'most', unbalance],
       'shortCircuitPower',
       'feederAmpacity',
     ],
     place: [
       'motorEnclosure',
-      ['ambient', 'rated', known(RATED_AMBIENT, 'temperature')],
-      ['altitude', 'rated', known(RATED_ALTITUDE, 'altitude')],
+      ['ambient', 'rated', ambient],
+      ['altitude', 'rated', altitude],
       'motorDerate',
       'driveDerate',
       'cabinetInside',
@@ -116,7 +128,8 @@ export function readoutsOf(
       'wireCurrent',
       ['conductorAmpacity', 'least', found('protection.conductorMinAmpacity')],
       'conductorSize',
-      'branchDeviceMax',
+      ...(school === 'NEMA' ? ['branchDeviceMax'] : ['branchDevice', 'runningDrop']),
+      ['loopImpedance', 'most', found('protection.loopImpedanceMax')],
       'groundingConductor',
     ],
     money: [
@@ -124,7 +137,7 @@ export function readoutsOf(
       'yearlyCost',
       'lifeCost',
       'yearlySaving',
-      ['payback', 'most', known(yearsCounted({ given }) * YEAR, 'span')],
+      ['payback', 'most', quantity(yearsCounted({ given }) * YEAR, 'span', school, { source: '' })],
       'extraCapital',
     ],
     handover: [],

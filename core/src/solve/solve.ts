@@ -174,6 +174,7 @@ function detailsOf(
   const starts = once(() => (starting.bench ? methods.map(starting.bench.comparison) : []));
   const poles = once(() => comparePoles(brief, load, frequency, catalogue));
   const flow = once(profile.drawn);
+  const device = once(chosen.results.protection.drawn);
   const both = once(() => sideBySide(chosen.results.protection.values, chosen.results.protection.other()));
   const drivePictures = once(chosen.results.drive.drawn);
   return {
@@ -221,6 +222,9 @@ function detailsOf(
     bill: money.bill,
     get bothSchools() {
       return both();
+    },
+    get shortCircuitDevice() {
+      return device();
     },
     get drivePictures() {
       return drivePictures();

@@ -4,7 +4,8 @@ import { findings as declared, type Flag } from './findings.ts';
 import { once } from '../../ground/remembered.ts';
 import { magnitude } from '../../ground/complex.ts';
 import { quantity } from '../../ground/value.ts';
-import { iecCircuit } from './iec/iec-circuit.ts';
+import { atOnce, type Device } from './iec/device.ts';
+import { deviceOf, firstWave, iecCircuit } from './iec/iec-circuit.ts';
 import { necCircuit } from './nec/nec-circuit.ts';
 import { checkRelay, dialOf, driveOverload, overloadByIec, overloadByNec } from './overload.ts';
 import type { ProtectionValues } from './values.ts';
@@ -12,6 +13,13 @@ import type { ProtectionValues } from './values.ts';
 export interface ProtectionResult extends StageResult<ProtectionValues> {
   /** The same circuit by the other school’s rules; worked out when it is asked for. */
   readonly other: () => ProtectionValues;
+  /** The short-circuit device over time and current; undefined where there is none to draw. */
+  readonly drawn: () => DevicePicture | undefined;
+}
+
+/** A and s: what a short-circuit device carries and what opens it, beside the first half-wave of the motor. */
+export interface DevicePicture extends Pick<Device, 'name' | 'carries' | 'opens'> {
+  readonly firstWave: number | undefined;
 }
 
 const NOTHING: ProtectionValues = {};
@@ -26,7 +34,7 @@ export function protection(on: ProtectionOn): ProtectionResult {
   if (!motor || !nameplateCurrent) {
     // A new machine has no plate yet: what the pick lacks is asked for where it is lacking.
     if (situation.kind !== 'new') need('nameplate.currents', 'Nameplate current, for the overload setting');
-    return { values: NOTHING, findings, missing, summary: '', other: () => NOTHING };
+    return { values: NOTHING, findings, missing, summary: '', other: () => NOTHING, drawn: () => undefined };
   }
   // Until a drive is there the motor is protected as on the line.
   const onDrive = starting.method === 'drive' && (pick.chosenDrive !== undefined || pick.keepsFeed);
@@ -49,7 +57,20 @@ export function protection(on: ProtectionOn): ProtectionResult {
     // What would be found is told once the job is of that school.
     return valuesBy(swapped, () => undefined);
   });
-  return { values, findings, missing, summary, other };
+  return { values, findings, missing, summary, other, drawn: () => drawnOf(circuit, values) };
+}
+
+/** Of a breaker under the NEC its magnetic trip, ten times its rating within a fifth. Common practice, no published source. */
+function drawnOf(circuit: Circuit, { branchDeviceMax }: ProtectionValues): DevicePicture | undefined {
+  const { school, protection: asked } = circuit.brief.job;
+  const wave = circuit.onDrive ? undefined : firstWave(circuit);
+  if (school === 'IEC') {
+    const device = deviceOf(circuit, () => undefined);
+    return device && { name: device.name, carries: device.carries, opens: device.opens, firstWave: wave };
+  }
+  if (!branchDeviceMax || asked.device !== 'inverse time breaker') return undefined;
+  const { value } = branchDeviceMax;
+  return { name: `breaker ${value} A`, ...atOnce(8 * value, 12 * value), firstWave: wave };
 }
 
 function valuesBy(circuit: Circuit, flag: Flag): ProtectionValues {

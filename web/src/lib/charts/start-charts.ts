@@ -333,7 +333,15 @@ const MULTIPLES = [1.2, 1.3, 1.5, 2, 2.5, 3, 4, 5, 6, 7.2, 8, 10, 12];
 export function timeCurrentChart(
   start: Start,
   { overload, stallTime, lockedRotorMost }: Setting,
-  { conductor, device }: { readonly conductor: number | undefined; readonly device: number | undefined },
+  {
+    conductor,
+    device,
+    picture,
+  }: {
+    readonly conductor: number | undefined;
+    readonly device: number | undefined;
+    readonly picture: Solution['details']['shortCircuitDevice'];
+  },
 ): EChartsCoreOption {
   const { copper, sea, quiet, stop, ink } = chartColours();
   const { fastest, slowest } = classTimes(start.relayClass);
@@ -366,7 +374,7 @@ export function timeCurrentChart(
       ...xAxis('A'),
       ...logarithmic,
       min: 10 ** Math.floor(Math.log10(Math.max(1, overload / 2))),
-      max: 10 ** Math.ceil(Math.log10(lockedRotorMost * 1.2)),
+      max: 10 ** Math.ceil(Math.log10(Math.max(lockedRotorMost * 1.2, picture?.opens.at(-1)?.[0] ?? 0))),
     },
     yAxis: { ...yAxis('s'), ...logarithmic, min: shortest, max: longest },
     series: [
@@ -386,6 +394,25 @@ export function timeCurrentChart(
       },
       ...upright('Conductor carries', conductor, quiet),
       ...upright('Device at most', device, ink),
+      ...(picture
+        ? [
+            line(`${picture.name}: carries`, ink, picture.carries.map(Array.from<number>), {
+              width: 1.5,
+              type: 'dotted',
+            }),
+            line(`${picture.name}: opens`, ink, picture.opens.map(Array.from<number>)),
+          ]
+        : []),
+      ...(picture?.firstWave === undefined
+        ? []
+        : [
+            {
+              ...line('First half-wave', stop, [[picture.firstWave, 0.01]]),
+              showSymbol: true,
+              symbol: 'triangle',
+              symbolSize: 12,
+            },
+          ]),
     ],
   };
 }

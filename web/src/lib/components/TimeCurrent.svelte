@@ -28,9 +28,10 @@
       option={timeCurrentChart(chosen, details.startSetting, {
         conductor: amperes('conductorAmpacity'),
         device: amperes('branchDeviceMax'),
+        picture: details.shortCircuitDevice,
       })}
       height={330}
-      label="On logarithmic axes: the motor’s current while it starts, the band of the overload relay, what the standing motor bears, the conductor’s ampacity and the largest branch device; the figures stand beside it."
+      label="On logarithmic axes: the motor’s current while it starts, the band of the overload relay, what the standing motor bears, the conductor’s ampacity, what the short-circuit device carries and what opens it, and the first half-wave of the motor; the figures stand beside it."
     />
   {:else}
     <p class="flex h-56 items-center justify-center rounded border border-dashed text-center text-sm text-quiet">

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Bench from '$lib/bench/Bench.svelte';
+  import BothSchools from '$lib/components/BothSchools.svelte';
   import Cautions from '$lib/components/Cautions.svelte';
   import TimeCurrent from '$lib/components/TimeCurrent.svelte';
   import type { ViewProps } from './views';
@@ -9,5 +10,6 @@
 
 <Bench {...props} stage="protection">
   {#snippet picture()}<TimeCurrent store={props.store} />{/snippet}
+  <BothSchools store={props.store} />
   <Cautions />
 </Bench>

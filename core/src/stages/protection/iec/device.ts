@@ -1,6 +1,8 @@
 import { aMGates, fuseRatings, gGGates, magneticSettings, motorBreakerRanges } from '../../../ground/tables/index.ts';
 import { interpolate } from '../../../ground/numeric.ts';
 
+export type Gate = readonly [current: number, time: number];
+
 /** What clears a short circuit of a motor, with what it takes to do so. */
 export interface Device {
   readonly kind: 'motor breaker' | 'gG' | 'aM';
@@ -9,6 +11,9 @@ export interface Device {
   readonly name: string;
   /** A that surely open it within a time, s. */
   readonly opensAt: (time: number) => number;
+  /** A and s: what it surely carries, and what surely opens it, from the slow end to the fast. */
+  readonly carries: readonly Gate[];
+  readonly opens: readonly Gate[];
   /** A²s that it lets through of a fault, A; undefined where only its maker says. */
   readonly letThrough: (fault: number) => number | undefined;
 }
@@ -47,9 +52,25 @@ export function motorBreaker(asked: Asked): Device | undefined {
     rating: top,
     name: `motor breaker ${String(range?.['from'])}–${top} A`,
     opensAt: () => (1 + MAGNETIC_OFF) * MAGNETIC * top,
+    ...atOnce((1 - MAGNETIC_OFF) * MAGNETIC * top, (1 + MAGNETIC_OFF) * MAGNETIC * top),
     letThrough: () => undefined,
   };
 }
+
+/** The magnetic trip of a breaker, from where it may open at once and from where it surely does. */
+export const atOnce = (may: number, surely: number): Pick<Device, 'carries' | 'opens'> => ({
+  carries: [
+    [may, SHOWN],
+    [may, INSTANT],
+  ],
+  opens: [
+    [surely, SHOWN],
+    [surely, INSTANT],
+  ],
+});
+/** s between which a magnetic trip is drawn. */
+const SHOWN = 0.2;
+const INSTANT = 0.01;
 
 /** Starts up to this are carried by Imin(10 s); a longer one wants the next size. Common practice, no published source. */
 const LONG_START = 10;
@@ -74,6 +95,14 @@ export function gGFuse({ running, starting, time }: Asked): Device | undefined {
     rating,
     name: `fuses gG ${rating} A`,
     opensAt: (within) => between([0.1, 5], [fast, slow], within),
+    carries: [
+      [gGGates.number(row, 'imin_10s') ?? 0, 10],
+      [gGGates.number(row, 'imin_0_1s') ?? 0, 0.1],
+    ],
+    opens: [
+      [slow, 5],
+      [fast, 0.1],
+    ],
     letThrough: (fault) => (fault >= fast ? gGGates.number(row, 'i2t_max') : fault ** 2 * timeAt(fault, fast, slow)),
   };
 }
@@ -112,6 +141,8 @@ export function aMFuse({ running, starting, time }: Asked): Device | undefined {
     kind: 'aM',
     rating,
     name: `fuses aM ${rating} A`,
+    carries: holds.map(({ multiple, time: each }) => [rating * multiple, each]),
+    opens: opens.map(({ multiple, time: each }) => [rating * multiple, each]),
     opensAt: (within) => {
       const rising = opens.toSorted((a, b) => a.time - b.time);
       return (

@@ -12,10 +12,20 @@ import { sizeRun, RUNNING_MOST, STARTING_MOST, type SizedRun } from './size-run.
 /** Star-delta: each of six leads carries 1/√3 of the line. */
 const IN_WINDING = 1 / Math.sqrt(3);
 
+/** What clears a short circuit, and the first half-wave of the motor it carries, A. */
+export const deviceOf = (circuit: Circuit, flag: Flag): Device | undefined =>
+  circuit.onDrive ? driveFuse(circuit) : motorDevice(circuit, flag);
+
+/** A; peak of the first half-wave while it starts, as r.m.s. of a wave as high. */
+export function firstWave(circuit: Circuit): number {
+  const { standing, inrush } = startOf(circuit);
+  return inrush * standing;
+}
+
 /** Cable, short-circuit device and fault loop by IEC 60364, from the motor’s own current. */
 export function iecCircuit(circuit: Circuit, flag: Flag): Partial<ProtectionValues> {
   const { brief, onDrive } = circuit;
-  const device = onDrive ? driveFuse(circuit) : motorDevice(circuit, flag);
+  const device = deviceOf(circuit, flag);
   const fed = onDrive ? driveInput(circuit, device) : undefined;
   const run = motorRun(circuit, device);
   checkRuns([run, fed], circuit, flag);

@@ -4,6 +4,9 @@ import { wording, type Value } from '../../../ground/value.ts';
 /** Three wires of this share of a conduit’s bore can wedge in a bend. Common practice: 2.8 to 3.2. */
 const JAM = [2.8, 3.2] as const;
 
+const areaValue = (area: number, of: string): Value<string> =>
+  wording(`${area.toFixed(4)} in² of ${of}`, { origin: 'recalled', source: conductorAreas.source });
+
 /** The smallest conduit for three phase wires and a grounding one, in². Undefined beyond the tables. */
 export function conduitFor(phase: string, ground: string): Value<string> | undefined {
   const areaOf = (size: string): number | undefined => conductorAreas.number(conductorAreas.row(size), 'area');
@@ -19,7 +22,12 @@ export function conduitFor(phase: string, ground: string): Value<string> | undef
   const name = String(row['trade_size']);
   return wording(`${name} in EMT`, {
     origin: 'recalled',
-    formula: '\\sum A \\le 0.4\\,A_{bore}',
+    formula: '3A_p + A_g \\le 0.4\\,A_{bore}',
+    from: {
+      A_p: areaValue(own, phase),
+      A_g: areaValue(earth, ground),
+      'A_{bore}': areaValue(bore ** 2 * (Math.PI / 4), name),
+    },
     source: `${conduits.source}; ${conductorAreas.source}`,
     note: `${area.toFixed(4)} in² of ${String(row['area_40_over_two'])} in², THHN with a grounding wire.${jams ? ` Bore over wire is ${ratio.toFixed(1)}: three wires can wedge in a bend.` : ''}`,
   });
