@@ -19,7 +19,7 @@ const stages = [
   ['starting', 'starting.speedControl', 'The start as it runs', 'Torque left over the load'],
   ['pick', 'pick.prefer', 'Motors', 'Load on the motor'],
   ['drive', 'drive.lead', 'Pictures of the drive', 'Overload used'],
-  ['protection', 'protection.device', 'Time against current', 'Current for wires and device'],
+  ['protection', 'protection.device', 'Time against current', 'It carries here'],
   ['money', 'money.energyPrice', 'Cost over the years', 'Simple payback'],
 ] as const;
 

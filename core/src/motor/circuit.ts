@@ -130,13 +130,13 @@ const SETTLED = 1e-10;
  * and gives the one that its current leaves; the last it was asked for is the one that holds and is given back.
  * `from` is a first guess, such as what held an instant before.
  */
-export function settleLeakage(shareAt: (leakage: number) => number, from = 1): number {
+export function settleLeakage(shareAt: (leakage: number) => number, from = 1, settled = SETTLED): number {
   let before = from;
   let off = shareAt(before) - before;
   let leakage = before + off;
   for (let round = 0; round < ROUNDS && leakage !== before; round++) {
     const offNow = shareAt(leakage) - leakage;
-    if (Math.abs(offNow) < SETTLED) return leakage;
+    if (Math.abs(offNow) < settled) return leakage;
     const slope = (offNow - off) / (leakage - before);
     const next = slope < 0 ? leakage - offNow / slope : leakage + offNow;
     before = leakage;

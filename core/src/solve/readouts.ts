@@ -125,12 +125,10 @@ export function readoutsOf(
     drive: ofDrive(found, whole),
     protection: [
       'overloadDial',
-      'wireCurrent',
       ['conductorAmpacity', 'least', found('protection.conductorMinAmpacity')],
       'conductorSize',
-      ...(school === 'NEMA' ? ['branchDeviceMax'] : ['branchDevice', 'runningDrop']),
+      ...(school === 'NEMA' ? ['branchDeviceMax', 'groundingConductor'] : ['branchDevice']),
       ['loopImpedance', 'most', found('protection.loopImpedanceMax')],
-      'groundingConductor',
     ],
     money: [
       'firstCost',

@@ -20,6 +20,8 @@ interface Declared {
   readonly always?: true;
   /** Where it stands on the selection sheet; not on it where nothing is said. */
   readonly sheet?: SheetSection;
+  /** For programs: on screen another value says the same. */
+  readonly unseen?: true;
   /** A heading that begins at this value, where a stage has many. */
   readonly heading?: string;
 }

@@ -39,7 +39,7 @@ export function openTable(file: TableFile): Table {
   return {
     source: `${file.standard}, ${file.clause}`,
     rows: file.rows,
-    row: (...key) => index.get(key.join('|')),
+    row: (...key) => index.get(key.length === 1 ? String(key[0]) : key.join('|')),
     number: (row, column) => {
       const cell = row?.[column];
       return typeof cell === 'number' ? cell : undefined;

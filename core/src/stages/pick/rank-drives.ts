@@ -217,10 +217,12 @@ function inWords(against: readonly Against[], need: DriveNeed): RefusedDrive[] {
 
 function matchedByPower(items: readonly DriveItem[], need: DriveNeed): DriveRanking['byPower'] {
   const power = (item: DriveItem) => (need.duty === 'heavy' ? item.heavyPower : item.normalPower);
-  const item = items
-    .filter((each) => need.systemVoltage >= each.voltageMin * 0.98 && need.systemVoltage <= each.voltageMax * 1.02)
-    .filter((each) => housingRank[each.housing] >= housingRank[need.housing] && power(each) >= need.motorPower * 0.98)
-    .toSorted((a, b) => power(a) - power(b) || a.price - b.price)[0];
+  let item: DriveItem | undefined;
+  for (const each of items) {
+    if (need.systemVoltage < each.voltageMin * 0.98 || need.systemVoltage > each.voltageMax * 1.02) continue;
+    if (housingRank[each.housing] < housingRank[need.housing] || power(each) < need.motorPower * 0.98) continue;
+    if (!item || power(each) < power(item) || (power(each) === power(item) && each.price < item.price)) item = each;
+  }
   if (!item) return undefined;
   const current = deratedCurrent(item, need);
   const verdict = current < need.current ? 'short' : current > need.current * 1.4 ? 'wasteful' : 'same';

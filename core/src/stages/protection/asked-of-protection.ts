@@ -23,6 +23,8 @@ export interface Circuit extends ProtectionOn {
   /** By its nameplate, A of the line. */
   readonly nameplateCurrent: Value;
   readonly onDrive: boolean;
+  /** Where the table has no current for the voltage the nameplate’s stands in, to compare by. */
+  readonly compares?: true;
   /** Which motor a figure holds for. */
   readonly holds: string;
 }

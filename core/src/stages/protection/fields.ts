@@ -5,7 +5,7 @@ const iec: Asked = is('school', 'IEC');
 const nema: Asked = is('school', 'NEMA');
 const duct: Asked = (look) => look('school') === 'IEC' && look('protection.laying') === 'duct';
 
-export const lead = 'Overload from the nameplate; conductors and short-circuit device from the table.';
+export const lead = 'Overload, wires, short-circuit device and earth of the motor’s circuit.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = perOption({

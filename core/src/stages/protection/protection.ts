@@ -52,6 +52,7 @@ export function protection(on: ProtectionOn): ProtectionResult {
   const other = once(() => {
     const swapped: Circuit = {
       ...circuit,
+      compares: true,
       brief: { ...brief, job: { ...brief.job, school: school === 'IEC' ? 'NEMA' : 'IEC' } },
     };
     // What would be found is told once the job is of that school.

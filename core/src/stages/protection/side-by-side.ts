@@ -60,5 +60,7 @@ const QUESTIONS: readonly (readonly [keyof ProtectionValues, question: string, w
 export const sideBySide = (own: ProtectionValues, other: ProtectionValues): readonly BothAnswers[] =>
   QUESTIONS.flatMap(([name, question, why]) => {
     const [a, b] = [own[name]?.text, other[name]?.text];
-    return a === undefined && b === undefined ? [] : [{ name, question, own: a, other: b, why }];
+    const note = name === 'wireCurrent' ? (other[name]?.working.note ?? '') : '';
+    const said = note.startsWith('Table 430.250') ? note : why;
+    return a === undefined && b === undefined ? [] : [{ name, question, own: a, other: b, why: said }];
   });

@@ -9,7 +9,7 @@ export const values = {
   /** What the drive’s own motor protection is set to. */
   driveOverloadCurrent: figure('current', 'Overload setting in the drive', { sheet: 'Settings and wiring' }),
   /** The same by the name it has under both rules. */
-  overloadCeiling: figure('current', 'Overload trip, at most'),
+  overloadCeiling: figure('current', 'Overload trip, at most', { unseen: true }),
   /** Table full-load current of the size and voltage. */
   tableCurrent: figure('current', 'Table full-load current', { sheet: 'Settings and wiring' }),
   /** What sizes conductors and short-circuit device: the table’s, or the nameplate’s where the code wants it. */

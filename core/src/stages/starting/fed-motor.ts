@@ -120,11 +120,15 @@ export function instant(into: Instant, run: Running, at: Moment): void {
   if (!circuit.saturation) return void connected(into, run, stateInto(run.state, circuit, { slip, hz }), at);
   // In star a winding carries √3 of what the line current stands for in delta.
   const winding = feed.kind === 'star-delta' && at.changedAt === undefined ? Math.sqrt(3) : 1;
-  run.leakage = settleLeakage((leakage) => {
+  const shareAt = (leakage: number): number => {
     connected(into, run, stateInto(run.state, circuit, { slip, hz, leakage }), at);
     return leakageAt(circuit, winding * (into[of.motorCurrent] ?? 0));
-  }, run.leakage);
+  };
+  run.leakage = settleLeakage(shareAt, run.leakage, NEAR);
 }
+
+/** How near the share of the leakage is settled in a run; finer tells no torque apart. */
+const NEAR = 1e-7;
 
 const slipAt = ({ synchronous }: Running, { speed }: Moment): number => Math.max(TINY, 1 - speed / synchronous);
 

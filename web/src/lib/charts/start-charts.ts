@@ -384,23 +384,32 @@ export function timeCurrentChart(
         ? []
         : [
             line(`Relay, class ${start.relayClass}`, sea, relay(slowest)),
-            line('Relay at its fastest', sea, relay(fastest), { width: 1.5, type: 'dotted' }),
+            line('At its fastest', sea, relay(fastest), { width: 1.5, type: 'dotted' }),
           ]),
       {
-        ...line('Motor bears standing', stop, [[lockedRotorMost, stallTime]]),
+        ...line('Motor, standing', stop, [[lockedRotorMost, stallTime]]),
         showSymbol: true,
         symbol: 'diamond',
         symbolSize: 12,
       },
-      ...upright('Conductor carries', conductor, quiet),
+      ...upright('Wire carries', conductor, quiet),
       ...upright('Device at most', device, ink),
       ...(picture
         ? [
-            line(`${picture.name}: carries`, ink, picture.carries.map(Array.from<number>), {
-              width: 1.5,
-              type: 'dotted',
-            }),
-            line(`${picture.name}: opens`, ink, picture.opens.map(Array.from<number>)),
+            line(
+              'Device carries',
+              ink,
+              picture.carries.map(([amperes, time]) => [amperes, time]),
+              {
+                width: 1.5,
+                type: 'dotted',
+              },
+            ),
+            line(
+              'Device opens',
+              ink,
+              picture.opens.map(([amperes, time]) => [amperes, time]),
+            ),
           ]
         : []),
       ...(picture?.firstWave === undefined

@@ -24,11 +24,11 @@
   }
   const groups = $derived.by(() => {
     const out: { title: string; rows: Row[] }[] = [{ title: 'Worked out', rows: [] }];
-    for (const [name, { label, heading }] of Object.entries(declared)) {
+    for (const [name, { label, heading, unseen }] of Object.entries(declared)) {
       const id = `${stage}.${name}`;
       if (heading !== undefined) out.push({ title: heading, rows: [] });
       const value = values[id];
-      if (value && left(id)) out.at(-1)?.rows.push({ id, label, value });
+      if (value && !unseen && left(id)) out.at(-1)?.rows.push({ id, label, value });
     }
     return out.filter((group) => group.rows.length > 0);
   });

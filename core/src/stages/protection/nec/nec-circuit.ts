@@ -16,7 +16,7 @@ const CONTINUOUS = 1.25;
 export function necCircuit(circuit: Circuit, flag: Flag): Partial<ProtectionValues> {
   const { brief, motor, onDrive, holds } = circuit;
   const table = tableFullLoadCurrent(motor.power, motor.voltage);
-  const codeCurrent = currentByCode(table, circuit);
+  const codeCurrent = currentByCode(table, circuit) ?? (circuit.compares ? standIn(circuit) : undefined);
   if (!codeCurrent) {
     flag(
       'protection.no-table-current',
@@ -57,6 +57,14 @@ export function necCircuit(circuit: Circuit, flag: Flag): Partial<ProtectionValu
     ...drive.values,
   };
 }
+
+const standIn = ({ nameplateCurrent, motor }: Circuit): Value => ({
+  ...nameplateCurrent,
+  working: {
+    ...nameplateCurrent.working,
+    note: `Table 430.250 has no current for ${motor.voltage.toFixed(0)} V: the nameplate’s stands in, to compare by.`,
+  },
+});
 
 /** A disconnect carries this share of the full-load current (NEC 430.110(A)). */
 const DISCONNECT = 1.15;
