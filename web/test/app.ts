@@ -59,6 +59,14 @@ export async function demoJob(page: Page, tag: string): Promise<string> {
   return href ?? '';
 }
 
+/** The address of a copy of a demo job under another tag, which no other test looks at. */
+export async function copyOfDemo(page: Page, tag: string, as: string): Promise<string> {
+  const exported = await page.request.get(`${await demoJob(page, tag)}/export.json`);
+  const document = (await exported.json()) as Record<string, unknown>;
+  const made = await page.request.post('/api/jobs', { data: { ...document, tag: as, title: 'Looked at whole' } });
+  return `/jobs/${((await made.json()) as { id: string }).id}`;
+}
+
 type Found = Awaited<ReturnType<AxeBuilder['analyze']>>;
 
 function nothingIn({ violations }: Found): void {

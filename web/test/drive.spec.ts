@@ -1,16 +1,9 @@
 /** The whole drive: what a long cable does to an old winding, the generator-fed works, the network, the settings sheet typed back. */
 import { expect, test, type Page } from '@playwright/test';
-import { accessible, demoJob, field, figure, fill, finding, openStage, saved, startJob, visit } from './app.ts';
+import { accessible, copyOfDemo, field, figure, fill, finding, openStage, saved, startJob, visit } from './app.ts';
 
-/** The bench of a copy of a demo job, which no other test looks at. */
-async function open(page: Page, tag: string): Promise<void> {
-  const exported = await page.request.get(`${await demoJob(page, tag)}/export.json`);
-  const document = (await exported.json()) as Record<string, unknown>;
-  const made = await page.request.post('/api/jobs', {
-    data: { ...document, tag: `DRV-${tag.slice(0, 2)}`, title: 'Looked at whole' },
-  });
-  await visit(page, `/jobs/${((await made.json()) as { id: string }).id}/drive`);
-}
+const open = async (page: Page, tag: string): Promise<void> =>
+  visit(page, `${await copyOfDemo(page, tag, `DRV-${tag.slice(0, 2)}`)}/drive`);
 const tab = (page: Page, name: string) => page.getByRole('tab', { name });
 
 test('an old motor on 64 m of cable: the peak, the filter that mends it, and what stops without it', async ({

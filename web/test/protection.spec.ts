@@ -1,0 +1,52 @@
+/** The motor’s circuit: sized by its own school, the other one beside it, drawn over time and current. */
+import { expect, test } from '@playwright/test';
+import { accessible, copyOfDemo, demoJob, field, fill, finding, visit } from './app.ts';
+
+test.use({ viewport: { width: 1280, height: 800 } });
+
+test('the circuit by its own school, and the other’s answers beside it at a click', async ({ page }) => {
+  await visit(page, `${await demoJob(page, 'BP-3')}/protection`);
+  const circuit = page.getByRole('region', { name: 'The circuit by both schools' });
+  const row = (name: string) => circuit.locator(`[data-question="${name}"]`);
+  await expect(row('conductorSize')).toContainText('6 mm² copper');
+  await expect(row('conduit')).toHaveCount(0);
+  await expect(circuit.getByRole('button', { name: 'Show the NEC beside it' })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
+  await circuit.getByRole('button', { name: 'Show the NEC beside it' }).click();
+  await expect(row('conductorSize')).toContainText('8 AWG copper');
+  await expect(row('conduit')).toContainText('in EMT');
+  await expect(row('wireCurrent')).toContainText('no current for 400 V');
+  await accessible(page);
+  await circuit.getByRole('button', { name: 'Hide the NEC beside it' }).click();
+  await expect(row('conduit')).toHaveCount(0);
+});
+
+test('more circuits side by side want a larger cable, a better way of laying it a smaller one', async ({ page }) => {
+  await visit(page, `${await copyOfDemo(page, 'BP-3', 'CAB-1')}/protection`);
+  const size = page.locator('[data-question="conductorSize"]');
+  await expect(size).toContainText('6 mm²');
+  await fill(page, { 'protection.circuits': '3' });
+  // 46 A · 0.7 · 0.87 at 38 °C are 28.0 for 27.8; 6 mm² would carry 20.7.
+  await expect(size).toContainText('10 mm²');
+  // 43 A · 0.82 · 0.87 on a tray.
+  await field(page, 'protection.laying').selectOption('tray');
+  await expect(size).toContainText('6 mm²');
+  await field(page, 'protection.earthSystem').selectOption('TT');
+  await expect(finding(page, 'protection.earth-system')).toContainText('residual-current');
+});
+
+test('the picture shows what the device carries and opens, and the first half-wave', async ({ page }) => {
+  await visit(page, `${await demoJob(page, 'BP-3')}/protection`);
+  const picture = page.getByRole('region', { name: 'Time against current' });
+  await picture.locator('svg').first().hover();
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+  await picture.getByRole('button', { name: 'Copy the figures as CSV' }).click();
+  await expect(picture.getByRole('status')).toHaveText('Copied');
+  const csv = await page.evaluate(() => navigator.clipboard.readText());
+  // A motor breaker of 32 A opens at 13 times its top within a fifth; 198 A standing peak at 1.401 times.
+  expect(csv).toMatch(/Device carries,332\.8,0\.01/);
+  expect(csv).toMatch(/Device opens,499\.2,0\.01/);
+  expect(csv).toMatch(/First half-wave,27\d(\.\d+)?,0\.01/);
+});
