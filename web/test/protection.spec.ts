@@ -46,7 +46,7 @@ test('the picture shows what the device carries and opens, and the first half-wa
   await expect(picture.getByRole('status')).toHaveText('Copied');
   const csv = await page.evaluate(() => navigator.clipboard.readText());
   // A motor breaker of 32 A opens at 13 times its top within a fifth; 198 A standing peak at 1.401 times.
-  expect(csv).toMatch(/Device carries,332\.8,0\.01/);
-  expect(csv).toMatch(/Device opens,499\.2,0\.01/);
-  expect(csv).toMatch(/First half-wave,27\d(\.\d+)?,0\.01/);
+  expect(csv).toMatch(/"Device carries",332\.8,0\.01/);
+  expect(csv).toMatch(/"Device opens",499\.2,0\.01/);
+  expect(csv).toMatch(/"First half-wave",27\d(\.\d+)?,0\.01/);
 });
