@@ -228,6 +228,12 @@ describe('in a job of 41 A over 60 m', () => {
   it('gives drop, isolator, earth and loop with what they are held against', () => {
     expect(found(aM, 'runningDrop')?.value).toBeCloseTo(0.0208, 4);
     expect(found(aM, 'disconnectCurrent')?.value).toBe(41);
+    const started = run(aM).details.starting.find(({ method }) => method === 'direct')?.current ?? 0;
+    expect(started).toBeGreaterThan(200);
+    expect(found(aM, 'startingDrop')?.value).toBeCloseTo(
+      dropOf({ length: 60, size: 10, metal: 'cu' }, started, 0.3, 400 / Math.sqrt(3)),
+      9,
+    );
     expect(found(aM, 'groundingConductor')?.value).toBe('10 mm² copper');
     expect(found(aM, 'wireCurrent')?.value).toBe(41);
     // 630 kVA of 4 % at 400 V behind no network: 22.7 kA.
@@ -263,6 +269,9 @@ describe('in a job of 41 A over 60 m', () => {
     ] as const) {
       expect(found({ protection: { earthSystem } }, 'loopImpedance')).toBeUndefined();
       expect(code({ protection: { earthSystem } }, 'earth-system')?.message).toContain(words);
+      expect(code({ protection: { earthSystem } }, 'earth-system')?.message).toContain(
+        earthSystem === 'IT' ? 'In an IT system' : 'In a TT system',
+      );
     }
     expect(code({}, 'earth-system')).toBeUndefined();
   });
@@ -286,6 +295,9 @@ describe('in a job of 41 A over 60 m', () => {
     };
     expect(code(hard, 'inrush')?.message).toContain('three devices');
     expect(found({ ...hard, protection: {} }, 'branchDevice')?.value).toMatch(/^Fuses gG/);
+    // Told only where a breaker was asked for and does not hold.
+    expect(code({ ...hard, protection: {} }, 'inrush')).toBeUndefined();
+    expect(code({ ...small, protection: { shortCircuit: 'motor breaker' } }, 'inrush')).toBeUndefined();
     expect(found({ ...small, protection: { shortCircuit: 'aM' } }, 'branchDevice')?.value).toMatch(/^Fuses aM/);
   });
   it('on a drive: its input by the catalogue, at least 10 mm² to earth, the lead by the motor', () => {
@@ -299,6 +311,36 @@ describe('in a job of 41 A over 60 m', () => {
     );
     expect(solution.values['protection.startingDrop']).toBeUndefined();
     expect(solution.values['protection.branchDevice']?.working.note).toContain('maker of the drive');
+  });
+});
+
+describe('the device over time and current', () => {
+  const small = { nameplate: { power: '11 kW', currents: '21' }, load: { torque: '60 N·m' } };
+  const drawn = (more: More) => run(more).details.shortCircuitDevice;
+  it('a motor breaker opens between 0.8 and 1.2 times 13 times its top, and carries the first half-wave before', () => {
+    const picture = drawn(small);
+    expect(picture?.name).toBe('motor breaker 20–25 A');
+    expect(picture?.carries).toEqual([
+      [260, 0.2],
+      [260, 0.01],
+    ]);
+    expect(picture?.opens.map(([amperes]) => amperes)).toEqual([expect.closeTo(390, 9), expect.closeTo(390, 9)]);
+    expect(picture?.firstWave).toBeLessThan(260);
+  });
+  it('fuses by their gates, a drive’s without a wave', () => {
+    expect(drawn({})?.carries).toEqual([
+      [355, 10],
+      [1100, 0.1],
+    ]);
+    expect(drawn({})?.opens).toEqual([
+      [715, 5],
+      [1910, 0.1],
+    ]);
+    const aM = drawn({ protection: { shortCircuit: 'aM' } });
+    const rating = Number(/(\d+) A/.exec(aM?.name ?? '')?.[1]);
+    expect(aM?.carries[0]).toEqual([4 * rating, 60]);
+    expect(aM?.opens[0]).toEqual([6.3 * rating, 60]);
+    expect(drawn({ starting: { method: 'drive', speedControl: 'yes' } })?.firstWave).toBeUndefined();
   });
 });
 

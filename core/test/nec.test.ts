@@ -248,6 +248,18 @@ describe('the run to the motor', () => {
     expect(conduit?.working.note).not.toContain('wedge');
     expect(conduitFor('1', '6')?.working.note).toContain('wedge');
     expect(conduitFor('14', '14')?.value).toBe('1/2 in EMT');
+    // Three 500 kcmil in 3 in: 3.356/0.945 = 3.6 does not, nor does what lies below 2.8.
+    for (const [phase, ground] of [
+      ['500', '2'],
+      ['4/0', '4'],
+      ['2', '8'],
+    ] as const) {
+      const made = conduitFor(phase, ground);
+      const ratio = Number(/is ([\d.]+):/.exec(made?.working.note ?? '')?.[1] ?? Number.NaN);
+      if (!Number.isNaN(ratio)) expect(ratio).toBeGreaterThanOrEqual(2.8);
+    }
+    expect(conduitFor('3000', '10')).toBeUndefined();
+    expect(conduitFor('10', '3000')).toBeUndefined();
   });
   it('a grounding wire is raised by the areas of the phase wires (250.122(B))', () => {
     // 8 AWG of 16 510 cmil to 6 AWG of 26 240: 10 AWG of 10 380 becomes 16 500, which 8 AWG has.
@@ -264,6 +276,7 @@ describe('the run to the motor', () => {
     expect(of('400 ft', 'conductorSize')?.value).toBe('6 AWG copper');
     expect(of('400 ft', 'conductorLimit')?.value).toBe('the drop while it runs');
     expect(of('400 ft', 'groundingConductor')?.working.note).toContain('Raised');
+    expect(of('200 ft', 'groundingConductor')?.working.note).toBe('Never larger than the circuit conductors.');
     expect(of('400 ft', 'startingDrop')?.value).toBeGreaterThan(of('400 ft', 'runningDrop')?.value as number);
     expect(of('200 ft', 'disconnectCurrent')?.value).toBeCloseTo(1.15 * 34, 9);
     expect(of('200 ft', 'conduit')?.value).toMatch(/in EMT$/);
@@ -298,11 +311,71 @@ describe('the other school beside it', () => {
     expect(nec['other.loopImpedance']?.value).toBeGreaterThan(0);
     expect(solve(job, catalogue).values['other.wireCurrent']).toBeUndefined();
   });
+  it('where the table has no current for the voltage the nameplate’s stands in, said so', () => {
+    const iec = solveByBoth(
+      emptyJob({
+        school: 'IEC',
+        situation: { kind: 'starter' },
+        nameplate: { power: '15 kW', speed: '1470', voltages: '400', currents: '28', frequency: '50' },
+        load: { way: 'torque', torque: '80 N·m', speed: '1470' },
+        starting: { method: 'direct', speedControl: 'no' },
+        supply: { voltage: '400 V' },
+        place: { hazardous: 'no' },
+      }),
+      catalogue,
+    );
+    expect(iec.values['other.wireCurrent']?.value).toBe(28);
+    expect(iec.values['other.wireCurrent']?.working.note).toContain('no current for 400 V');
+    expect(iec.values['other.conductorMinAmpacity']?.value).toBeCloseTo(35, 9);
+    expect(iec.details.bothSchools.find(({ name }) => name === 'wireCurrent')?.why).toContain('no current for 400 V');
+    expect(iec.findings.map(({ code }) => code)).not.toContain('protection.no-table-current');
+  });
+  it('a breaker is drawn where it opens at once, eight to twelve times its rating; a fuse is not', () => {
+    const drawn = (device: 'inverse time breaker' | 'dual element fuse') =>
+      run({ protection: { device } }, catalogue).details.shortCircuitDevice;
+    expect(drawn('inverse time breaker')?.name).toBe('breaker 90 A');
+    expect(drawn('inverse time breaker')?.carries[0]).toEqual([720, 0.2]);
+    expect(drawn('inverse time breaker')?.opens[1]).toEqual([1080, 0.01]);
+    expect(drawn('inverse time breaker')?.firstWave).toBeGreaterThan(200);
+    expect(drawn('dual element fuse')).toBeUndefined();
+  });
+  it('says for which terminals, air and poles a wire holds', () => {
+    const note = (protection: JobInput['protection']) =>
+      value(run({ protection }, catalogue), 'conductorSize')?.working.note ?? '';
+    expect(note({ terminals: '60' })).toContain('60 °C terminals as chosen');
+    expect(note({})).not.toContain('as chosen');
+    const basis = run({ protection: { ambient: '50 °C' } }, catalogue).findings.find(
+      ({ code }) => code === 'protection.conductor-basis',
+    );
+    expect(basis?.message.replaceAll('\u00a0', ' ')).toContain('50 °C');
+    // Six poles take the larger of both: 34 A by the table, 30 on the plate.
+    expect(value(run({ nameplate: { speed: '1175' } }, catalogue), 'wireCurrent')?.value).toBe(34);
+    expect(value(run({ nameplate: { speed: '1175', currents: '36' } }, catalogue), 'wireCurrent')?.value).toBe(36);
+  });
   it('row by row with why', () => {
     const rows = solve(job, catalogue).details.bothSchools;
     const row = (name: string) => rows.find((each) => each.name === name);
     expect([row('wireCurrent')?.own, row('wireCurrent')?.other]).toEqual(['34.0\u00a0A', '30.0\u00a0A']);
     expect(row('conduit')?.other).toBeUndefined();
+    expect(row('conductorSize')?.question).toBe('Wire');
+    expect(rows.map(({ name }) => name)).toEqual([
+      'wireCurrent',
+      'overloadDial',
+      'overloadCeiling',
+      'conductorMinAmpacity',
+      'conductorSize',
+      'conductorAmpacity',
+      'conductorLimit',
+      'runningDrop',
+      'startingDrop',
+      'branchDeviceMax',
+      'branchDevice',
+      'disconnectCurrent',
+      'groundingConductor',
+      'conduit',
+      'loopImpedance',
+      'loopImpedanceMax',
+    ]);
     expect(row('loopImpedance')?.own).toBeUndefined();
     for (const { why } of rows) expect(why).not.toBe('');
   });
