@@ -16,6 +16,7 @@ import {
 import { aMFuse, gGFuse, holdsInrush, motorBreaker, type Asked } from '../src/stages/protection/iec/device.ts';
 import { dropOf } from '../src/stages/protection/iec/drop.ts';
 import { disconnectionTime, heatFactor, heatSize, loopOf, protectiveSize } from '../src/stages/protection/iec/earth.ts';
+import { softStarterRating } from '../src/stages/protection/starter.ts';
 import { INRUSH } from '../src/stages/protection/breaker.ts';
 import { demo } from './demo.ts';
 
@@ -341,6 +342,58 @@ describe('the device over time and current', () => {
     expect(aM?.carries[0]).toEqual([4 * rating, 60]);
     expect(aM?.opens[0]).toEqual([6.3 * rating, 60]);
     expect(drawn({ starting: { method: 'drive', speedControl: 'yes' } })?.firstWave).toBeUndefined();
+  });
+});
+
+describe('the starter', () => {
+  const said = (more: More, name: string) => run(more).values[`starter.${name}`];
+  it('a soft starter for 3.5 times 100 A over 20 s, by 3.5-15: 115.5 A; never below the motor’s', () => {
+    expect(softStarterRating(100, 3.5, 20)).toBeCloseTo(115.5, 1);
+    expect(softStarterRating(100, 3, 10)).toBe(100);
+    const soft = { starting: { method: 'soft starter' } };
+    expect(said(soft, 'softStarterCurrent')?.value).toBeGreaterThanOrEqual(41);
+    expect(said(soft, 'architecture')?.value).toMatch(/soft starter with bypass, overload relay$/);
+    expect(said({}, 'softStarterCurrent')).toBeUndefined();
+  });
+  it('star-delta of 41 A: 23.7 A for main and delta, 13.7 for star, and the dial 23.7', () => {
+    const star = { starting: { method: 'star-delta', leads: '6' } };
+    expect(said(star, 'contactorCurrent')?.value).toBeCloseTo(23.7, 1);
+    expect(said(star, 'contactorCurrent')?.working.note?.replaceAll('\u00a0', ' ')).toContain('13.7 A');
+    expect(said(star, 'relayDial')?.value).toBeCloseTo(23.7, 1);
+    expect(said(star, 'architecture')?.value).toContain('main, delta and star contactors interlocked');
+  });
+  it('two devices where a motor breaker holds it, three else; two contactors to reverse', () => {
+    const small = { nameplate: { power: '11 kW', currents: '21' }, load: { torque: '60 N·m' } };
+    expect(said(small, 'architecture')?.value).toBe('two devices: motor-protective breaker, contactor');
+    expect(said({}, 'architecture')?.value).toBe('three devices: short-circuit device, contactor, overload relay');
+    expect(said({ starting: { reversing: 'yes' } }, 'architecture')?.value).toContain('two contactors interlocked');
+    expect(said({}, 'tripClass')?.value).toBe(run().values['starting.tripClass']?.value);
+  });
+  it('coordination by its consequence, proposed only', () => {
+    const by = (consequence: string) => said({ protection: { consequence } }, 'coordination');
+    expect([by('parts')?.value, by('process')?.value, by('safety')?.value]).toEqual([
+      'type 1',
+      'type 2',
+      'continuity of service',
+    ]);
+    expect(by('safety')?.working.note).toContain('defer');
+    expect(by('parts')?.working.note).toContain('Proposed');
+  });
+  it('jogging doubles the contactor, a hard motor is told, a drive has none', () => {
+    expect(said({}, 'contactorCurrent')?.value).toBe(41);
+    expect(said({ starting: { inching: 'yes' } }, 'contactorCurrent')?.value).toBe(82);
+    expect(said({ nameplate: { startingCurrentRatio: '8.5' } }, 'contactorCurrent')?.working.note).toContain('AC-3e');
+    expect(said({ starting: { method: 'drive', speedControl: 'yes' } }, 'architecture')).toBeUndefined();
+  });
+  it('a start of class 20 and above takes no motor breaker by itself', () => {
+    const heavy = {
+      nameplate: { power: '11 kW', currents: '21' },
+      load: { torque: '60 N·m', inertia: '4 kg·m²' },
+    };
+    expect(run(heavy).values['starting.tripClass']?.value).toMatch(/class [234]0/);
+    expect(found(heavy, 'branchDevice')?.value).toMatch(/^Fuses gG/);
+    expect(code({ ...heavy, protection: { shortCircuit: 'motor breaker' } }, 'slow-start')).toBeDefined();
+    expect(code(heavy, 'slow-start')).toBeUndefined();
   });
 });
 

@@ -22,7 +22,11 @@ it.each(stageNames)('the page of %s brings the whole but workings and other stag
     const { details: all, values: figures, ...others } = solution;
     expect(kept(rest)).toEqual(kept(others));
     const own = Object.entries(figures).filter(
-      ([id]) => id.startsWith(`${stage}.`) || id === 'situation.kind' || (stage === 'starting' && id === 'load.ratio'),
+      ([id]) =>
+        id.startsWith(`${stage}.`) ||
+        id === 'situation.kind' ||
+        (stage === 'starting' && id === 'load.ratio') ||
+        (stage === 'protection' && id.startsWith('starter.')),
     );
     expect(Object.keys(values)).toEqual(own.map(([id]) => id));
     for (const [id, { working, ...value }] of own) {

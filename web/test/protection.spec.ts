@@ -23,6 +23,17 @@ test('the circuit by its own school, and the other’s answers beside it at a cl
   await expect(row('conduit')).toHaveCount(0);
 });
 
+test('the starter: what it is built of, and the coordination its consequence asks for', async ({ page }) => {
+  await visit(page, `${await copyOfDemo(page, 'BP-3', 'CAB-2')}/protection`);
+  const starter = page.getByRole('region', { name: 'Starter' });
+  await expect(starter).toContainText('two devices: motor-protective breaker, contactor');
+  await expect(starter.locator('[data-value="starter.coordination"]')).toContainText('type 1');
+  await field(page, 'protection.consequence').selectOption('process');
+  await expect(starter.locator('[data-value="starter.coordination"]')).toContainText('type 2');
+  await field(page, 'protection.shortCircuit').selectOption('gG');
+  await expect(starter).toContainText('three devices');
+});
+
 test('more circuits side by side want a larger cable, a better way of laying it a smaller one', async ({ page }) => {
   await visit(page, `${await copyOfDemo(page, 'BP-3', 'CAB-1')}/protection`);
   const size = page.locator('[data-question="conductorSize"]');

@@ -22,7 +22,10 @@ const EVERYWHERE = 'situation.kind';
 const beside: Partial<Record<StageName, string>> = { starting: 'load.ratio' };
 
 const shown = (stage: StageName, id: string): boolean =>
-  id.startsWith(`${stage}.`) || id === EVERYWHERE || id === beside[stage];
+  id.startsWith(`${stage}.`) ||
+  id === EVERYWHERE ||
+  id === beside[stage] ||
+  (stage === 'protection' && id.startsWith('starter.'));
 
 /** Leaves out what the page’s own solve brings: workings, and figures and details of other stages. */
 export function pageOf({ details, values, ...head }: Solution): Page {

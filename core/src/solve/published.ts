@@ -21,6 +21,7 @@ import { values as pick } from '../stages/pick/values.ts';
 import { values as place } from '../stages/place/values.ts';
 import { values as profile } from '../stages/profile/values.ts';
 import { values as protection } from '../stages/protection/values.ts';
+import { starterValues } from '../stages/protection/starter-values.ts';
 import { values as situation } from '../stages/situation/values.ts';
 import { values as starting } from '../stages/starting/values.ts';
 import { values as supply } from '../stages/supply/values.ts';
@@ -48,6 +49,11 @@ export const idsOf = Object.fromEntries(
   ]),
 ) as Readonly<Record<StageName, Readonly<Record<string, string | undefined>>>>;
 
+/** What is said of the starter, under `starter.`. */
+export const starterIds: Readonly<Record<string, string | undefined>> = Object.fromEntries(
+  Object.keys(starterValues).map((name) => [name, `starter.${name}`]),
+);
+
 /** What the other school says of the circuit: the same names under `other.`. */
 export const otherIds: Readonly<Record<string, string | undefined>> = Object.fromEntries(
   Object.keys(protection).map((name) => [name, `other.${name}`]),
@@ -58,6 +64,7 @@ export const publishedValues: ReadonlyMap<string, DeclaredValue> = new Map([
   ...stageNames.flatMap((stage) =>
     Object.entries(declared[stage]).map(([name, value]) => [idsOf[stage][name] ?? '', value] as const),
   ),
+  ...Object.entries<DeclaredValue>(starterValues).map(([name, value]) => [starterIds[name] ?? '', value] as const),
   ...Object.entries<DeclaredValue>(protection).map(
     ([name, { sheet: _sheet, heading: _heading, ...value }]) =>
       [otherIds[name] ?? '', { ...value, label: `${value.label}, by the other school` }] as const,

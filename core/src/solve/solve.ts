@@ -23,7 +23,7 @@ import { solveShared, type Shared } from './shared.ts';
 import type { Details } from './details.ts';
 import { readoutsOf } from './readouts.ts';
 import { ENGINE, type OptionSolution, type Solution, type StageState, type Stages } from './solution.ts';
-import { idsOf, otherIds } from './published.ts';
+import { idsOf, otherIds, starterIds } from './published.ts';
 import { powerTrain } from './train.ts';
 
 /**
@@ -106,10 +106,7 @@ const findingsOf = (option: SolvedOption, { job, findings }: Shared): Finding[] 
 /** The circuit of the chosen option by the rules of the other school, under `other.`. */
 function otherSchoolOf({ results: { protection } }: SolvedOption): Record<string, AnyValue> {
   const other: Record<string, AnyValue> = {};
-  for (const [name, value] of Object.entries<AnyValue>(protection.other())) {
-    const id = otherIds[name];
-    if (id !== undefined) other[id] = value;
-  }
+  put(other, protection.other(), otherIds);
   return other;
 }
 
@@ -250,11 +247,20 @@ function flatten(results: Shared['results'] | OptionResults): Record<string, Any
   for (const [stage, { values }] of Object.entries<{ readonly values: Readonly<Record<string, AnyValue>> }>({
     ...results,
   })) {
-    const ids = idsOf[stage as StageName];
-    for (const name in values) {
-      const id = ids[name];
-      if (id !== undefined) flat[id] = values[name] as AnyValue;
-    }
+    put(flat, values, idsOf[stage as StageName]);
   }
+  if ('protection' in results) put(flat, results.protection.starter, starterIds);
   return flat;
+}
+
+function put(
+  flat: Record<string, AnyValue>,
+  values: Readonly<Record<string, AnyValue | undefined>>,
+  ids: Readonly<Record<string, string | undefined>>,
+): void {
+  for (const name in values) {
+    const id = ids[name];
+    const value = values[name];
+    if (id !== undefined && value) flat[id] = value;
+  }
 }

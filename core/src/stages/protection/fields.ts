@@ -47,6 +47,18 @@ export const fields = perOption({
     ['0.5', '0.7', '1', '1.5', '2', '2.5', '3'].map((each) => [each, `${each} K·m/W`] as const),
     { label: 'Soil', usual: '2.5', asked: duct, note: 'Thermal resistivity of the ground around the duct' },
   ),
+  consequence: choice(
+    [
+      ['parts', 'Parts and an hour'],
+      ['process', 'The process stands'],
+      ['safety', 'Fire or safety depends on it'],
+    ],
+    {
+      label: 'If its contactor welds',
+      usual: 'parts',
+      note: 'What a short circuit that spoils the starter would cost',
+    },
+  ),
   device: choice(named('inverse time breaker', 'dual element fuse', 'nontime delay fuse'), {
     label: 'Short-circuit device',
     usual: 'inverse time breaker',

@@ -28,6 +28,12 @@ export const findings = declared({
     clear: 'Take fuses, or a breaker with contactor and relay.',
     field: 'protection.shortCircuit',
   },
+  'protection.slow-start': {
+    severity: 'caution',
+    basis: PRACTICE,
+    clear: 'Take fuses with contactor and a relay of that class, or a start that is through sooner.',
+    field: 'protection.shortCircuit',
+  },
   'protection.earth-system': {
     severity: 'caution',
     basis: 'IEC 60364-4-41 (from memory)',

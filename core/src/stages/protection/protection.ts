@@ -8,9 +8,13 @@ import { atOnce, type Device } from './iec/device.ts';
 import { deviceOf, firstWave, iecCircuit } from './iec/iec-circuit.ts';
 import { necCircuit } from './nec/nec-circuit.ts';
 import { checkRelay, dialOf, driveOverload, overloadByIec, overloadByNec } from './overload.ts';
+import { starterOf } from './starter.ts';
+import type { StarterValues } from './starter-values.ts';
 import type { ProtectionValues } from './values.ts';
 
 export interface ProtectionResult extends StageResult<ProtectionValues> {
+  /** What the starter is built of and must carry; empty on a drive. */
+  readonly starter: StarterValues;
   /** The same circuit by the other school’s rules; worked out when it is asked for. */
   readonly other: () => ProtectionValues;
   /** The short-circuit device over time and current; undefined where there is none to draw. */
@@ -34,7 +38,15 @@ export function protection(on: ProtectionOn): ProtectionResult {
   if (!motor || !nameplateCurrent) {
     // A new machine has no plate yet: what the pick lacks is asked for where it is lacking.
     if (situation.kind !== 'new') need('nameplate.currents', 'Nameplate current, for the overload setting');
-    return { values: NOTHING, findings, missing, summary: '', other: () => NOTHING, drawn: () => undefined };
+    return {
+      values: NOTHING,
+      findings,
+      missing,
+      summary: '',
+      starter: {},
+      other: () => NOTHING,
+      drawn: () => undefined,
+    };
   }
   // Until a drive is there the motor is protected as on the line.
   const onDrive = starting.method === 'drive' && (pick.chosenDrive !== undefined || pick.keepsFeed);
@@ -58,7 +70,8 @@ export function protection(on: ProtectionOn): ProtectionResult {
     // What would be found is told once the job is of that school.
     return valuesBy(swapped, () => undefined);
   });
-  return { values, findings, missing, summary, other, drawn: () => drawnOf(circuit, values) };
+  const starter = starterOf(circuit, values);
+  return { values, findings, missing, summary, starter, other, drawn: () => drawnOf(circuit, values) };
 }
 
 /** Of a breaker under the NEC its magnetic trip, ten times its rating within a fifth. Common practice, no published source. */

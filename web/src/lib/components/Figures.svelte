@@ -11,10 +11,12 @@
     currency: string;
     /** A page brings figures without their workings; this fetches one whole. */
     whole?: (id: string) => Promise<AnyValue | undefined>;
+    /** What stands over them. */
+    title?: string;
     /** Which are left to be shown here; all where it says nothing. */
     left?: (id: string) => boolean;
   }
-  let { values, stage, declared, currency, whole, left = () => true }: Props = $props();
+  let { values, stage, declared, currency, whole, left = () => true, title = 'Worked out' }: Props = $props();
 
   const LONG = 28;
   interface Row {
@@ -23,7 +25,7 @@
     readonly value: AnyValue;
   }
   const groups = $derived.by(() => {
-    const out: { title: string; rows: Row[] }[] = [{ title: 'Worked out', rows: [] }];
+    const out: { title: string; rows: Row[] }[] = [{ title, rows: [] }];
     for (const [name, { label, heading, unseen }] of Object.entries(declared)) {
       const id = `${stage}.${name}`;
       if (heading !== undefined) out.push({ title: heading, rows: [] });
@@ -35,10 +37,10 @@
 </script>
 
 {#if groups.length > 0}
-  <section aria-label="Worked out" class="@container rounded-lg border bg-card">
-    {#each groups as { title, rows } (title)}
+  <section aria-label={title} class="@container rounded-lg border bg-card">
+    {#each groups as { title: over, rows } (over)}
       <h2 class="border-b px-3 py-1.5 text-sm font-semibold text-quiet not-first:border-t not-first:bg-paper">
-        {title}
+        {over}
       </h2>
       <dl class="@min-[42rem]:columns-2 @min-[42rem]:gap-0">
         {#each rows as { id, label, value } (id)}

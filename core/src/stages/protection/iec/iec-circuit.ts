@@ -51,7 +51,10 @@ function startOf({ starting, motor }: Circuit): Pick<Asked, 'starting' | 'time' 
   return { starting: standing, time: own?.time ?? 0, standing, inrush: gentle ? 1 : INRUSH };
 }
 
-/** As chosen; else a motor breaker while its ladder and magnetic trip hold the motor, and fuses beyond. */
+/** Classes of overload that motor breakers have not: they trip by class 10. Common practice, no published source. */
+const SLOW: readonly string[] = ['20', '30', '40'];
+
+/** As chosen; else a motor breaker while its ladder, magnetic trip and class hold the motor and its start, and fuses beyond. */
 function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
   const { shortCircuit } = circuit.brief.job.protection;
   const { school } = circuit.brief.job;
@@ -59,13 +62,21 @@ function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
   if (shortCircuit === 'gG') return gGFuse(asked);
   if (shortCircuit === 'aM') return aMFuse(asked);
   const breaker = motorBreaker(asked);
+  const relay = circuit.starting.method && circuit.starting.bench?.comparison(circuit.starting.method).relayClass;
+  const slow = relay !== undefined && SLOW.includes(relay);
+  if (breaker && slow && shortCircuit === 'motor breaker')
+    flag(
+      'protection.slow-start',
+      `The start needs a class ${relay} overload; a motor breaker trips by class 10 before it is through.`,
+    );
   const peak = formatNumber((Math.SQRT2 * asked.inrush * asked.standing) / asked.running, 3);
   if (!breaker && shortCircuit === 'motor breaker')
     flag(
       'protection.inrush',
       `No motor breaker of the usual ladder holds ${formatQuantity(asked.running, 'current', school)} whose first half-wave reaches ${peak} times it: three devices do.`,
     );
-  return breaker ?? (shortCircuit === 'motor breaker' ? undefined : gGFuse(asked));
+  if (shortCircuit === 'motor breaker') return breaker;
+  return breaker && !slow ? breaker : gGFuse(asked);
 }
 
 /** What a drive takes surges nowhere; which fuse its maker lists comes first. */
@@ -229,7 +240,7 @@ const deviceValue = ({ name, kind }: Device, { onDrive, brief }: Circuit): Value
     source: kind === 'motor breaker' ? `IEC 60947-4-1; its ladder: ${PRACTICE}` : gGGates.source,
     note: onDrive
       ? 'What the maker of the drive lists comes first.'
-      : `${brief.job.protection.shortCircuit === 'auto' ? 'The first that carries motor and start' : 'As chosen'}; with contactor and relay only as their maker tested them together.`,
+      : `${brief.job.protection.shortCircuit === 'auto' ? 'The first that carries motor and start' : 'As chosen'}; ${kind === 'motor breaker' ? 'its dial is the overload, a relay beside it is not needed' : 'with contactor and relay'}, only as their maker tested them together.`,
   });
 
 /** What no cable does, and the one that lies there. */

@@ -1,0 +1,15 @@
+import { figure, phrase, type ValuesOf } from '../declared-value.ts';
+
+/** What is said of the starter; published under `starter.`. */
+export const starterValues = {
+  architecture: phrase('Built of', { sheet: 'Settings and wiring' }),
+  coordination: phrase('Coordination wanted', { sheet: 'Settings and wiring' }),
+  /** Of the contactor that carries the most. */
+  contactorCurrent: figure('current', 'Contactor, at least', { sheet: 'Settings and wiring' }),
+  relayDial: figure('current', 'Its relay set to', { unseen: true }),
+  tripClass: phrase('Its relay', { unseen: true }),
+  /** Rated current of the soft starter for its limit and time. */
+  softStarterCurrent: figure('current', 'Soft starter, at least', { sheet: 'Settings and wiring' }),
+};
+
+export type StarterValues = ValuesOf<typeof starterValues>;

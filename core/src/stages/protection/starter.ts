@@ -1,0 +1,109 @@
+import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import type { Circuit } from './asked-of-protection.ts';
+import type { StarterValues } from './starter-values.ts';
+import type { ProtectionValues } from './values.ts';
+
+/** Star-delta: main and delta contactors stand in the winding, the star contactor carries a third of the line. */
+const IN_WINDING = 1 / Math.sqrt(3);
+const IN_STAR = 1 / 3;
+/** AC-4 asks for about twice the AC-3 size where the maker says no life. Common practice, no published source. */
+const AC_4 = 2;
+/** Locked-rotor current over rated from which a contactor should make twelve times its rating (AC-3e). Common practice. */
+const HARD = 8;
+/** A usual soft starter bears so many times its rating for so many s (AC-53a 3.5-15). Common practice; the item’s own code decides. */
+const SOFT = { multiple: 3.5, seconds: 15 } as const;
+
+/** Rated current of a soft starter, A: I²t of the start against what it bears, and at least the motor’s (IEC 60947-4-2 codes). */
+export const softStarterRating = (running: number, limit: number, seconds: number): number =>
+  running * Math.max(1, Math.sqrt((limit ** 2 * seconds) / (SOFT.multiple ** 2 * SOFT.seconds)));
+
+/** What the starter is built of and must carry; nothing for a drive. */
+export function starterOf(circuit: Circuit, { overloadDial, branchDevice }: ProtectionValues): StarterValues {
+  const { starting, onDrive, brief, nameplateCurrent, motor } = circuit;
+  const { method } = starting;
+  if (onDrive || method === undefined || method === 'drive') return {};
+  const { school } = brief.job;
+  const { tripClass } = starting.values;
+  const own = starting.bench?.comparison(method);
+  return {
+    architecture: wording(builtOf(circuit, branchDevice), { origin: 'chosen', source: PRACTICE }),
+    coordination: coordinationOf(circuit),
+    contactorCurrent: contactorOf(circuit),
+    ...(overloadDial ? { relayDial: overloadDial } : {}),
+    ...(tripClass
+      ? { tripClass: wording(tripClass.value, { source: tripClass.working.source, note: 'As the start needs it.' }) }
+      : {}),
+    ...(method === 'soft starter' && own?.time !== undefined
+      ? {
+          softStarterCurrent: quantity(
+            softStarterRating(nameplateCurrent.value, own.current / motor.current, own.time),
+            'current',
+            school,
+            {
+              origin: 'estimated',
+              formula: 'I_e \\ge I_n\\,\\max(1, \\sqrt{x^2 t/(X^2 T_x)})',
+              from: { I_n: nameplateCurrent, t: starting.values.accelerationTime },
+              source: `IEC 60947-4-2, AC-53a ${SOFT.multiple}-${SOFT.seconds}: ${PRACTICE}`,
+              note: 'The code on the item and its starts an hour decide.',
+            },
+          ),
+        }
+      : {}),
+  };
+}
+
+function builtOf({ starting: { method }, brief }: Circuit, device: Value<string> | undefined): string {
+  const breaker = device?.value.startsWith('Motor breaker') === true;
+  const first = breaker ? 'motor-protective breaker' : 'short-circuit device';
+  const relay = breaker ? '' : ', overload relay';
+  switch (method) {
+    case 'soft starter':
+      return `${first}, isolating contactor, soft starter with bypass${relay}`;
+    case 'star-delta':
+      return `${first}, main, delta and star contactors interlocked${relay}`;
+    case 'autotransformer':
+      return `${first}, three contactors, transformer with taps${relay}`;
+    default: {
+      const contactors = brief.job.starting.reversing === 'yes' ? 'two contactors interlocked' : 'contactor';
+      return breaker ? `two devices: ${first}, ${contactors}` : `three devices: ${first}, ${contactors}${relay}`;
+    }
+  }
+}
+
+/** By what a welded contactor would cost: common practice, the words of IEC 60947-4-1. */
+function coordinationOf({ brief, supply }: Circuit): Value<string> {
+  const { consequence } = brief.job.protection;
+  const fault = supply.source ? ' at the short-circuit current of its place' : '';
+  const words = {
+    parts: ['type 1', 'After a short circuit parts are changed before it runs again.'],
+    process: ['type 2', 'After a short circuit it runs on; contacts may be parted by hand.'],
+    safety: ['continuity of service', 'Only a short circuit may trip it. Fire and safety codes decide: defer to them.'],
+  } as const;
+  const [type, says] = words[consequence];
+  return wording(type, {
+    origin: 'chosen',
+    source: `IEC 60947-4-1; by its consequence: ${PRACTICE}`,
+    note: `${says} Proposed: it counts only as the maker tested device, contactor and relay together${fault}.`,
+  });
+}
+
+function contactorOf(circuit: Circuit): Value {
+  const { brief, nameplateCurrent, motor, starting } = circuit;
+  const { school, starting: asked } = brief.job;
+  const hard = asked.inching === 'yes' || asked.plugging === 'yes';
+  const share = (starting.method === 'star-delta' ? IN_WINDING : 1) * (hard ? AC_4 : 1);
+  const star = quantity(IN_STAR * nameplateCurrent.value, 'current', school, { source: 'definition' });
+  const notes = [
+    starting.method === 'star-delta' ? `Main and delta; the star contactor carries ${star.text}.` : '',
+    hard ? 'Inched or plugged: AC-4, about twice the AC-3 size; NEMA: the next size.' : '',
+    motor.lockedRotorCurrent > HARD * motor.current
+      ? 'It draws more than eight times its current at standstill: AC-3e, or the next size.'
+      : '',
+  ];
+  return quantity(share * nameplateCurrent.value, 'current', school, {
+    formula: share === 1 ? 'I_e \\ge I_n' : `I_e \\ge ${share.toFixed(3)}\\,I_n`,
+    from: { I_n: nameplateCurrent },
+    source: 'IEC 60947-4-1, AC-3 at the system voltage; NEMA: size and horsepower at the voltage (from memory)',
+    note: notes.filter(Boolean).join(' ') || undefined,
+  });
+}
