@@ -113,6 +113,15 @@ describe('the settings sheet', () => {
     ]);
   });
 
+  it('of a hoist braked by dc still says what comes back while it lowers', () => {
+    const lowered = solved({ ...hoist, drive: { dcBrake: true, stopTime: '1 s' } });
+    expect(figure(lowered, 'brakePeakPower')).toBeGreaterThan(5000);
+    expect(finding(lowered, 'stop-too-short')).toBeUndefined();
+    expect(
+      solved({ load: { inertia: '20 kg·m²' }, drive: { dcBrake: true, stopTime: '6 s' } }).values,
+    ).not.toHaveProperty(['drive.brakePeakPower']);
+  });
+
   it('of a hoist says what else it is asked', () => {
     const all = lines({
       ...hoist,

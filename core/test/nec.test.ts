@@ -325,9 +325,11 @@ describe('the other school beside it', () => {
       catalogue,
     );
     expect(iec.values['other.wireCurrent']?.value).toBe(28);
-    expect(iec.values['other.wireCurrent']?.working.note).toContain('no current for 400 V');
+    expect(iec.values['other.wireCurrent']?.working.note).toContain('no current for this voltage');
     expect(iec.values['other.conductorMinAmpacity']?.value).toBeCloseTo(35, 9);
-    expect(iec.details.bothSchools.find(({ name }) => name === 'wireCurrent')?.why).toContain('no current for 400 V');
+    expect(iec.details.bothSchools.find(({ name }) => name === 'wireCurrent')?.why).toContain(
+      'no current for this voltage',
+    );
     expect(iec.findings.map(({ code }) => code)).not.toContain('protection.no-table-current');
   });
   it('a breaker is drawn where it opens at once, eight to twelve times its rating; a fuse is not', () => {

@@ -153,16 +153,16 @@ const later = (stage: StageName): readonly (typeof late)[number][] =>
   late.filter((name) => !shownAt[name].includes(stage));
 
 /** Those that are wanted; the others are not even worked out. */
-export const detailsOf = (details: Details, wanted: (name: keyof Details) => boolean): Partial<Details> =>
+export const pickDetails = (details: Details, wanted: (name: keyof Details) => boolean): Partial<Details> =>
   Object.fromEntries((Object.keys(shownAt) as (keyof Details)[]).filter(wanted).map((name) => [name, details[name]]));
 
 /** All that somebody who looks at a stage sees at once; pictures of other stages are left to `detailsAfter`. */
 export function detailsAt(stage: StageName, details: Details): Details {
   const left: readonly (keyof Details)[] = later(stage);
-  return { ...noDetails, ...detailsOf(details, (name) => !left.includes(name)) } as Details;
+  return { ...noDetails, ...pickDetails(details, (name) => !left.includes(name)) } as Details;
 }
 
 export function detailsAfter(stage: StageName, details: Details): Partial<Details> {
   const left: readonly (keyof Details)[] = later(stage);
-  return detailsOf(details, (name) => left.includes(name));
+  return pickDetails(details, (name) => left.includes(name));
 }

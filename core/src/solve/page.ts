@@ -1,6 +1,6 @@
 import { stageNames, type StageName } from '../ground/stage-names.ts';
 import type { Working } from '../ground/value.ts';
-import { detailsOf, noDetails, shownAt, type Details } from './details.ts';
+import { pickDetails, noDetails, shownAt, type Details } from './details.ts';
 import type { Solution } from './solution.ts';
 
 /** What a page brings of a solution: its stage’s figures without their workings, and the details it shows. As JSON text. */
@@ -34,7 +34,7 @@ export function pageOf({ details, values, ...head }: Solution): Page {
   );
   const of = (stage: StageName): string =>
     JSON.stringify({
-      ...detailsOf(details, (name) => shownAt[name].includes(stage)),
+      ...pickDetails(details, (name) => shownAt[name].includes(stage)),
       readouts: details.readouts.filter(({ id }) => id.startsWith(`${stage}.`)),
       values: Object.fromEntries(bare.filter(([id]) => shown(stage, id))),
     });

@@ -89,8 +89,7 @@ export function brakingOf(driven: Driven, flag: Flag): Partial<DriveValues> {
       from,
       source: 'definition',
     }),
-    // What dc brakes stays in the rotor and comes back nowhere.
-    ...(brief.job.drive.dcBrake ? {} : stopping(driven, turning, lowering, flag)),
+    ...stopping(driven, turning, lowering, flag),
     ...pipe(driven, flag),
   };
 }
@@ -163,7 +162,8 @@ function stopping(driven: Driven, turning: Turning, lowering: number, flag: Flag
   const { brief, load } = driven;
   const { school } = brief.job;
   const { stopTime, stopEvery, stopRamp } = brief.given.drive;
-  const wanted = stopTime ?? stopRamp;
+  // What dc brakes stays in the rotor and comes back nowhere; what is lowered still does.
+  const wanted = brief.job.drive.dcBrake ? undefined : (stopTime ?? stopRamp);
   const torque = wanted ? brakeTorque(turning, wanted.value) : 0;
   const own = OWN_LOSS * ratedTorque(driven);
   const first = Math.max(0, torque) * turning.speed * load.values.transmissionEfficiency.value;

@@ -1,4 +1,5 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts';
+import type { Comparison } from '../starting/comparison.ts';
 import type { Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
@@ -28,3 +29,13 @@ export interface Circuit extends ProtectionOn {
   /** Which motor a figure holds for. */
   readonly holds: string;
 }
+
+/** In star-delta each winding, and each of its six leads, carries this share of the line. */
+export const IN_WINDING = 1 / Math.sqrt(3);
+
+/** Power factor of a standing motor. Common practice, no published source. */
+export const STANDING_POWER_FACTOR = 0.3;
+
+/** The start of the circuit by its own way; undefined while that is not known. */
+export const ownStart = ({ starting: { method, bench } }: Pick<Circuit, 'starting'>): Comparison | undefined =>
+  method && bench?.comparison(method);

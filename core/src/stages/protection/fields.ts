@@ -1,5 +1,5 @@
 import { KELVIN } from '../../ground/constants.ts';
-import { quantity, choice, is, named, perOption, type Asked } from '../../ground/field.ts';
+import { quantity, choice, is, named, not, perOption, type Asked } from '../../ground/field.ts';
 
 const iec: Asked = is('school', 'IEC');
 const nema: Asked = is('school', 'NEMA');
@@ -56,6 +56,7 @@ export const fields = perOption({
     {
       label: 'If its contactor welds',
       usual: 'parts',
+      asked: not(is('starting.method', 'drive')),
       note: 'What a short circuit that spoils the starter would cost',
     },
   ),

@@ -52,6 +52,12 @@ export const findings = declared({
     clear: 'Run conductors in parallel, sized by a licensed person, or bring the circuit into cooler air.',
     field: 'protection.conductor',
   },
+  'protection.drop': {
+    severity: 'caution',
+    basis: 'NEC 210.19, as a note; Chapter 9 Table 9',
+    clear: 'Run wires in parallel, sized by a licensed person, bring the source nearer, or take a higher voltage.',
+    field: 'supply.feederLength',
+  },
   'protection.conductor-basis': {
     severity: 'note',
     basis: 'NEC 310.15, 110.14(C) (recalled from memory)',

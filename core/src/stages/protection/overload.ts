@@ -3,11 +3,9 @@ import { overload } from '../../ground/tables/index.ts';
 import { cellValue } from '../../ground/tables/table.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import { dialShare, hasReserve } from '../starting/overload-dial.ts';
-import type { Circuit } from './asked-of-protection.ts';
+import { IN_WINDING, type Circuit } from './asked-of-protection.ts';
 import type { Flag } from './findings.ts';
 
-/** Star-delta: the relay sits in the winding, which carries 1/√3 of the line. */
-const IN_WINDING = 1 / Math.sqrt(3);
 const IEC_RELAY = 'IEC 60947-4-1 (recalled from memory)';
 
 function serviceFactorOf({ brief, motor, nameplate }: Circuit): Value {

@@ -4,13 +4,13 @@ import { findings as declared, type Flag } from './findings.ts';
 import { once } from '../../ground/remembered.ts';
 import { magnitude } from '../../ground/complex.ts';
 import { quantity } from '../../ground/value.ts';
-import { atOnce, type Device } from './iec/device.ts';
-import { deviceOf, firstWave, iecCircuit } from './iec/iec-circuit.ts';
+import { firstWave, iecCircuit } from './iec/iec-circuit.ts';
 import { necCircuit } from './nec/nec-circuit.ts';
 import { checkRelay, dialOf, driveOverload, overloadByIec, overloadByNec } from './overload.ts';
 import { starterOf } from './starter.ts';
 import type { StarterValues } from './starter-values.ts';
 import type { ProtectionValues } from './values.ts';
+import type { Worked } from './worked.ts';
 
 export interface ProtectionResult extends StageResult<ProtectionValues> {
   /** What the starter is built of and must carry; empty on a drive. */
@@ -22,7 +22,7 @@ export interface ProtectionResult extends StageResult<ProtectionValues> {
 }
 
 /** A and s: what a short-circuit device carries and what opens it, beside the first half-wave of the motor. */
-export interface DevicePicture extends Pick<Device, 'name' | 'carries' | 'opens'> {
+export interface DevicePicture extends NonNullable<Worked['device']> {
   readonly firstWave: number | undefined;
 }
 
@@ -59,7 +59,8 @@ export function protection(on: ProtectionOn): ProtectionResult {
     if (!brief.given.supply.feederLength)
       sharpen('supply.feederLength', 'Length of the cable, for its drop and for a fault to earth to be cleared');
   }
-  const values = valuesBy(circuit, flag);
+  const worked = workedBy(circuit, flag);
+  const { values, device } = worked;
   const summary = summaryOf(values, school === 'IEC' ? values.overloadCurrent : undefined);
   const other = once(() => {
     const swapped: Circuit = {
@@ -68,37 +69,28 @@ export function protection(on: ProtectionOn): ProtectionResult {
       brief: { ...brief, job: { ...brief.job, school: school === 'IEC' ? 'NEMA' : 'IEC' } },
     };
     // What would be found is told once the job is of that school.
-    return valuesBy(swapped, () => undefined);
+    return workedBy(swapped, () => undefined).values;
   });
-  const starter = starterOf(circuit, values);
-  return { values, findings, missing, summary, starter, other, drawn: () => drawnOf(circuit, values) };
+  const starter = starterOf(circuit, worked);
+  const drawn = (): DevicePicture | undefined =>
+    device && { ...device, firstWave: circuit.onDrive ? undefined : firstWave(circuit) };
+  return { values, findings, missing, summary, starter, other, drawn };
 }
 
-/** Of a breaker under the NEC its magnetic trip, ten times its rating within a fifth. Common practice, no published source. */
-function drawnOf(circuit: Circuit, { branchDeviceMax }: ProtectionValues): DevicePicture | undefined {
-  const { school, protection: asked } = circuit.brief.job;
-  const wave = circuit.onDrive ? undefined : firstWave(circuit);
-  if (school === 'IEC') {
-    const device = deviceOf(circuit, () => undefined);
-    return device && { name: device.name, carries: device.carries, opens: device.opens, firstWave: wave };
-  }
-  if (!branchDeviceMax || asked.device !== 'inverse time breaker') return undefined;
-  const { value } = branchDeviceMax;
-  return { name: `breaker ${value} A`, ...atOnce(8 * value, 12 * value), firstWave: wave };
-}
-
-function valuesBy(circuit: Circuit, flag: Flag): ProtectionValues {
+function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: ProtectionValues } {
   const iec = circuit.brief.job.school === 'IEC';
   const dial = circuit.onDrive ? undefined : dialOf(circuit);
   if (dial) checkRelay(dial, circuit, flag);
   const overloadCurrent = iec ? overloadByIec(circuit) : overloadByNec(circuit);
-  return {
+  const own = iec ? iecCircuit(circuit, flag) : necCircuit(circuit, flag);
+  const values = {
     ...(dial ? { overloadDial: dial } : {}),
     ...(circuit.onDrive ? { driveOverloadCurrent: driveOverload(circuit) } : {}),
     ...(overloadCurrent ? { overloadCurrent, overloadCeiling: overloadCurrent } : {}),
-    ...(iec ? iecCircuit(circuit, flag) : necCircuit(circuit, flag)),
+    ...own.values,
     ...faultAtBus(circuit),
   };
+  return { ...own, values };
 }
 
 /** A, three phases shorted at the bus; what every device there must break. */
@@ -106,13 +98,19 @@ function faultAtBus({ supply, brief }: Circuit): Partial<ProtectionValues> {
   const { source } = supply;
   if (!source) return {};
   return {
-    faultCurrent: quantity(source.voltage / Math.sqrt(3) / magnitude(source.internal), 'current', brief.job.school, {
-      origin: 'estimated',
-      formula: "I''_{k3} = \\dfrac{U}{\\sqrt3\\,Z_q}",
-      from: { U: supply.values.voltage, Z_q: supply.values.sourceImpedance },
-      source: 'IEC 60909-0 (from memory), without the voltage factor',
-      note: 'Breaking capacity of every device at the bus is at least this; motors that run add to it.',
-    }),
+    // Of a generator in the first instant, which is the most.
+    faultCurrent: quantity(
+      source.voltage / Math.sqrt(3) / magnitude(source.firstInternal ?? source.internal),
+      'current',
+      brief.job.school,
+      {
+        origin: 'estimated',
+        formula: "I''_{k3} = \\dfrac{U}{\\sqrt3\\,Z_q}",
+        from: { U: supply.values.voltage, Z_q: supply.values.sourceImpedance },
+        source: 'IEC 60909-0 (from memory), without the voltage factor',
+        note: 'Breaking capacity of every device at the bus is at least this; motors that run add to it.',
+      },
+    ),
   };
 }
 

@@ -10,6 +10,9 @@ export interface BothAnswers {
   readonly why: string;
 }
 
+/** Where the NEC’s table stops, said beside what stands in. */
+export const NO_TABLE = 'Table 430.250 has no current for this voltage: the nameplate’s stands in, to compare by.';
+
 /** The questions in the order of the circuit, and why the schools answer otherwise. */
 const QUESTIONS: readonly (readonly [keyof ProtectionValues, question: string, why: string])[] = [
   ['wireCurrent', 'Current for the wires', 'The NEC takes the table current of the horsepower, IEC the nameplate.'],
@@ -60,7 +63,8 @@ const QUESTIONS: readonly (readonly [keyof ProtectionValues, question: string, w
 export const sideBySide = (own: ProtectionValues, other: ProtectionValues): readonly BothAnswers[] =>
   QUESTIONS.flatMap(([name, question, why]) => {
     const [a, b] = [own[name]?.text, other[name]?.text];
-    const note = name === 'wireCurrent' ? (other[name]?.working.note ?? '') : '';
-    const said = note.startsWith('Table 430.250') ? note : why;
-    return a === undefined && b === undefined ? [] : [{ name, question, own: a, other: b, why: said }];
+    const stoodIn = name === 'wireCurrent' && !own.tableCurrent && !other.tableCurrent;
+    return a === undefined && b === undefined
+      ? []
+      : [{ name, question, own: a, other: b, why: stoodIn ? NO_TABLE : why }];
   });

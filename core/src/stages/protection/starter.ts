@@ -1,10 +1,9 @@
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
-import type { Circuit } from './asked-of-protection.ts';
+import { IN_WINDING, ownStart, type Circuit } from './asked-of-protection.ts';
 import type { StarterValues } from './starter-values.ts';
-import type { ProtectionValues } from './values.ts';
+import type { Worked } from './worked.ts';
 
 /** Star-delta: main and delta contactors stand in the winding, the star contactor carries a third of the line. */
-const IN_WINDING = 1 / Math.sqrt(3);
 const IN_STAR = 1 / 3;
 /** AC-4 asks for about twice the AC-3 size where the maker says no life. Common practice, no published source. */
 const AC_4 = 2;
@@ -18,15 +17,15 @@ export const softStarterRating = (running: number, limit: number, seconds: numbe
   running * Math.max(1, Math.sqrt((limit ** 2 * seconds) / (SOFT.multiple ** 2 * SOFT.seconds)));
 
 /** What the starter is built of and must carry; nothing for a drive. */
-export function starterOf(circuit: Circuit, { overloadDial, branchDevice }: ProtectionValues): StarterValues {
+export function starterOf(circuit: Circuit, { values: { overloadDial }, isOverload }: Worked): StarterValues {
   const { starting, onDrive, brief, nameplateCurrent, motor } = circuit;
   const { method } = starting;
   if (onDrive || method === undefined || method === 'drive') return {};
   const { school } = brief.job;
   const { tripClass } = starting.values;
-  const own = starting.bench?.comparison(method);
+  const own = ownStart(circuit);
   return {
-    architecture: wording(builtOf(circuit, branchDevice), { origin: 'chosen', source: PRACTICE }),
+    architecture: wording(builtOf(circuit, isOverload), { origin: 'chosen', source: PRACTICE }),
     coordination: coordinationOf(circuit),
     contactorCurrent: contactorOf(circuit),
     ...(overloadDial ? { relayDial: overloadDial } : {}),
@@ -52,10 +51,9 @@ export function starterOf(circuit: Circuit, { overloadDial, branchDevice }: Prot
   };
 }
 
-function builtOf({ starting: { method }, brief }: Circuit, device: Value<string> | undefined): string {
-  const breaker = device?.value.startsWith('Motor breaker') === true;
-  const first = breaker ? 'motor-protective breaker' : 'short-circuit device';
-  const relay = breaker ? '' : ', overload relay';
+function builtOf({ starting: { method }, brief }: Circuit, isOverload: boolean): string {
+  const first = isOverload ? 'motor-protective breaker' : 'short-circuit device';
+  const relay = isOverload ? '' : ', overload relay';
   switch (method) {
     case 'soft starter':
       return `${first}, isolating contactor, soft starter with bypass${relay}`;
@@ -65,7 +63,7 @@ function builtOf({ starting: { method }, brief }: Circuit, device: Value<string>
       return `${first}, three contactors, transformer with taps${relay}`;
     default: {
       const contactors = brief.job.starting.reversing === 'yes' ? 'two contactors interlocked' : 'contactor';
-      return breaker ? `two devices: ${first}, ${contactors}` : `three devices: ${first}, ${contactors}${relay}`;
+      return isOverload ? `two devices: ${first}, ${contactors}` : `three devices: ${first}, ${contactors}${relay}`;
     }
   }
 }

@@ -62,8 +62,9 @@ export class JobStore implements FieldHost {
   readonly id: string;
   readonly history = new History();
   readonly #own: OwnNames;
-  #solver = new SolverClient((details) => {
-    this.#solved = { ...this.#solved, details: { ...this.#solved.details, ...details } };
+  #solver = new SolverClient((after) => {
+    if ('trouble' in after) this.trouble = after.trouble;
+    else this.#solved = { ...this.#solved, details: { ...this.#solved.details, ...after.details } };
   });
   /** Fetched when two versions are to be told apart. */
   #conflict: typeof Conflict | undefined;

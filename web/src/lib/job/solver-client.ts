@@ -8,6 +8,9 @@ import type { Answer, Aside, AsideAnswers, Question } from '$lib/workers/solve.w
 export type Outcome =
   { readonly solution: Solution; readonly withoutCatalogue: boolean } | { readonly trouble: string } | undefined;
 
+/** The pictures of other stages than the one looked at, or why there are none. */
+export type After = { readonly details: Partial<Details> } | { readonly trouble: string };
+
 /** ms for an answer, the first load on a slow line included; a solve takes hundredths of a second. */
 const PATIENCE = 30_000;
 const NO_END =
@@ -26,10 +29,10 @@ export class SolverClient {
   #asides = new Map<number, { done: (answer: never) => void; fail: (error: Error) => void }>();
   #asked = 0;
 
-  readonly #after: (details: Partial<Details>) => void;
+  readonly #after: (after: After) => void;
 
   /** `after` takes the pictures of other stages, which come after the solution they belong to. */
-  constructor(after: (details: Partial<Details>) => void) {
+  constructor(after: (after: After) => void) {
     this.#after = after;
   }
 
@@ -83,7 +86,7 @@ export class SolverClient {
     const worker = new SolveWorker();
     worker.onmessage = ({ data }: MessageEvent<Answer>) => {
       if (data.kind === 'aside') this.#answered(data);
-      else if (data.kind === 'after') this.#after(data.details);
+      else if (data.kind === 'after') this.#after(data);
       else if (data.kind === 'failed') this.#settle({ trouble: data.message });
       else this.#settle({ solution: data.solution, withoutCatalogue: data.withoutCatalogue });
     };

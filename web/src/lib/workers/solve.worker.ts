@@ -17,6 +17,7 @@ export type Question =
 export type Answer =
   | { readonly kind: 'solved'; readonly solution: Solution; readonly withoutCatalogue: boolean }
   | { readonly kind: 'after'; readonly details: Partial<Details> }
+  | { readonly kind: 'after'; readonly trouble: string }
   | { readonly kind: 'failed'; readonly message: string }
   | {
       readonly kind: 'aside';
@@ -51,19 +52,24 @@ async function solved(job: Job, at: StageName): Promise<Answer> {
   try {
     const solution = solve(job, known ?? emptyCatalogue);
     rest = setTimeout(() => {
-      postMessage({ kind: 'after', details: detailsAfter(at, solution.details) } satisfies Answer);
+      try {
+        postMessage({ kind: 'after', details: detailsAfter(at, solution.details) } satisfies Answer);
+      } catch (error) {
+        postMessage({ kind: 'after', trouble: notWorkedOut(error) } satisfies Answer);
+      }
     }, LULL);
     const withoutCatalogue = known === undefined;
     return { kind: 'solved', solution: { ...solution, details: detailsAt(at, solution.details) }, withoutCatalogue };
   } catch (error) {
     // A catalogue that cannot be worked with is not kept: the next keystroke asks for it again.
     catalogue = undefined;
-    const what = error instanceof Error ? error.message : String(error);
-    return {
-      kind: 'failed',
-      message: `This entry could not be worked out (${what.slice(0, 120)}). It is kept; change it, and it is worked out again.`,
-    };
+    return { kind: 'failed', message: notWorkedOut(error) };
   }
+}
+
+function notWorkedOut(error: unknown): string {
+  const what = error instanceof Error ? error.message : String(error);
+  return `This entry could not be worked out (${what.slice(0, 120)}). It is kept; change it, and it is worked out again.`;
 }
 
 async function aside(about: Aside): Promise<Omit<Extract<Answer, { kind: 'aside' }>, 'kind' | 'id'>> {

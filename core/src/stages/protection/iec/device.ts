@@ -1,4 +1,5 @@
 import { aMGates, fuseRatings, gGGates, magneticSettings, motorBreakerRanges } from '../../../ground/tables/index.ts';
+import { magneticBand } from '../breaker.ts';
 import { interpolate } from '../../../ground/numeric.ts';
 
 export type Gate = readonly [current: number, time: number];
@@ -15,7 +16,7 @@ export interface Device {
   readonly carries: readonly Gate[];
   readonly opens: readonly Gate[];
   /** A²s that it lets through of a fault, A; undefined where only its maker says. */
-  readonly letThrough: (fault: number) => number | undefined;
+  readonly letThrough: ((fault: number) => number) | undefined;
 }
 
 /** What the device must carry. */
@@ -34,13 +35,11 @@ const rangeOf = (running: number) =>
     (row) => Number(row['from']) <= running * 1.0001 && Number(row['to']) >= running * 0.9999,
   );
 
-/** Tolerance of a fixed magnetic trip either way. Common practice, no published source. */
-const MAGNETIC_OFF = 0.2;
 const MAGNETIC = Number(magneticSettings.row('motor protection circuit breaker, fixed trip')?.['typical']);
 
 /** Peak that trips a motor breaker at once over its dial’s top, at its lower edge, and that of the inrush: which is less. */
 export const holdsInrush = ({ standing, inrush }: Pick<Asked, 'standing' | 'inrush'>, top: number): boolean =>
-  inrush * standing <= (1 - MAGNETIC_OFF) * MAGNETIC * top;
+  inrush * standing <= magneticBand(top, MAGNETIC)[0];
 
 /** A motor-protective breaker whose dial holds the motor; undefined above its ladder or where the inrush trips it. */
 export function motorBreaker(asked: Asked): Device | undefined {
@@ -51,14 +50,14 @@ export function motorBreaker(asked: Asked): Device | undefined {
     kind: 'motor breaker',
     rating: top,
     name: `motor breaker ${String(range?.['from'])}–${top} A`,
-    opensAt: () => (1 + MAGNETIC_OFF) * MAGNETIC * top,
-    ...atOnce((1 - MAGNETIC_OFF) * MAGNETIC * top, (1 + MAGNETIC_OFF) * MAGNETIC * top),
-    letThrough: () => undefined,
+    opensAt: () => magneticBand(top, MAGNETIC)[1],
+    ...atOnce(magneticBand(top, MAGNETIC)),
+    letThrough: undefined,
   };
 }
 
 /** The magnetic trip of a breaker, from where it may open at once and from where it surely does. */
-export const atOnce = (may: number, surely: number): Pick<Device, 'carries' | 'opens'> => ({
+export const atOnce = ([may, surely]: readonly [may: number, surely: number]): Pick<Device, 'carries' | 'opens'> => ({
   carries: [
     [may, SHOWN],
     [may, INSTANT],
@@ -103,7 +102,8 @@ export function gGFuse({ running, starting, time }: Asked): Device | undefined {
       [slow, 5],
       [fast, 0.1],
     ],
-    letThrough: (fault) => (fault >= fast ? gGGates.number(row, 'i2t_max') : fault ** 2 * timeAt(fault, fast, slow)),
+    letThrough: (fault) =>
+      fault >= fast ? (gGGates.number(row, 'i2t_max') ?? 0) : fault ** 2 * timeAt(fault, fast, slow),
   };
 }
 
@@ -154,6 +154,6 @@ export function aMFuse({ running, starting, time }: Asked): Device | undefined {
         )
       );
     },
-    letThrough: () => undefined,
+    letThrough: undefined,
   };
 }

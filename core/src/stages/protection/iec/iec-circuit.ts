@@ -1,20 +1,14 @@
 import { formatNumber, formatQuantity } from '../../../ground/quantity/format.ts';
 import { disconnection, dropConstants, gGGates, protectiveConductors } from '../../../ground/tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
-import type { Circuit } from '../asked-of-protection.ts';
+import { IN_WINDING, ownStart, type Circuit } from '../asked-of-protection.ts';
+import type { Worked } from '../worked.ts';
 import { INRUSH } from '../breaker.ts';
 import type { Flag } from '../findings.ts';
 import type { ProtectionValues } from '../values.ts';
 import { aMFuse, gGFuse, motorBreaker, type Asked, type Device } from './device.ts';
 import { laidBy } from './cable.ts';
 import { sizeRun, RUNNING_MOST, STARTING_MOST, type SizedRun } from './size-run.ts';
-
-/** Star-delta: each of six leads carries 1/√3 of the line. */
-const IN_WINDING = 1 / Math.sqrt(3);
-
-/** What clears a short circuit, and the first half-wave of the motor it carries, A. */
-export const deviceOf = (circuit: Circuit, flag: Flag): Device | undefined =>
-  circuit.onDrive ? driveFuse(circuit) : motorDevice(circuit, flag);
 
 /** A; peak of the first half-wave while it starts, as r.m.s. of a wave as high. */
 export function firstWave(circuit: Circuit): number {
@@ -23,9 +17,9 @@ export function firstWave(circuit: Circuit): number {
 }
 
 /** Cable, short-circuit device and fault loop by IEC 60364, from the motor’s own current. */
-export function iecCircuit(circuit: Circuit, flag: Flag): Partial<ProtectionValues> {
+export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
   const { brief, onDrive } = circuit;
-  const device = deviceOf(circuit, flag);
+  const device = onDrive ? driveFuse(circuit) : motorDevice(circuit, flag);
   const fed = onDrive ? driveInput(circuit, device) : undefined;
   const run = motorRun(circuit, device);
   checkRuns([run, fed], circuit, flag);
@@ -35,15 +29,14 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Partial<ProtectionValu
       'protection.earth-system',
       `In ${earthSystem === 'IT' ? 'an IT' : 'a TT'} system a fault to earth is not cleared by this device: ${earthSystem === 'IT' ? 'the first is told by an insulation monitor, the second must be cleared' : 'a residual-current device clears it'}.`,
     );
-  return {
-    ...valuesOf(circuit, run, onDrive ? fed : run, device),
-    ...(fed ? inputOf(fed) : {}),
-  };
+  const values = { ...valuesOf(circuit, run, onDrive ? fed : run, device), ...(fed ? inputOf(fed) : {}) };
+  return { values, device, isOverload: device?.kind === 'motor breaker' };
 }
 
 /** Line current while it starts, A, for how many s, and what stands at first. */
-function startOf({ starting, motor }: Circuit): Pick<Asked, 'starting' | 'time' | 'standing' | 'inrush'> {
-  const own = starting.method && starting.bench?.comparison(starting.method);
+function startOf(circuit: Circuit): Pick<Asked, 'starting' | 'time' | 'standing' | 'inrush'> {
+  const { starting, motor } = circuit;
+  const own = ownStart(circuit);
   const change = starting.values.changeoverCurrent?.value ?? 0;
   const current = own?.current ?? motor.lockedRotorCurrent;
   const gentle = starting.method === 'soft starter';
@@ -62,7 +55,7 @@ function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
   if (shortCircuit === 'gG') return gGFuse(asked);
   if (shortCircuit === 'aM') return aMFuse(asked);
   const breaker = motorBreaker(asked);
-  const relay = circuit.starting.method && circuit.starting.bench?.comparison(circuit.starting.method).relayClass;
+  const relay = ownStart(circuit)?.relayClass;
   const slow = relay !== undefined && SLOW.includes(relay);
   if (breaker && slow && shortCircuit === 'motor breaker')
     flag(
@@ -120,13 +113,13 @@ function driveInput(circuit: Circuit, device: Device | undefined): SizedRun | un
     length: brief.given.supply.feederLength,
     starting: undefined,
     device,
-    leastProtective: DRIVE_PROTECTIVE,
+    leastProtective: DRIVE_PROTECTIVE[laidBy(brief).metal],
   });
 }
 /** Displacement at the input of a drive. Common practice, no published source. */
 const DRIVE_POWER_FACTOR = 0.97;
-/** mm² of copper that a drive’s protective conductor has at least, since more than 10 mA may leak: IEC 61800-5-1, from memory. */
-const DRIVE_PROTECTIVE = 10;
+/** mm² that a drive’s protective conductor has at least, since more than 10 mA may leak: IEC 61800-5-1, from memory. */
+const DRIVE_PROTECTIVE = { cu: 10, al: 16 } as const;
 
 const inputOf = ({ needed, size, metal }: SizedRun): Partial<ProtectionValues> => ({
   driveInputAmpacity: needed,
@@ -143,14 +136,14 @@ function valuesOf(
   fed: SizedRun | undefined,
   device: Device | undefined,
 ): Partial<ProtectionValues> {
-  const { brief, nameplateCurrent, holds, motor, supply } = circuit;
+  const { brief, nameplateCurrent, holds, motor, supply, starting } = circuit;
   const { school } = brief.job;
   const volts = supply.values.voltage?.value ?? motor.voltage;
-  const dropped = (share: number, most: number, note: string): Value =>
+  const dropped = (share: number, current: Value | undefined, most: number, note: string): Value =>
     quantity(share, 'fraction', school, {
       origin: 'recalled',
       formula: 'u = \\dfrac{(\\rho_1 \\ell\\cos\\varphi/S + \\lambda\\ell\\sin\\varphi)\\,I}{U_0}',
-      from: { I: run?.needed, '\\ell': run?.length },
+      from: { I: current, '\\ell': run?.length },
       source: `${dropConstants.source}; limit ${formatNumber(most * 100, 2)} %: ${PRACTICE}`,
       note,
     });
@@ -178,10 +171,17 @@ function valuesOf(
         }),
     ...(run?.running === undefined
       ? {}
-      : { runningDrop: dropped(run.running, RUNNING_MOST, 'Of the run to the motor.') }),
+      : { runningDrop: dropped(run.running, run.needed, RUNNING_MOST, 'Of the run to the motor.') }),
     ...(run?.starting === undefined
       ? {}
-      : { startingDrop: dropped(run.starting, STARTING_MOST, 'At standstill, power factor 0.3.') }),
+      : {
+          startingDrop: dropped(
+            run.starting,
+            starting.values.startingCurrent,
+            STARTING_MOST,
+            'At standstill, power factor 0.3.',
+          ),
+        }),
     ...(device ? { branchDevice: deviceValue(device, circuit) } : {}),
     disconnectCurrent: quantity(nameplateCurrent.value, 'current', school, {
       formula: 'I \\ge I_n',
@@ -191,11 +191,11 @@ function valuesOf(
     ...(fed?.protective === undefined
       ? {}
       : {
-          groundingConductor: wording(sizeText(fed.protective, 'cu'), {
+          groundingConductor: wording(sizeText(fed.protective, fed.metal), {
             origin: 'recalled',
             source: protectiveConductors.source,
             note: circuit.onDrive
-              ? 'Beside the cable to the drive, at least 10 mm² since its filters leak.'
+              ? `Beside the cable to the drive, at least ${sizeText(DRIVE_PROTECTIVE[fed.metal], fed.metal)} since its filters leak.`
               : undefined,
           }),
         }),
@@ -252,7 +252,9 @@ function checkRuns(runs: readonly (SizedRun | undefined)[], circuit: Circuit, fl
     if (run && failed)
       flag('protection.no-cable', `No single cable of the table does for ${run.needed.text} here: ${failed.name}.`);
   }
-  const there = /^([\d.]+) mm²$/.exec(brief.job.supply.feederSize ?? '')?.[1];
+  // Of cables side by side each carries its share, which is not worked out here.
+  const single = (brief.given.supply.feederRuns?.value ?? 1) === 1;
+  const there = single ? /^([\d.]+) mm²$/.exec(brief.job.supply.feederSize ?? '')?.[1] : undefined;
   const run = runs[circuit.onDrive ? 1 : 0];
   if (there !== undefined && run?.size !== undefined && Number(there) < run.size - 1e-9)
     flag(

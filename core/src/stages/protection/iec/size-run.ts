@@ -1,6 +1,6 @@
 import { magnitude } from '../../../ground/complex.ts';
 import type { Value } from '../../../ground/value.ts';
-import type { Circuit } from '../asked-of-protection.ts';
+import { STANDING_POWER_FACTOR, type Circuit } from '../asked-of-protection.ts';
 import { ampacityHere, carriedBySize, laidBy, sizes, surroundingsOf } from './cable.ts';
 import type { Device } from './device.ts';
 import { dropOf, type Run } from './drop.ts';
@@ -9,8 +9,6 @@ import { disconnectionTime, FAULT_VOLTAGE, heatFactor, heatSize, loopOf, protect
 /** Of the voltage a run may lose while the motor runs and while it starts. Common practice; the first as IEC 60364-5-52 Annex G notes it. */
 export const RUNNING_MOST = 0.05;
 export const STARTING_MOST = 0.15;
-/** Power factor of a standing motor. Common practice, no published source. */
-const STANDING_POWER_FACTOR = 0.3;
 /** What is asked of a run of cable. */
 export interface Demand {
   readonly needed: Value;
@@ -123,7 +121,8 @@ function loopCheck(
   if (!device || brief.job.protection.earthSystem !== 'TN') return undefined;
   const time = disconnectionTime(device.rating, toEarth);
   const opens = device.opensAt(time);
-  const source = supply.source && (supply.source.firstInternal ?? supply.source.internal);
+  // What flows until a device opens: of a generator less than in the first instant.
+  const source = supply.source?.internal;
   const share = source ? FAULT_VOLTAGE.known : FAULT_VOLTAGE.unknown;
   return (size) => {
     const { run, protective } = of(size);
@@ -144,13 +143,13 @@ function heatCheck(
 ): ((size: number) => boolean) | undefined {
   const { insulation, metal } = laidBy(brief);
   const { source } = supply;
+  const { letThrough } = device;
+  if (!letThrough || (!source && !loopWith)) return undefined;
   const factor = heatFactor(insulation, metal);
-  const near = source && device.letThrough(toEarth / magnitude(source.internal));
-  if (near === undefined && device.letThrough(Number.POSITIVE_INFINITY) === undefined) return undefined;
-  if (near === undefined && !loopWith) return undefined;
+  const near = source ? letThrough(toEarth / magnitude(source.firstInternal ?? source.internal)) : 0;
   return (size) => {
     const loop = loopWith?.(size)?.loop;
-    const far = loop === undefined ? 0 : (device.letThrough((FAULT_VOLTAGE.known * toEarth) / loop) ?? 0);
-    return size >= heatSize(Math.max(near ?? 0, far), factor) * 0.999_99;
+    const far = loop === undefined ? 0 : letThrough((FAULT_VOLTAGE.known * toEarth) / loop);
+    return size >= heatSize(Math.max(near, far), factor) * 0.999_99;
   };
 }

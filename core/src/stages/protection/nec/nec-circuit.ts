@@ -1,6 +1,10 @@
 import { conductorImpedance } from '../../../ground/tables/index.ts';
 import { quantity, wording, type Value } from '../../../ground/value.ts';
-import type { Circuit } from '../asked-of-protection.ts';
+import { ownStart, STANDING_POWER_FACTOR, type Circuit } from '../asked-of-protection.ts';
+import { magneticBand } from '../breaker.ts';
+import { atOnce } from '../iec/device.ts';
+import { NO_TABLE } from '../side-by-side.ts';
+import type { Worked } from '../worked.ts';
 import type { Flag } from '../findings.ts';
 import { conduitFor } from './nec-conduit.ts';
 import { voltsLost } from './nec-drop.ts';
@@ -13,7 +17,7 @@ import type { ProtectionValues } from '../values.ts';
 const CONTINUOUS = 1.25;
 
 /** Conductors and short-circuit device by NEC Article 430. */
-export function necCircuit(circuit: Circuit, flag: Flag): Partial<ProtectionValues> {
+export function necCircuit(circuit: Circuit, flag: Flag): Worked {
   const { brief, motor, onDrive, holds } = circuit;
   const table = tableFullLoadCurrent(motor.power, motor.voltage);
   const codeCurrent = currentByCode(table, circuit) ?? (circuit.compares ? standIn(circuit) : undefined);
@@ -22,7 +26,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Partial<ProtectionValu
       'protection.no-table-current',
       `Table 430.250 has no current for ${motor.voltage.toFixed(0)} V and this size; conductors and short-circuit device are not sized.`,
     );
-    return driveSide(circuit).values;
+    return { values: driveSide(circuit).values, device: undefined, isOverload: false };
   }
   const least = quantity(CONTINUOUS * codeCurrent.value, 'current', brief.job.school, {
     formula: 'I_z = 1.25\\,I',
@@ -30,7 +34,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Partial<ProtectionValu
     source: `NEC 430.22${onDrive ? ', 430.122(B)' : ''}`,
     note: holds,
   });
-  const run = runFor(least, codeCurrent, circuit);
+  const run = runFor(least, codeCurrent, circuit, flag);
   const { conductor } = run;
   const device = largestDevice(codeCurrent, circuit);
   const breaker = device && chosenBreaker(device, circuit, flag);
@@ -38,7 +42,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Partial<ProtectionValu
   const conduit = conductor && ground && conduitFor(conductor.size, ground.size);
   const drive = driveSide(circuit);
   checkConductors(least, conductor, drive, circuit, flag);
-  return {
+  const values = {
     ...(table ? { tableCurrent: table } : {}),
     wireCurrent: codeCurrent,
     conductorMinAmpacity: least,
@@ -56,21 +60,22 @@ export function necCircuit(circuit: Circuit, flag: Flag): Partial<ProtectionValu
     }),
     ...drive.values,
   };
+  const drawn =
+    device && brief.job.protection.device === 'inverse time breaker'
+      ? { name: `breaker ${device.value} A`, ...atOnce(magneticBand(device.value)) }
+      : undefined;
+  return { values, device: drawn, isOverload: false };
 }
 
-const standIn = ({ nameplateCurrent, motor }: Circuit): Value => ({
+const standIn = ({ nameplateCurrent }: Circuit): Value => ({
   ...nameplateCurrent,
-  working: {
-    ...nameplateCurrent.working,
-    note: `Table 430.250 has no current for ${motor.voltage.toFixed(0)} V: the nameplate’s stands in, to compare by.`,
-  },
+  working: { ...nameplateCurrent.working, note: NO_TABLE },
 });
 
 /** A disconnect carries this share of the full-load current (NEC 430.110(A)). */
 const DISCONNECT = 1.15;
-/** Of the voltage a branch should lose at most: NEC 210.19 as a note, and while a motor starts. The second is common practice. */
+/** Of the voltage a branch should lose at most: NEC 210.19, as a note. */
 const RUNNING_MOST = 0.03;
-const STANDING_POWER_FACTOR = 0.3;
 
 interface NecRunSized {
   readonly conductor: Conductor | undefined;
@@ -80,8 +85,8 @@ interface NecRunSized {
 }
 
 /** The wire to the motor: by its current, and larger where its length would lose too much of the voltage. */
-function runFor(least: Value, current: Value, circuit: Circuit): NecRunSized {
-  const { brief, motor, onDrive, starting, supply } = circuit;
+function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): NecRunSized {
+  const { brief, motor, onDrive, supply } = circuit;
   const { school } = brief.job;
   const { designLetter } = motor;
   const first = smallestConductor(brief, least, { designLetter });
@@ -94,26 +99,35 @@ function runFor(least: Value, current: Value, circuit: Circuit): NecRunSized {
     return own === undefined ? undefined : own / volts;
   };
   let size: string | undefined = first.size;
-  while (size !== undefined && (lost(size, current.value, motor.powerFactor) ?? 0) > RUNNING_MOST)
+  while (size !== undefined && (lost(size, current.value, motor.powerFactor) ?? 1) > RUNNING_MOST)
     size = nextSize(size);
-  const conductor = size === undefined ? first : smallestConductor(brief, least, { designLetter, atLeast: size });
-  if (!conductor) return { conductor: first, byCurrent: first.size, values: {} };
-  const dropped = (share: number | undefined, note: string): Value | undefined =>
+  if (size === undefined)
+    flag(
+      'protection.drop',
+      `No single wire of the tables keeps ${current.text} over ${length.text} within ${RUNNING_MOST * 100} % of the voltage; its current alone asks for ${first.name.text}.`,
+    );
+  const conductor =
+    (size === undefined ? undefined : smallestConductor(brief, least, { designLetter, atLeast: size })) ?? first;
+  const dropped = (share: number | undefined, flowing: Value | undefined, note: string): Value | undefined =>
     share === undefined
       ? undefined
       : quantity(share, 'fraction', school, {
           origin: 'recalled',
           formula: 'u = \\dfrac{\\sqrt3\\,I\\,(R\\cos\\varphi + X\\sin\\varphi)\\,\\ell}{V}',
-          from: { I: current, '\\ell': length, V: supply.values.voltage },
+          from: { I: flowing, '\\ell': length, V: supply.values.voltage },
           source: `${conductorImpedance.source}, in steel conduit; 210.19 as a note: 3 %`,
           note,
         });
-  const started = starting.method && starting.bench?.comparison(starting.method).current;
-  const running = dropped(lost(conductor.size, current.value, motor.powerFactor), 'Of this run alone.');
+  const started = ownStart(circuit)?.current;
+  const running = dropped(lost(conductor.size, current.value, motor.powerFactor), current, 'Of this run alone.');
   const start =
     onDrive || started === undefined
       ? undefined
-      : dropped(lost(conductor.size, started, STANDING_POWER_FACTOR), 'At standstill, power factor 0.3.');
+      : dropped(
+          lost(conductor.size, started, STANDING_POWER_FACTOR),
+          circuit.starting.values.startingCurrent,
+          'At standstill, power factor 0.3.',
+        );
   return {
     conductor,
     byCurrent: first.size,

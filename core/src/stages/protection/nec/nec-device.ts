@@ -2,7 +2,7 @@ import { formatQuantity } from '../../../ground/quantity/format.ts';
 import { branchDevice, groundingConductors, standardRatings } from '../../../ground/tables/index.ts';
 import { cellValue } from '../../../ground/tables/table.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
-import type { Circuit } from '../asked-of-protection.ts';
+import { ownStart, type Circuit } from '../asked-of-protection.ts';
 import { chooseBreaker, INRUSH, leastBreaker } from '../breaker.ts';
 import type { Flag } from '../findings.ts';
 import { compareSizes, conductorName, raisedWith, type Conductor } from './nec-conductor.ts';
@@ -41,7 +41,7 @@ export function largestDevice(current: Value, { brief, holds }: Circuit): Value 
 /** Least rating of a breaker that carries what runs and does not trip on what starts, A. */
 function leastRating({ motor, starting, pick, onDrive }: Circuit): number {
   if (onDrive) return leastBreaker(pick.chosenDrive?.item.inputCurrent ?? motor.current, 0);
-  const chosen = starting.method && starting.bench?.comparison(starting.method);
+  const chosen = ownStart({ starting });
   const start = chosen?.current ?? motor.lockedRotorCurrent;
   return leastBreaker(motor.current, Math.max(start, starting.values.changeoverCurrent?.value ?? 0));
 }

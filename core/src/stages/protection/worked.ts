@@ -1,0 +1,11 @@
+import type { Device } from './iec/device.ts';
+import type { ProtectionValues } from './values.ts';
+
+/** A circuit by the rules of one school. */
+export interface Worked {
+  readonly values: Partial<ProtectionValues>;
+  /** What clears a short circuit, to be drawn; undefined where there is none, or a fuse of which no gates are known. */
+  readonly device: Pick<Device, 'name' | 'carries' | 'opens'> | undefined;
+  /** Whether its own dial is the overload of the motor. */
+  readonly isOverload: boolean;
+}
