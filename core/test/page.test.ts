@@ -2,7 +2,7 @@
 import { expect, it } from 'vitest';
 import { demoSites } from '../../db/demo/jobs.ts';
 import { emptyJob, solve, stageNames, type Details, type Solution } from '../src/index.ts';
-import { noDetails, shownAt } from '../src/solve/details.ts';
+import { detailsAfter, detailsAt, noDetails, shownAt } from '../src/solve/details.ts';
 import { fromPage, pageOf } from '../src/solve/page.ts';
 import { demo } from './demo.ts';
 
@@ -92,3 +92,18 @@ it('each stage brings what its screen draws, two figures of small print come eve
     }
   }
 });
+
+it.each(stageNames)(
+  'what a worker sends for somebody at %s is plain data, and with what comes after it is the whole',
+  (stage) => {
+    for (const solution of solved()) {
+      const first = structuredClone({ ...solution, details: detailsAt(stage, solution.details) });
+      const after = structuredClone(detailsAfter(stage, solution.details));
+      expect(kept({ ...first.details, ...after })).toEqual(kept(solution.details));
+      for (const name of Object.keys(after) as (keyof Details)[]) {
+        expect(shownAt[name]).not.toContain(stage);
+        expect(first.details[name]).toEqual(noDetails[name as keyof typeof noDetails]);
+      }
+    }
+  },
+);

@@ -30,7 +30,8 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
       `In ${earthSystem === 'IT' ? 'an IT' : 'a TT'} system a fault to earth is not cleared by this device: ${earthSystem === 'IT' ? 'the first is told by an insulation monitor, the second must be cleared' : 'a residual-current device clears it'}.`,
     );
   const values = { ...valuesOf(circuit, run, onDrive ? fed : run, device), ...(fed ? inputOf(fed) : {}) };
-  return { values, device, isOverload: device?.kind === 'motor breaker' };
+  const drawn = device && { name: device.name, carries: device.carries, opens: device.opens };
+  return { values, device: drawn, isOverload: device?.kind === 'motor breaker' };
 }
 
 /** Line current while it starts, A, for how many s, and what stands at first. */
