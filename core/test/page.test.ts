@@ -102,7 +102,7 @@ it.each(stageNames)(
       expect(kept({ ...first.details, ...after })).toEqual(kept(solution.details));
       for (const name of Object.keys(after) as (keyof Details)[]) {
         expect(shownAt[name]).not.toContain(stage);
-        expect(first.details[name]).toEqual(noDetails[name as keyof typeof noDetails]);
+        expect(first[name]).toEqual(noDetails[name as keyof typeof noDetails]);
       }
     }
   },
