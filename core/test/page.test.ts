@@ -93,13 +93,21 @@ it('each stage brings what its screen draws, two figures of small print come eve
   }
 });
 
+/** Where a function stands, which no worker can send. */
+const functionsIn = (value: unknown, path = ''): string[] => {
+  if (typeof value === 'function') return [path];
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([name, each]) => functionsIn(each, `${path}.${name}`));
+};
+
 it.each(stageNames)(
   'what a worker sends for somebody at %s is plain data, and with what comes after it is the whole',
   (stage) => {
     for (const solution of solved()) {
-      const first = structuredClone({ ...solution, details: detailsAt(stage, solution.details) });
-      const after = structuredClone(detailsAfter(stage, solution.details));
-      expect(kept({ ...first.details, ...after })).toEqual(kept(solution.details));
+      const first = detailsAt(stage, solution.details);
+      const after = detailsAfter(stage, solution.details);
+      for (const sent of [{ ...solution, details: first }, after]) expect(functionsIn(sent)).toEqual([]);
+      expect(kept({ ...first, ...after })).toEqual(kept(solution.details));
       for (const name of Object.keys(after) as (keyof Details)[]) {
         expect(shownAt[name]).not.toContain(stage);
         expect(first[name]).toEqual(noDetails[name as keyof typeof noDetails]);

@@ -30,7 +30,12 @@
     data-testid="readouts"
   >
     {#each shown as { id, label, value, limit } (id)}
-      <div class="readout" data-value={id} data-missed={limit?.missed}>
+      <div
+        class="readout"
+        data-value={id}
+        data-missed={limit?.missed}
+        data-words={typeof value.value === 'string' || undefined}
+      >
         <dt>{label}</dt>
         <dd>
           <Figure {label} {value} whole={() => store.whole(id)} />{#if value.unit === 'currency'}<span class="unit"
