@@ -376,6 +376,7 @@ describe('what is said of the choice', () => {
         method,
         chosen: ways.find((way) => way.method === method),
         simpler: () => ways.find(({ passes }) => passes),
+        tooWeak: () => undefined,
         cheaper: () => ways.slice(0, method === 'direct' ? 0 : 1),
         start: undefined,
         speedControlled: false,
@@ -395,6 +396,12 @@ describe('what is said of the choice', () => {
     expect(said({ method: 'drive' }, { speedControl: 'yes' })['drive-wasted']).toBeUndefined();
     expect(said({ method: 'drive' }, { speedControl: 'no' }, [direct])['drive-wasted']).toBeUndefined();
     expect(said({}, { speedControl: 'no' })['drive-wasted']).toBeUndefined();
+  });
+  it('less load or more torque where the full voltage of the line is too weak, whatever else fails', () => {
+    const weak = said({ method: 'drive', tooWeak: () => 'even the full voltage leaves 3 %' });
+    expect(weak['next-cheaper']).toBe(
+      'Without a drive it would need less load while starting, or a motor with more torque.',
+    );
   });
   it('what the next cheaper way would need, where Pilgrim chose and no speed control was wanted', () => {
     expect(said({}, {}, [direct, { ...good, passes: true }])['next-cheaper']).toMatch(

@@ -543,18 +543,44 @@ describe('spread of what may be delivered', () => {
 });
 
 describe('why a way to start is taken', () => {
+  const solved = (tag: string, breakaway?: string) => {
+    const site = demoSites.find(({ jobs }) => jobs.some((job) => job.tag === tag));
+    const job = site?.jobs.find((each) => each.tag === tag);
+    const load = { ...job?.load, ...(breakaway === undefined ? {} : { breakaway }) };
+    return solve(emptyJob({ school: site?.school ?? 'IEC', ...job, load }), catalogue);
+  };
+  const noteOf = ({ values }: Solution) => values['starting.method']?.working.note ?? '';
+
   it('names the dearest cheaper way and what it fails by', () => {
-    const job = demoSites.flatMap(({ jobs }) => jobs).find(({ tag }) => tag === 'KA-2');
-    const { values, details } = solve(emptyJob({ school: 'IEC', ...job }), catalogue);
-    const taken = details.starting.findIndex(({ method }) => method === values['starting.method']?.value);
+    const solution = solved('RF-110');
+    const ways = solution.details.starting;
+    const taken = ways.findIndex(({ method }) => method === solution.values['starting.method']?.value);
     const order = ['direct', 'star-delta', 'soft starter', 'autotransformer', 'drive'];
-    expect(details.starting.map(({ method }) => method)).toEqual(order);
+    expect(ways.map(({ method }) => method)).toEqual(order);
     expect(taken).toBeGreaterThan(1);
-    const cheaper = details.starting[taken - 1];
+    const cheaper = ways[taken - 1];
     expect(cheaper?.passes).toBe(false);
-    expect(values['starting.method']?.working.note).toBe(
+    expect(noteOf(solution)).toBe(
       `The least costly way that passes every known limit; ${cheaper?.method} fails: ${cheaper?.failures[0]}.`,
     );
+  });
+
+  it('says that the line is too weak only where every run-up on it fails for want of torque', () => {
+    const jobs = ['KA-2', 'RF-110'].flatMap((tag) =>
+      ['10 %', '40 %', '100 %', '150 %', '250 %', '400 %'].map((breakaway) => ({ tag, breakaway })),
+    );
+    const kinds = jobs.map(({ tag, breakaway }) => {
+      const solution = solved(tag, breakaway);
+      const weak = noteOf(solution).startsWith('No way on the line brings this load up: even the full voltage');
+      const onLine = solution.details.starting.filter(({ method }) => method !== 'drive');
+      expect(onLine).toHaveLength(4);
+      const short = /^(?:sticks|its torque does not|only .* torque is left|does not break)/;
+      if (weak) for (const { failures } of onLine) expect(failures.some((each) => short.test(each))).toBe(true);
+      const next = solution.findings.find(({ code }) => code === 'starting.next-cheaper');
+      expect(/^Without a drive it would need less load/.test(next?.message ?? '')).toBe(weak);
+      return weak;
+    });
+    expect(new Set(kinds).size).toBe(2);
   });
 });
 

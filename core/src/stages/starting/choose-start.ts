@@ -1,3 +1,5 @@
+import { formatQuantity } from '../../ground/quantity/format.ts';
+import { once } from '../../ground/remembered.ts';
 import type { Value } from '../../ground/value.ts';
 import { compareStart, type Comparison, type Limits } from './comparison.ts';
 import type { Flag } from './findings.ts';
@@ -22,6 +24,8 @@ export interface Bench {
   readonly passes: (method: Method) => boolean;
   /** The least costly way without a drive that passes every limit. */
   readonly onLine: () => Comparison | undefined;
+  /** In words, where the torque at the full voltage alone tells that no way without a drive passes. */
+  readonly tooWeak: () => string | undefined;
 }
 
 /** Starts an hour that are wanted: typed, of the cycle, or of on and off into a storage, whichever is more. */
@@ -43,7 +47,10 @@ const limitsOf = ({ brief, motor, supply, stall, load, drive, profile }: StartKn
   starts: { wanted: wantedStarts({ load, profile }), rest: load.duty?.rest, borne },
 });
 
-/** `supposing`: coarsely, and without running up what leaves too little torque even at full voltage. */
+/** Below the margin that is wanted by so much of rated torque, no run-up is needed to tell that it is missed. */
+const SURELY = 0.02;
+
+/** `supposing`: coarsely. What leaves too little torque even at full voltage is run up only where somebody looks at it. */
 export function benchOf(known: StartKnown, setting: StartSetting, borne: StartsBorne, supposing: boolean): Bench {
   const steps = supposing ? SUPPOSED_STEPS : LIVE_STEPS;
   const limits = limitsOf(known, borne);
@@ -63,15 +70,22 @@ export function benchOf(known: StartKnown, setting: StartSetting, borne: StartsB
     compared.set(method, made);
     return made;
   };
-  const full = supposing ? leftAtFullVoltage(setting) : Number.POSITIVE_INFINITY;
-  const hopeless = full < (limits.load === undefined ? 0 : known.brief.practice.torqueMargin.value);
-  const passes = (method: Method): boolean => (method === 'drive' || !hopeless) && comparison(method).passes;
+  const left = once(() => leftAtFullVoltage(setting));
+  const wanted = limits.load === undefined ? 0 : known.brief.practice.torqueMargin.value;
+  const hopeless = (): boolean => left() < wanted - (supposing ? 0 : SURELY);
+  const passes = (method: Method): boolean => (method === 'drive' || !hopeless()) && comparison(method).passes;
   const onLine = (): Comparison | undefined => {
     const first = methods.find((method) => method !== 'drive' && passes(method));
     return first && comparison(first);
   };
-  return { start, comparison, passes, onLine };
+  const tooWeak = (): string | undefined => (hopeless() ? weakness(left(), known) : undefined);
+  return { start, comparison, passes, onLine, tooWeak };
 }
+
+const weakness = (left: number, { brief: { job, practice } }: StartKnown): string =>
+  left > 0
+    ? `even the full voltage leaves only ${formatQuantity(left, 'fraction', job.school)} of rated torque over it, ${practice.torqueMargin.text} wanted`
+    : 'even the full voltage gives less torque than it asks for';
 
 /** Least torque over the load at the full voltage of the line, of rated; every way but a drive ends there at the most. */
 const leftAtFullVoltage = ({ circuit, motor, turning, source, feeds, ceiling }: StartSetting): number =>
@@ -107,11 +121,13 @@ export function chooseStart(known: StartKnown, { passes }: Bench, flag: Flag): M
 }
 
 /** Why `chooseStart` took it. */
-export function whyChosen(known: StartKnown, { comparison }: Bench, method: Method): string {
+export function whyChosen(known: StartKnown, { comparison, tooWeak }: Bench, method: Method): string {
   const { job } = known.brief;
   if (job.starting.method !== 'auto') return 'Chosen in this job.';
   if (needsSpeedControl(known)) return 'The speed has to be controlled while running.';
   if (job.starting.waterHammer) return 'A soft stop keeps the pipe from water hammer.';
+  const weak = method === 'drive' ? tooWeak() : undefined;
+  if (weak !== undefined) return `No way on the line brings this load up: ${weak}.`;
   const decides = methods
     .slice(0, methods.indexOf(method))
     .map((each) => comparison(each))

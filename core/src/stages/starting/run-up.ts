@@ -300,11 +300,12 @@ function dipOfMotor(feed: Feed, trace: Trace, before: number): number {
 export function settledMargin(setting: RunUpSetting, points: number): number {
   const { turning, ratedTorque } = setting;
   const run = running(setting);
+  const end = MARGIN_UP_TO * (finalSpeed(run) ?? run.synchronous);
   const now: Instant = new Float64Array(9);
   const at: Moment = { time: LONGEST, speed: 0, changedAt: 0 };
   let least = Number.POSITIVE_INFINITY;
   for (let step = 0; step < points; step++) {
-    at.speed = (step / points) * MARGIN_UP_TO * run.synchronous;
+    at.speed = (step / points) * end;
     instant(now, run, at);
     const over = (now[of.available] ?? 0) - interpolate(turning.speeds, turning.torques, at.speed);
     least = Math.min(least, over / ratedTorque);

@@ -14,6 +14,8 @@ export interface Choice {
   readonly chosen: Comparison | undefined;
   /** The least costly way without a drive that passes; run up when it is asked for. */
   readonly simpler: () => Comparison | undefined;
+  /** Why no way without a drive passes, where the torque at full voltage tells it without a run-up. */
+  readonly tooWeak: () => string | undefined;
   /** The ways that cost less than the chosen one. */
   readonly cheaper: () => readonly Comparison[];
   readonly start: Start | undefined;
@@ -34,9 +36,40 @@ function nearest(cheaper: readonly Comparison[]): Comparison | undefined {
   return failing.find((each) => each.remedies.length === lacks);
 }
 
+/** What would make a way that costs less do. */
+function nextCheaper(
+  weak: string | undefined,
+  cheaper: Choice['cheaper'],
+): { readonly message: string; readonly basis: string } | undefined {
+  if (weak !== undefined)
+    return {
+      message: 'Without a drive it would need less load while starting, or a motor with more torque.',
+      basis: `${weak[0]?.toUpperCase()}${weak.slice(1)}.`,
+    };
+  const nearly = nearest(cheaper());
+  return (
+    nearly && {
+      message: `${nearly.method[0]?.toUpperCase()}${nearly.method.slice(1)} would do with ${nearly.remedies.join(' and ')}.`,
+      basis: nearly.failures.join('; '),
+    }
+  );
+}
+
 /** What is to be said of the choice: why it fails or wastes, and what would make the next cheaper one do. */
 export function checkChoice(
-  { method, chosen, simpler, cheaper, start, speedControlled, softStop, stopping, machineInertia, onceHot }: Choice,
+  {
+    method,
+    chosen,
+    simpler,
+    tooWeak,
+    cheaper,
+    start,
+    speedControlled,
+    softStop,
+    stopping,
+    machineInertia,
+    onceHot,
+  }: Choice,
   { job }: OptionBrief,
   flag: Flag,
 ): void {
@@ -61,14 +94,9 @@ export function checkChoice(
       LET_CHOOSE,
     );
   }
-  const nearly = job.starting.method === 'auto' && method && !speedControlled ? nearest(cheaper()) : undefined;
-  if (nearly) {
-    flag(
-      'starting.next-cheaper',
-      `${nearly.method[0]?.toUpperCase()}${nearly.method.slice(1)} would do with ${nearly.remedies.join(' and ')}.`,
-      { basis: nearly.failures.join('; ') },
-    );
-  }
+  const nearly =
+    job.starting.method === 'auto' && method && !speedControlled ? nextCheaper(tooWeak(), cheaper) : undefined;
+  if (nearly) flag('starting.next-cheaper', nearly.message, { basis: nearly.basis });
   if (
     start &&
     method !== 'drive' &&
