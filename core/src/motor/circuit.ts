@@ -60,17 +60,13 @@ export interface CircuitState {
  * its square root (core loss with f^1.5 at constant flux). The inner loop of every curve and run.
  */
 export function circuitState(circuit: Circuit, slip: number, hz: number, leakage = 1): CircuitState {
-  return stateInto({ re: 0, im: 0, airGap: 0, core: 0 }, circuit, { slip, hz, leakage });
+  return stateInto({ re: 0, im: 0, airGap: 0, core: 0 }, circuit, slip, hz, leakage);
 }
 
 export type WrittenState = { -readonly [Name in keyof CircuitState]: number };
 
 /** What `circuitState` gives, written over an object that is there: for each of thousands of instants. */
-export function stateInto(
-  into: WrittenState,
-  circuit: Circuit,
-  { slip, hz, leakage = 1 }: { readonly slip: number; readonly hz: number; readonly leakage?: number },
-): CircuitState {
+export function stateInto(into: WrittenState, circuit: Circuit, slip: number, hz: number, leakage = 1): CircuitState {
   evaluate(circuit, slip, hz, leakage);
   return scratchInto(into);
 }

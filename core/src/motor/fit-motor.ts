@@ -133,3 +133,20 @@ const memory = new Map<string, Machine | undefined>();
 export function fitMotor(targets: FitTargets): Machine | undefined {
   return remembered(memory, REMEMBERED, JSON.stringify(targets), () => machineOf(targets));
 }
+
+interface Seen {
+  readonly sheet: DataSheet;
+  readonly fixedShare: number;
+  readonly machine: Machine | undefined;
+}
+/** What was found last for a motor: every stage of a solve asks for the same. */
+const seen = new WeakMap<Motor, Seen>();
+
+/** The circuit of what is known of a motor, from its plate and, where typed, its data sheet. */
+export function fitOf(motor: Motor, sheet: DataSheet, usualFixedShare: number): Machine | undefined {
+  const last = seen.get(motor);
+  if (last?.sheet === sheet && last.fixedShare === usualFixedShare) return last.machine;
+  const machine = fitMotor(fitTargets(motor, sheet, usualFixedShare));
+  seen.set(motor, { sheet, fixedShare: usualFixedShare, machine });
+  return machine;
+}

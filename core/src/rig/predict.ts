@@ -1,5 +1,5 @@
 import { inputFed, leastInputFed, takenOnLine, type LosingMotor } from '../motor/at-part-load.ts';
-import { fitMotor, fitTargets } from '../motor/fit-motor.ts';
+import { fitOf } from '../motor/fit-motor.ts';
 import type { Motor } from '../motor/typical.ts';
 import { lossShape, referenceLoss } from '../stages/profile/drive-loss.ts';
 import { powerAt } from '../stages/profile/flow-machine.ts';
@@ -32,7 +32,7 @@ function plateMotor({ oversized }: RigSetting): LosingMotor & Motor {
     breakdownTorque: plate.breakdownTorque,
   };
   const fixedShare = practiceRules.fixedLossShare.value;
-  const circuit = fitMotor(fitTargets(motor, {}, fixedShare))?.circuit;
+  const circuit = fitOf(motor, {}, fixedShare)?.circuit;
   return { ...motor, circuit, fixedShare, guaranteed: false };
 }
 

@@ -22,25 +22,11 @@ export interface Readout {
 
 /** What must not be above, what must not be below, and what a motor is rated for: beyond it gives less. */
 type Kind = 'most' | 'least' | 'rated';
-type Limit = readonly [kind: Kind, value: Value | undefined];
-type Said = string | readonly [name: string, ...limit: Limit];
 
 /** How far a bar goes beyond the larger of figure and limit. */
 const ROOM = 1.25;
 
 const MOST_SHOWN = 6;
-
-/** Behind a filter it is the filtered peak that the winding sees. */
-const ofDrive = (found: (id: string) => Value | undefined, whole: Value): readonly Said[] => [
-  ['requiredCurrent', 'most', found('drive.availableCurrent')],
-  ['overloadUsed', 'most', whole],
-  [found('drive.filteredPeak') ? 'filteredPeak' : 'peakVoltage', 'most', found('drive.windingWithstand')],
-  'leastSpeed',
-  'mostSpeed',
-  ['demandDistortion', 'most', found('drive.demandDistortionLimit')],
-  ['voltageDistortion', 'most', found('drive.voltageDistortionLimit')],
-  'shortestStop',
-];
 
 const limitsIn = (school: School) => {
   const known = (si: number, dimension: 'fraction' | 'temperature' | 'altitude'): Value =>
@@ -55,102 +41,139 @@ const limitsIn = (school: School) => {
 /** Limits that hold for every job. */
 const limits: Readonly<Record<School, ReturnType<typeof limitsIn>>> = { NEMA: limitsIn('NEMA'), IEC: limitsIn('IEC') };
 
+/** What a limit is taken from. */
+interface Known extends Pick<Brief, 'given' | 'practice' | 'job'> {
+  readonly found: (id: string) => Value | undefined;
+}
+type LimitOf = (known: Known) => Value | undefined;
+
+interface Shown {
+  readonly id: string;
+  readonly kind: Kind | ((known: Known) => Kind);
+  readonly limit: LimitOf | undefined;
+  readonly asked: ((known: Known) => boolean) | undefined;
+}
+
+/** The results of a stage in the order they are looked for. */
+function ofStage(stage: StageName) {
+  const all: Shown[] = [];
+  const more = {
+    all,
+    plain(...names: string[]) {
+      for (const name of names) more.against(name, 'rated', undefined);
+      return more;
+    },
+    against(name: string, kind: Shown['kind'], limit: LimitOf | undefined, asked?: Shown['asked']) {
+      all.push({ id: `${stage}.${name}`, kind, limit, asked });
+      return more;
+    },
+  };
+  return more;
+}
+
+const another =
+  (id: string): LimitOf =>
+  ({ found }) =>
+    found(id);
+const whole: LimitOf = ({ job }) => limits[job.school].whole;
+const dip: LimitOf = ({ given, job, practice }) =>
+  given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
+const filtered = ({ found }: Known): boolean => found('drive.filteredPeak') !== undefined;
+const within: LimitOf = ({ given, job }) =>
+  quantity(yearsCounted({ given }) * YEAR, 'span', job.school, { source: '' });
+
+const shown: readonly Shown[][] = [
+  ofStage('nameplate')
+    .plain('ratedCurrent', 'ratedTorque', 'slip', 'efficiencyMinimum')
+    // Worked out from the class alone it is no more than an upper bound.
+    .against(
+      'hotSpot',
+      ({ found }) => (found('nameplate.hotSpot')?.origin === 'derived' ? 'most' : 'rated'),
+      another('nameplate.thermalLimit'),
+    )
+    .plain('lockedRotorCurrentMax', 'torqueOnSupply'),
+  ofStage('load')
+    .plain('motorTorque', 'motorSpeed')
+    .against('motorPower', 'most', another('load.standardPower'))
+    .against('loadFraction', 'most', whole)
+    .against('peakTorque', 'most', another('load.peakAllowed'))
+    .plain('rmsTorque', 'poles'),
+  ofStage('supply')
+    .plain('motorVoltage')
+    .against('directBusDip', 'most', dip)
+    .against('directTerminalDip', 'most', ({ practice }) => practice.terminalDip)
+    .against('runningDrop', 'most', ({ practice }) => practice.runningDrop)
+    .against('unbalance', 'most', ({ job }) => limits[job.school].unbalance)
+    .plain('shortCircuitPower', 'feederAmpacity'),
+  ofStage('place')
+    .plain('motorEnclosure')
+    .against('ambient', 'rated', ({ job }) => limits[job.school].ambient)
+    .against('altitude', 'rated', ({ job }) => limits[job.school].altitude)
+    .plain('motorDerate', 'driveDerate', 'cabinetInside'),
+  ofStage('profile')
+    .plain('hours', 'energyThrottled', 'energySpeedControlled', 'energySaved')
+    .against('savingShare', 'least', ({ practice }) => practice.driveSavingShare)
+    .plain('peakInput'),
+  ofStage('starting')
+    .against('startingDip', 'most', dip)
+    .against('torqueMargin', 'least', ({ practice }) => practice.torqueMargin)
+    .against('accelerationTime', 'most', ({ given }) => given.starting.startTimeLimit)
+    .against('rotorHeat', 'most', ({ practice }) => practice.heatUse)
+    .plain('startingCurrent')
+    .against('startsPerHour', 'least', another('load.startsPerHour')),
+  ofStage('pick')
+    .plain('requiredPower')
+    .against('motorLoad', 'most', whole)
+    .plain('motorCurrent', 'driveCurrent')
+    .against('driveUsed', 'most', whole),
+  ofStage('drive')
+    .against('requiredCurrent', 'most', another('drive.availableCurrent'))
+    .against('overloadUsed', 'most', whole)
+    // Behind a filter it is the filtered peak that the winding sees.
+    .against('filteredPeak', 'most', another('drive.windingWithstand'))
+    .against('peakVoltage', 'most', another('drive.windingWithstand'), (known) => !filtered(known))
+    .plain('leastSpeed', 'mostSpeed')
+    .against('demandDistortion', 'most', another('drive.demandDistortionLimit'))
+    .against('voltageDistortion', 'most', another('drive.voltageDistortionLimit'))
+    .plain('shortestStop'),
+  ofStage('protection')
+    .plain('overloadDial')
+    .against('conductorAmpacity', 'least', another('protection.conductorMinAmpacity'))
+    .plain('conductorSize')
+    .against('branchDeviceMax', 'rated', undefined, ({ job }) => job.school === 'NEMA')
+    .against('groundingConductor', 'rated', undefined, ({ job }) => job.school === 'NEMA')
+    .against('branchDevice', 'rated', undefined, ({ job }) => job.school === 'IEC')
+    .against('loopImpedance', 'most', another('protection.loopImpedanceMax')),
+  ofStage('money')
+    .plain('firstCost', 'yearlyCost', 'lifeCost', 'yearlySaving')
+    .against('payback', 'most', within)
+    .plain('extraCapital'),
+].map(({ all }) => all);
+
 /** The four to six results each stage is looked at for, in their order; what is not known yet is left out. */
 export function readoutsOf(
   { given, practice, job }: Brief,
   values: Readonly<Record<string, AnyValue | undefined>>,
 ): Readout[] {
-  const { school } = job;
   const found = (id: string): Value | undefined => {
     const value = values[id];
     return typeof value?.value === 'number' ? (value as Value) : undefined;
   };
-  const { whole, unbalance, ambient, altitude } = limits[school];
-  const dip = given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
-  const stages: Readonly<Record<StageName, readonly Said[]>> = {
-    situation: [],
-    nameplate: [
-      'ratedCurrent',
-      'ratedTorque',
-      'slip',
-      'efficiencyMinimum',
-      // Worked out from the class alone it is no more than an upper bound.
-      ['hotSpot', found('nameplate.hotSpot')?.origin === 'derived' ? 'most' : 'rated', found('nameplate.thermalLimit')],
-      'lockedRotorCurrentMax',
-      'torqueOnSupply',
-    ],
-    load: [
-      'motorTorque',
-      'motorSpeed',
-      ['motorPower', 'most', found('load.standardPower')],
-      ['loadFraction', 'most', whole],
-      ['peakTorque', 'most', found('load.peakAllowed')],
-      'rmsTorque',
-      'poles',
-    ],
-    supply: [
-      'motorVoltage',
-      ['directBusDip', 'most', dip],
-      ['directTerminalDip', 'most', practice.terminalDip],
-      ['runningDrop', 'most', practice.runningDrop],
-      ['unbalance', 'most', unbalance],
-      'shortCircuitPower',
-      'feederAmpacity',
-    ],
-    place: [
-      'motorEnclosure',
-      ['ambient', 'rated', ambient],
-      ['altitude', 'rated', altitude],
-      'motorDerate',
-      'driveDerate',
-      'cabinetInside',
-    ],
-    profile: [
-      'hours',
-      'energyThrottled',
-      'energySpeedControlled',
-      'energySaved',
-      ['savingShare', 'least', practice.driveSavingShare],
-      'peakInput',
-    ],
-    starting: [
-      ['startingDip', 'most', dip],
-      ['torqueMargin', 'least', practice.torqueMargin],
-      ['accelerationTime', 'most', given.starting.startTimeLimit],
-      ['rotorHeat', 'most', practice.heatUse],
-      'startingCurrent',
-      ['startsPerHour', 'least', found('load.startsPerHour')],
-    ],
-    pick: ['requiredPower', ['motorLoad', 'most', whole], 'motorCurrent', 'driveCurrent', ['driveUsed', 'most', whole]],
-    drive: ofDrive(found, whole),
-    protection: [
-      'overloadDial',
-      ['conductorAmpacity', 'least', found('protection.conductorMinAmpacity')],
-      'conductorSize',
-      ...(school === 'NEMA' ? ['branchDeviceMax', 'groundingConductor'] : ['branchDevice']),
-      ['loopImpedance', 'most', found('protection.loopImpedanceMax')],
-    ],
-    money: [
-      'firstCost',
-      'yearlyCost',
-      'lifeCost',
-      'yearlySaving',
-      ['payback', 'most', quantity(yearsCounted({ given }) * YEAR, 'span', school, { source: '' })],
-      'extraCapital',
-    ],
-    handover: [],
-  };
-  return Object.entries(stages).flatMap(([stage, said]) =>
-    said
-      .map((each) => (typeof each === 'string' ? ([each] as const) : each))
-      .filter(([name]) => values[`${stage}.${name}`] !== undefined)
-      .slice(0, MOST_SHOWN)
-      .map(([name, kind, limit]): Readout => {
-        const id = `${stage}.${name}`;
-        const value = found(id);
-        return kind && limit && value ? { id, limit: bar(value, kind, limit) } : { id };
-      }),
-  );
+  const known: Known = { given, practice, job, found };
+  const readouts: Readout[] = [];
+  for (const stage of shown) {
+    const most = readouts.length + MOST_SHOWN;
+    for (const { id, kind, limit, asked } of stage) {
+      if (readouts.length === most) break;
+      if (values[id] === undefined || asked?.(known) === false) continue;
+      const value = found(id);
+      const at = value && limit?.(known);
+      readouts.push(
+        value && at ? { id, limit: bar(value, typeof kind === 'string' ? kind : kind(known), at) } : { id },
+      );
+    }
+  }
+  return readouts;
 }
 
 /** Temperatures count from 0 °C on a bar. */

@@ -26,6 +26,7 @@ import type { Inputs } from '../../job/inputs.ts';
 import { leastSheave } from './sheave.ts';
 import { compareSizes, type SizeChoice } from './size-comparison.ts';
 import { pullsSideways, reflectedInertia, shaftsOf, sideLoad, speedTyped, transmissionOf } from './transmission.ts';
+import { wholePoints } from './torque-curve.ts';
 import { usualBreakaway } from './ways.ts';
 
 /** Fields of the load; a reading that another stage has already is not asked again. */
@@ -93,10 +94,7 @@ function givenOf(brief: Brief, nameplate: NameplateResult, asks: Pick<Notebook<F
     efficiency: transmission.efficiency,
     breakaway,
     duty: job.load.way === 'duty' ? dutyOf(brief) : undefined,
-    curve:
-      job.load.way === 'curve'
-        ? rows['load.curve'].flatMap(({ speed, torque }) => (speed && torque ? [{ speed, torque }] : []))
-        : [],
+    curve: job.load.way === 'curve' ? wholePoints(rows['load.curve']) : [],
     voltage: nameplate.values.voltage?.value ?? (school === 'NEMA' ? 460 : 400),
     wanted: speedTyped(transmission, school),
     ask: standsIn ? asks.sharpen : asks.need,

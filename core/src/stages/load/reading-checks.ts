@@ -4,6 +4,7 @@ import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
 import type { Brief } from '../stage.ts';
 import { PRACTICE } from '../../ground/value.ts';
 import type { LoadValues } from './values.ts';
+import { wholePoints, type TypedPoint } from './torque-curve.ts';
 import { onMotor } from './ways.ts';
 
 /** Below this share of rated power the current of a motor is mostly magnetising. Common practice, no published source. */
@@ -87,14 +88,13 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
   }
 
   function checkCurve(): void {
-    const points = rows['load.curve'].flatMap(({ at, speed, torque }) => (speed && torque ? [{ at, speed }] : []));
-    const seen = new Set<number>();
-    const twice = points.find(({ speed }) => seen.size === seen.add(speed.value).size);
+    const points = wholePoints(rows['load.curve']);
+    const twice = firstTwice(points);
     if (twice)
       flag('load.curve-twice', `${twice.speed.text} stands in the table more than once; the first torque counts.`, {
         field: `load.curve.${twice.at}.speed`,
       });
-    const end = points.reduce((most, { speed }) => Math.max(most, speed.value), 0);
+    const end = highestOf(points);
     const { drivenSpeed } = values;
     if (points.length > 1 && drivenSpeed && drivenSpeed.value > end * 1.02)
       flag(
@@ -103,4 +103,18 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
         { field: `load.curve.${points.at(-1)?.at ?? 0}.speed` },
       );
   }
+}
+
+/** The first point whose speed stands in the table before; most tables rise and need no second look. */
+function firstTwice(points: readonly TypedPoint[]): TypedPoint | undefined {
+  const rises = points.every(({ speed }, at) => at === 0 || speed.value > (points[at - 1]?.speed.value ?? 0));
+  if (rises) return undefined;
+  const seen = new Set<number>();
+  return points.find(({ speed }) => seen.size === seen.add(speed.value).size);
+}
+
+function highestOf(points: readonly TypedPoint[]): number {
+  let most = 0;
+  for (const { speed } of points) most = Math.max(most, speed.value);
+  return most;
 }

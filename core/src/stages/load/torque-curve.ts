@@ -1,4 +1,6 @@
+import type { RowOf } from '../../job/inputs.ts';
 import type { Job } from '../../job/job.ts';
+import type { Value } from '../../ground/value.ts';
 
 /** Torque against speed, seen from the motor shaft, rising in speed; SI. */
 export interface TorqueCurve {
@@ -20,6 +22,13 @@ export interface CurveSetting {
   /** Points of a table already carried to the motor shaft. */
   readonly table: readonly { readonly speed: number; readonly torque: number }[];
 }
+
+type Row = RowOf<'load.curve'>;
+/** A row of the table with both its figures. */
+export type TypedPoint = Row & { readonly speed: Value; readonly torque: Value };
+
+export const wholePoints = (rows: readonly Row[]): readonly TypedPoint[] =>
+  rows.filter((row): row is TypedPoint => row.speed !== undefined && row.torque !== undefined);
 
 const STEPS = 60;
 const REACH = 1.2;

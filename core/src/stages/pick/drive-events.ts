@@ -1,6 +1,6 @@
 import type { LoadResult } from '../load/load-result.ts';
 import type { Fit } from '../../motor/fit-circuit.ts';
-import { fitMotor, fitTargets } from '../../motor/fit-motor.ts';
+import { fitOf } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { OptionBrief } from '../stage.ts';
 import type { DriveEvent } from '../../catalogue/drive-duty.ts';
@@ -34,7 +34,7 @@ export function driveEvents(
   inertia: number | undefined,
 ): DriveEvent[] {
   const { given, practice } = brief;
-  const circuit = fitMotor(fitTargets(motor, given.starting, practice.fixedLossShare.value))?.circuit;
+  const circuit = fitOf(motor, given.starting, practice.fixedLossShare.value)?.circuit;
   const at = (torque: number): number => currentAtTorque(motor, circuit, Math.abs(torque));
   const { motorTorque, peakTorque, breakaway } = load.values;
   const events: DriveEvent[] = [];

@@ -1,6 +1,6 @@
 import type { Practice } from '../../job/practice.ts';
 import { inputFed, leastInputFed, takenOnLine, type LosingMotor, type Taken } from '../../motor/at-part-load.ts';
-import { fitMotor, fitTargets } from '../../motor/fit-motor.ts';
+import { fitOf } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { OptionBrief } from '../stage.ts';
 import { DRIVE_INPUT } from '../../motor/drive-input.ts';
@@ -20,7 +20,7 @@ export interface Fed extends LosingMotor {
 /** A motor by its fitted circuit. */
 export const fedMotor = (motor: Motor, { given, practice }: OptionBrief, guaranteed: boolean): Fed => ({
   ...motor,
-  circuit: fitMotor(fitTargets(motor, given.starting, practice.fixedLossShare.value))?.circuit,
+  circuit: fitOf(motor, given.starting, practice.fixedLossShare.value)?.circuit,
   fixedShare: practice.fixedLossShare.value,
   guaranteed,
   practice,

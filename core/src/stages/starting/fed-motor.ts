@@ -117,11 +117,11 @@ export function instant(into: Instant, run: Running, at: Moment): void {
   if (feed.kind === 'drive') return void onDrive(into, run, at, feed);
   const slip = slipAt(run, at);
   const { hz } = circuit;
-  if (!circuit.saturation) return void connected(into, run, stateInto(run.state, circuit, { slip, hz }), at);
+  if (!circuit.saturation) return void connected(into, run, stateInto(run.state, circuit, slip, hz), at);
   // In star a winding carries √3 of what the line current stands for in delta.
   const winding = feed.kind === 'star-delta' && at.changedAt === undefined ? Math.sqrt(3) : 1;
   const shareAt = (leakage: number): number => {
-    connected(into, run, stateInto(run.state, circuit, { slip, hz, leakage }), at);
+    connected(into, run, stateInto(run.state, circuit, slip, hz, leakage), at);
     return leakageAt(circuit, winding * (into[of.motorCurrent] ?? 0));
   };
   run.leakage = settleLeakage(shareAt, run.leakage, NEAR);
@@ -273,11 +273,13 @@ function onDrive(into: Instant, run: Running, { time, speed }: Moment, feed: Dri
   const { circuit, turning, ratedCurrent, ratedTorque } = setting;
   const magnetising = circuit.volts / Math.sqrt(3) / (circuit.x1 + circuit.xm);
   const active = Math.sqrt(Math.max(1e-9, ratedCurrent ** 2 - magnetising ** 2));
-  const torqueAt = (limit: number): number =>
-    (ratedTorque * Math.sqrt(Math.max(0, (limit * ratedCurrent) ** 2 - magnetising ** 2))) / active;
-  const most = torqueAt(feed.currentLimit);
+  const perAmpere = ratedTorque / active;
+  const most = perAmpere * activeOf(feed.currentLimit * ratedCurrent, magnetising);
   // The first seconds may have more than the minute that follows.
-  const breakaway = feed.peakLimit === undefined ? most : Math.max(most, torqueAt(feed.peakLimit));
+  const breakaway =
+    feed.peakLimit === undefined
+      ? most
+      : Math.max(most, perAmpere * activeOf(feed.peakLimit * ratedCurrent, magnetising));
   const resisting = interpolate(turning.speeds, turning.torques, speed);
   const bearable = Math.min(most, setting.ceiling?.torques.at(-1) ?? most);
   const allowed = speed < 0.05 * synchronous ? Math.min(breakaway, feed.boost * ratedTorque) : bearable;
@@ -299,6 +301,10 @@ function onDrive(into: Instant, run: Running, { time, speed }: Moment, feed: Dri
   into[of.statorLoss] = statorLoss;
   into[of.input] = input;
 }
+
+/** What of a current is left for torque, A. */
+const activeOf = (current: number, magnetising: number): number =>
+  Math.sqrt(Math.max(0, current * current - magnetising * magnetising));
 
 /** Slip at a torque with rated flux, small and in proportion. */
 function slipPart({ circuit, ratedTorque }: FedMotor, torque: number): number {

@@ -66,31 +66,27 @@ export function recorder() {
       rows.statorHeat.push(statorHeat);
     },
     trace: (): Trace => rows,
-    /** Least torque over the load, of rated. */
-    least: (ratedTorque: number): Margin =>
-      leastMargin(
-        rows.speed,
-        rows.loadTorque.map((load, at) => ((available[at] ?? 0) - load) / ratedTorque),
-      ),
+    least: (ratedTorque: number): Margin => leastMargin(rows, available, ratedTorque),
   };
 }
 
-/** Up to nine tenths of the speed reached: beyond it motor and load meet, and there is no margin to speak of. */
-function leastMargin(speeds: readonly number[], over: readonly number[]): Margin {
-  const end = MARGIN_UP_TO * (speeds.at(-1) ?? 0);
-  let margin = Number.POSITIVE_INFINITY;
-  let speed = 0;
-  const consider = (value: number, where: number): void => {
-    if (value >= margin) return;
-    margin = value;
-    speed = where;
-  };
-  for (const [at, value] of over.entries()) {
-    const here = speeds[at] ?? 0;
-    const next = speeds[at + 1];
-    if (here <= end) consider(value, here);
-    if (here < end && next !== undefined && next > end)
-      consider(value + ((end - here) / (next - here)) * ((over[at + 1] ?? value) - value), end);
+/**
+ * Least torque over the load, of rated, up to nine tenths of the speed reached: beyond it motor and load meet, and there is no
+ * margin to speak of.
+ */
+function leastMargin({ speed, loadTorque }: Trace, available: readonly number[], ratedTorque: number): Margin {
+  const end = MARGIN_UP_TO * (speed.at(-1) ?? 0);
+  const over = (at: number): number => ((available[at] ?? 0) - (loadTorque[at] ?? 0)) / ratedTorque;
+  let least: Margin = { margin: Number.POSITIVE_INFINITY, speed: 0 };
+  for (let at = 0; at < speed.length; at++) {
+    const here = speed[at] ?? 0;
+    const next = speed[at + 1];
+    const value = over(at);
+    if (here <= end && value < least.margin) least = { margin: value, speed: here };
+    if (here < end && next !== undefined && next > end) {
+      const there = value + ((end - here) / (next - here)) * (over(at + 1) - value);
+      if (there < least.margin) least = { margin: there, speed: end };
+    }
   }
-  return { margin, speed };
+  return least;
 }

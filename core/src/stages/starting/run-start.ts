@@ -59,7 +59,12 @@ let memory: { readonly fed: FedMotor; readonly steps: number; readonly starts: M
 function same(a: unknown, b: unknown): boolean {
   if (a === b) return true;
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
-  if (Array.isArray(a)) return Array.isArray(b) && a.length === b.length && a.every((each, at) => same(each, b[at]));
+  if (Array.isArray(a)) {
+    if (!Array.isArray(b) || a.length !== b.length) return false;
+    // Written out: of two long load curves all but one point are alike.
+    for (let at = 0; at < a.length; at++) if (a[at] !== b[at] && !same(a[at], b[at])) return false;
+    return true;
+  }
   const keys = Object.keys(a);
   return (
     keys.length === Object.keys(b).length &&

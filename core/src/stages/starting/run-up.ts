@@ -3,7 +3,7 @@ import { windageAt } from '../../motor/circuit.ts';
 import { instant, of, running, type FedMotor, type Instant, type Moment, type Running } from './fed-motor.ts';
 import { feedEvents, longestStep, rising, type Feed } from './feeds.ts';
 import { finalSpeed } from './final-speed.ts';
-import { MARGIN_UP_TO, recorder, type Trace } from './recorder.ts';
+import { MARGIN_UP_TO, recorder, type Reached, type Trace } from './recorder.ts';
 
 export interface RunUp {
   readonly trace: Trace;
@@ -56,6 +56,8 @@ export interface RunUpSetting extends FedMotor {
 type Rates = Float64Array;
 const RATES = 6;
 
+type Written<Of> = { -readonly [Name in keyof Of]: Of[Name] };
+
 /** A run on its way; written over as it goes. */
 interface Way extends Moment {
   rotorHeat: number;
@@ -85,6 +87,8 @@ interface Course {
   readonly bends: readonly number[];
   readonly now: Instant;
   readonly stages: readonly [Rates, Rates, Rates, Rates];
+  /** The middle of the newest step; written over. */
+  readonly middle: Written<Reached>;
   readonly out: ReturnType<typeof recorder>;
 }
 
@@ -135,6 +139,7 @@ function courseOf(setting: RunUpSetting): Course {
     bends: setting.ceiling?.speeds ?? [],
     now: new Float64Array(9),
     stages: [buffer(), buffer(), buffer(), buffer()],
+    middle: { time: 0, speed: 0, rotorHeat: 0, statorHeat: 0 },
     out: recorder(),
   };
 }
@@ -181,49 +186,54 @@ function stepLength(course: Course, way: Way, rate: number): number {
   const { time, speed, changedAt } = way;
   // Where nothing moves until the change-over, heat alone goes on, evenly.
   const waits = changedAt === undefined && rate <= 0 && speed === 0;
-  const nextEvent = events.find((each) => each > time + 1e-9);
-  const longest = nextEvent === undefined ? SETTLED : course.longest;
+  const nextEvent = firstAbove(events, time + 1e-9);
+  const longest = nextEvent === Number.POSITIVE_INFINITY ? SETTLED : course.longest;
   let step = waits ? LONGEST : Math.min(longest, rate > 0 ? widest / rate : longest);
-  if (nextEvent !== undefined) step = Math.min(step, nextEvent - time);
+  step = Math.min(step, nextEvent - time);
   if (rate <= 0) return step;
-  const until = (there: number): number => Math.max(1e-4, (there - speed) / rate);
   if (changedAt === undefined && (feed.kind === 'star-delta' || feed.kind === 'autotransformer')) {
     const change = feed.changeSpeed * run.synchronous;
-    if (speed < change) step = Math.min(step, until(change));
+    if (speed < change) step = Math.min(step, timeTo(change, speed, rate));
   }
   // So that the least margin does not fall between two steps.
-  const bend = bends.find((each) => each > speed * 1.000_01 + 1e-9);
-  if (bend !== undefined) step = Math.min(step, until(bend));
-  return Math.min(step, until(target) * 1.0001 + 1e-6);
+  step = Math.min(step, timeTo(firstAbove(bends, speed * 1.000_01 + 1e-9), speed, rate));
+  return Math.min(step, timeTo(target, speed, rate) * 1.0001 + 1e-6);
+}
+
+/** s until a speed is reached, but for a least step. */
+const timeTo = (there: number, speed: number, rate: number): number => Math.max(1e-4, (there - speed) / rate);
+
+/** The first of them that is larger; without end where none is. */
+function firstAbove(all: readonly number[], least: number): number {
+  for (const each of all) if (each > least) return each;
+  return Number.POSITIVE_INFINITY;
 }
 
 /** One step of Runge and Kutta’s classical method; the rates at its start are known. */
 function advance(course: Course, way: Way, rate: number, step: number): void {
-  const { now, stages, out } = course;
+  const { now, stages, middle, out } = course;
   const [first, second, third, fourth] = stages;
   const { time, speed } = way;
   const atHalf = rates(course, way, time + step / 2, speed + (step / 2) * rate, second);
   const again = rates(course, way, time + step / 2, speed + (step / 2) * atHalf, third);
   // The middle of the step is known well enough to draw and to look for the least margin.
-  const halfway = (at: number): number => (step / 4) * ((first[at] ?? 0) + (third[at] ?? 0));
-  const middle = {
-    time: time + step / 2,
-    speed: Math.max(0, speed + (step / 2) * atHalf),
-    rotorHeat: way.rotorHeat + halfway(1),
-    statorHeat: way.statorHeat + halfway(2),
-  };
+  middle.time = time + step / 2;
+  middle.speed = Math.max(0, speed + (step / 2) * atHalf);
+  middle.rotorHeat = way.rotorHeat + (step / 4) * ((first[1] ?? 0) + (third[1] ?? 0));
+  middle.statorHeat = way.statorHeat + (step / 4) * ((first[2] ?? 0) + (third[2] ?? 0));
   out.push(middle, now, way.newestLoad);
   rates(course, way, time + step, speed + step * again, fourth);
-  const gain = (at: number): number =>
-    (step / 6) * ((first[at] ?? 0) + 2 * (second[at] ?? 0) + 2 * (third[at] ?? 0) + (fourth[at] ?? 0));
-  way.speed = Math.max(0, speed + gain(0));
-  way.rotorHeat += gain(1);
-  way.statorHeat += gain(2);
-  way.input += gain(3);
-  way.load += gain(4);
-  way.friction += gain(5);
+  way.speed = Math.max(0, speed + gain(stages, step, 0));
+  way.rotorHeat += gain(stages, step, 1);
+  way.statorHeat += gain(stages, step, 2);
+  way.input += gain(stages, step, 3);
+  way.load += gain(stages, step, 4);
+  way.friction += gain(stages, step, 5);
   way.time = time + step;
 }
+
+const gain = ([first, second, third, fourth]: Course['stages'], step: number, at: number): number =>
+  (step / 6) * ((first[at] ?? 0) + 2 * (second[at] ?? 0) + 2 * (third[at] ?? 0) + (fourth[at] ?? 0));
 
 /** From star or tap to the full voltage, once speed or time is reached. */
 function changeOver(course: Course, way: Way, synchronous: number): void {

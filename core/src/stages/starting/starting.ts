@@ -1,4 +1,4 @@
-import { fitMotor, fitTargets, type Machine } from '../../motor/fit-motor.ts';
+import { fitOf, type Machine } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { loadField } from '../load/ways.ts';
 import { notebook, type StageResult } from '../stage.ts';
@@ -84,7 +84,7 @@ export function startingOn(on: StartingOn): StartingResult {
 
 /** The circuit of the motor, with what of its figures fights; undefined where no motor can have them. */
 function machineOf(motor: Motor, { brief }: StartingOn, flag: Flag): Machine | undefined {
-  const machine = fitMotor(fitTargets(motor, brief.given.starting, brief.practice.fixedLossShare.value));
+  const machine = fitOf(motor, brief.given.starting, brief.practice.fixedLossShare.value);
   if (!machine) {
     flag(
       'starting.no-circuit',

@@ -3,7 +3,7 @@ import { formatNumber } from '../../ground/quantity/format.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import { terminalImpedance } from '../../motor/circuit.ts';
-import { fitMotor, fitTargets } from '../../motor/fit-motor.ts';
+import { fitOf } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { Brief } from '../stage.ts';
@@ -62,7 +62,7 @@ export function directStart(
 
 /** From the circuit fitted to the motor, the same that starting runs up. */
 export function standstillPowerFactor(of: Motor, { given, practice, job }: Brief): Value {
-  const fit = fitMotor(fitTargets(of, given.starting, practice.fixedLossShare.value));
+  const fit = fitOf(of, given.starting, practice.fixedLossShare.value);
   if (!fit) return practice.lockedRotorPowerFactor;
   const { re, im } = terminalImpedance(fit.circuit, 1);
   return quantity(re / Math.hypot(re, im), 'powerFactor', job.school, {
