@@ -2,22 +2,13 @@
 // 231 in³, inch of water 249.089 Pa at 4 °C, metric horsepower 75 kgf·m/s, short ton 2000 lb), a year of 365 days.
 import { describe, expect, it } from 'vitest';
 import { complex, divide, inverse, lagging, magnitude, multiply, parallel, subtract } from '../src/ground/complex.ts';
-import {
-  checkField,
-  choice,
-  is,
-  named,
-  never,
-  not,
-  quantity as quantityField,
-  readFigures,
-  type FieldSpec,
-} from '../src/ground/field.ts';
+import { choice, is, named, never, not, quantity as quantityField, type FieldSpec } from '../src/ground/field.ts';
 import { bySeverity, findingSchema } from '../src/ground/finding.ts';
 import { bisect, fallingRoot, interpolate, leastOf, mostOf, quantile } from '../src/ground/numeric.ts';
 import { formatNumber, formatOther, formatQuantity } from '../src/ground/quantity/format.ts';
 import { acceptedUnits, parseGroups, parseNumber, parseQuantity } from '../src/ground/quantity/parse.ts';
 import { dimensions, findUnit, type Dimension } from '../src/ground/quantity/units.ts';
+import { checkField, readFigures } from '../src/ground/read-field.ts';
 import { remembered } from '../src/ground/remembered.ts';
 import { openTable } from '../src/ground/tables/table.ts';
 import { quantity, wording } from '../src/ground/value.ts';

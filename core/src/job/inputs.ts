@@ -1,5 +1,6 @@
 import { quantityFields, rowFields, stageFields, type RowFields } from './fields.ts';
-import { readFigures, type Fields, type FieldSpec } from '../ground/field.ts';
+import type { Fields, FieldSpec } from '../ground/field.ts';
+import { readFigures } from '../ground/read-field.ts';
 import type { Finding } from '../ground/finding.ts';
 import type { Job } from './job.ts';
 import { placeOf, type Option } from './options.ts';

@@ -1,4 +1,5 @@
-import { checkField, type Field, type Fields } from '../ground/field.ts';
+import type { Field, Fields } from '../ground/field.ts';
+import { checkField } from '../ground/read-field.ts';
 import { fields as plateFields } from '../stages/nameplate/fields.ts';
 import { issuesOf } from '../job/job.ts';
 import { readPlate } from '../stages/nameplate/read/read-plate.ts';

@@ -1,4 +1,5 @@
-import { checkField, type Field, type Fields, type FieldSpec } from '../../../ground/field.ts';
+import type { Field, Fields, FieldSpec } from '../../../ground/field.ts';
+import { checkField } from '../../../ground/read-field.ts';
 import { fields as declared } from '../fields.ts';
 import { parseGroups } from '../../../ground/quantity/parse.ts';
 import type { School } from '../../../ground/quantity/units.ts';

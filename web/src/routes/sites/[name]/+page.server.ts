@@ -2,7 +2,7 @@ import { documentSchema } from '@pilgrim/core';
 import { practiceFields } from '@pilgrim/core/job/practice';
 import { practiceReasons } from '@pilgrim/core/job/practice-reasons';
 import { practiceNames, ruleOf } from '@pilgrim/core/job/practice-rules';
-import { checkField } from '@pilgrim/core/ground/field';
+import { checkField } from '@pilgrim/core/ground/read-field';
 import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
 import { stageTitles } from '@pilgrim/core/ground/stage-names';
 import { error, fail } from '@sveltejs/kit';
