@@ -148,16 +148,17 @@ export function stateAtVoltage(circuit: Circuit, slip: number, volts: number, hz
   return scratchInto({ re: 0, im: 0, airGap: 0, core: 0 });
 }
 
-function evaluateAtVoltage(circuit: Circuit, slip: number, volts: number, hz: number): void {
+/** Gives the share of the leakage that is left; `from` is a first guess of it. */
+function evaluateAtVoltage(circuit: Circuit, slip: number, volts: number, hz: number, from = 1): number {
   if (!circuit.saturation) {
     evaluate(circuit, slip, hz, 1);
-    return;
+    return 1;
   }
   const phase = volts / Math.sqrt(3);
-  settleLeakage((leakage) => {
+  return settleLeakage((leakage) => {
     evaluate(circuit, slip, hz, leakage);
     return leakageAt(circuit, phase / scratchSize());
-  });
+  }, from);
 }
 
 const scratchSize = (): number => Math.sqrt((scratch[0] ?? 0) ** 2 + (scratch[1] ?? 0) ** 2);
@@ -285,17 +286,15 @@ export function leastBetween(low: number, high: number, of: (x: number) => numbe
 /** Air-gap torque at a voltage and frequency, N·m. */
 export function torqueAt(circuit: Circuit, slip: number, volts = circuit.volts, hz = circuit.hz): number {
   const scale = (volts * volts) / 3 / synchronousSpeed(hz, circuit.poles);
-  if (circuit.saturation) {
-    const { re, im, airGap } = stateAtVoltage(circuit, slip, volts, hz);
-    return (scale * airGap) / (re * re + im * im);
-  }
-  return scale * relativeTorque(circuit, slip, hz);
+  evaluateAtVoltage(circuit, slip, volts, hz);
+  const re = scratch[0] ?? 0;
+  const im = scratch[1] ?? 0;
+  return (scale * (scratch[2] ?? 0)) / (re * re + im * im);
 }
 
-/** Torque but for a factor that is the same at every slip. */
-function relativeTorque(circuit: Circuit, slip: number, hz: number): number {
-  if (circuit.saturation) return torqueAt(circuit, slip, circuit.volts, hz);
-  evaluate(circuit, slip, hz, 1);
+/** Torque but for a factor that is the same at every slip; `left` is the leakage of a slip near by, and then of this one. */
+function relativeTorque(circuit: Circuit, slip: number, hz: number, left: { leakage: number }): number {
+  left.leakage = evaluateAtVoltage(circuit, slip, circuit.volts, hz, left.leakage);
   const re = scratch[0] ?? 0;
   const im = scratch[1] ?? 0;
   return (scratch[2] ?? 0) / (re * re + im * im);
@@ -306,12 +305,13 @@ const SCAN = 400;
 /** Slip of greatest torque between standstill and synchronous speed: a scan, then golden section. */
 export function breakdownSlip(circuit: Circuit, hz = circuit.hz, steps = SCAN, tolerance = 1e-7): number {
   const ratio = 10 ** (-3 / steps);
+  const left = { leakage: 1 };
   let best = 1;
-  let most = relativeTorque(circuit, 1, hz);
+  let most = relativeTorque(circuit, 1, hz, left);
   let slip = 1;
   for (let step = 1; step <= steps; step++) {
     slip *= ratio;
-    const torque = relativeTorque(circuit, slip, hz);
+    const torque = relativeTorque(circuit, slip, hz, left);
     if (torque > most) {
       most = torque;
       best = slip;
@@ -323,21 +323,21 @@ export function breakdownSlip(circuit: Circuit, hz = circuit.hz, steps = SCAN, t
   let high = best / ratio;
   let a = high - GOLDEN * (high - low);
   let b = low + GOLDEN * (high - low);
-  let atA = relativeTorque(circuit, a, hz);
-  let atB = relativeTorque(circuit, b, hz);
+  let atA = relativeTorque(circuit, a, hz, left);
+  let atB = relativeTorque(circuit, b, hz, left);
   while (high - low > tolerance) {
     if (atA > atB) {
       high = b;
       b = a;
       atB = atA;
       a = high - GOLDEN * (high - low);
-      atA = relativeTorque(circuit, a, hz);
+      atA = relativeTorque(circuit, a, hz, left);
     } else {
       low = a;
       a = b;
       atA = atB;
       b = low + GOLDEN * (high - low);
-      atB = relativeTorque(circuit, b, hz);
+      atB = relativeTorque(circuit, b, hz, left);
     }
   }
   return (low + high) / 2;

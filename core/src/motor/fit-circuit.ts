@@ -215,6 +215,10 @@ const PEAK_TOLERANCE = 2e-4;
 const breakdownOf = (circuit: Circuit): number =>
   torqueAt(circuit, breakdownSlip(circuit, circuit.hz, PEAK_STEPS, PEAK_TOLERANCE));
 
+/** The same without the search between two slips. */
+const breakdownRoughly = (circuit: Circuit): number =>
+  torqueAt(circuit, breakdownSlip(circuit, circuit.hz, PEAK_STEPS, Number.POSITIVE_INFINITY));
+
 interface Found {
   readonly circuit: Circuit;
   /** The losses of plate and slip go together. */
@@ -231,6 +235,26 @@ export function fitCircuit(targets: FitTargets): Fit | undefined {
   return { circuit: found.circuit, quantities, fights: fightsOf(quantities, found.consistent, found.doubleCaged) };
 }
 
+/** A circuit and how far its breakdown torque is off the aim. */
+interface Aimed {
+  readonly circuit: Circuit;
+  readonly off: number;
+}
+
+/** What is tried, and how far it is from what is known. */
+interface Tried extends Standstill {
+  readonly away: number;
+}
+
+/** So many groups are searched finely whatever they look like. */
+const FINE = 5;
+/** Roughly so near the aim or less, and a group is searched finely after all; of the others the nearest few at the end. */
+const PROMISING = 0.03;
+const LAST = 8;
+/** A miss with which nothing better is looked for: at once, or once all shares of the stator were tried. */
+const GOOD = 0.002;
+const GOOD_OF_GROUP = 0.02;
+
 /**
  * Fits a double-cage circuit to a plate and what its design promises (method of Pedra and Córcoles, IEEE Trans. Energy
  * Conversion 2004, in spirit: rated and standstill points are met exactly in closed form, the magnetising reactance is
@@ -242,80 +266,127 @@ export function findCircuit(targets: FitTargets): Found | undefined {
   if (!(speed < synchronous) || !(speed > 0.5 * synchronous) || !(targets.efficiency < 1)) return undefined;
   const losses = splitLosses(targets);
   const wanted = (targets.breakdownTorque * power) / speed;
-  const phase = voltage / Math.sqrt(3);
-
   // A class promises the least breakdown torque; what comes out above it is as real.
   const aim = targets.torquesAtLeast ? wanted * USUAL_OVER_LEAST : wanted;
   const missOf = (off: number): number =>
     targets.torquesAtLeast && (1 + off) * aim >= wanted * 0.999 && off < 1 ? 0 : Math.abs(off);
-
-  /** Best circuit over the magnetising reactance for one stator share, standstill torque and current. */
-  const search = (
-    statorShare: number,
-    lockedTorque: number,
-    lockedCurrent: number,
-  ): { circuit: Circuit; miss: number } | undefined => {
-    const at = (xm: number): { circuit: Circuit; off: number } | undefined => {
-      const circuit = circuitFor(targets, losses, xm, { statorShare, lockedTorque, lockedRotorCurrent: lockedCurrent });
-      return circuit && { circuit, off: breakdownOf(circuit) / aim - 1 };
-    };
-    let best: { circuit: Circuit; off: number } | undefined;
-    let before: { xm: number; off: number } | undefined;
-    const smallest = (0.9 * phase) / current;
-    for (let step = 0; step <= SCAN; step++) {
-      const xm = smallest * 12 ** (step / SCAN);
-      const found = at(xm);
-      if (!found) {
-        before = undefined;
-        continue;
-      }
-      if (!best || Math.abs(found.off) < Math.abs(best.off)) best = found;
-      if (before && before.off * found.off <= 0) {
-        let [low, high] = [before, { xm, off: found.off }];
-        for (let round = 0; round < 22; round++) {
-          const middle = Math.sqrt(low.xm * high.xm);
-          const centre = at(middle);
-          if (!centre) break;
-          if (Math.abs(centre.off) < Math.abs(best.off)) best = centre;
-          if (Math.abs(centre.off) < (targets.torquesAtLeast ? 0.05 : 1e-5)) break;
-          if (centre.off * low.off <= 0) high = { xm: middle, off: centre.off };
-          else low = { xm: middle, off: centre.off };
-        }
-        break;
-      }
-      before = { xm, off: found.off };
-    }
-    return best && { circuit: best.circuit, miss: missOf(best.off) };
+  const range: Range = {
+    smallest: (0.9 * (voltage / Math.sqrt(3))) / current,
+    aim,
+    near: targets.torquesAtLeast ? 0.05 : 1e-5,
   };
+  const circuitAt =
+    (tried: Tried) =>
+    (xm: number): Circuit | undefined =>
+      circuitFor(targets, losses, xm, tried);
 
-  // What is promised and the usual split first; then what is near, each step off a known figure weighed as a miss.
-  const least = Math.min(1, targets.lockedRotorCurrentLeast / targets.lockedRotorCurrent);
-  const currents = least > 0.995 ? [1] : [1, 0.75, 0.5, 0.25, 0].map((part) => least + part * (1 - least));
-  const torques = targets.torquesAtLeast
-    ? [1, 1.1, 1.25, 1.4, 1.6, 1.9, 2.3, 2.8]
-    : [1, 1.1, 0.9, 1.25, 0.8, 1.5, 0.65, 2, 0.5];
   let chosen: { circuit: Circuit; miss: number } | undefined;
-  find: for (const currentFactor of currents) {
-    for (const torqueFactor of torques) {
-      for (const shareFactor of [1, 0.75, 1.25, 0.5]) {
-        const found = search(
-          Math.min(0.7, targets.statorShare * shareFactor),
-          targets.lockedRotorTorque * torqueFactor,
-          targets.lockedRotorCurrent * currentFactor,
-        );
-        const off = targets.torquesAtLeast ? 0 : Math.abs(Math.log(torqueFactor));
-        if (found && (!chosen || found.miss + off < chosen.miss))
-          chosen = { circuit: found.circuit, miss: found.miss + off };
-        if (chosen && chosen.miss < 0.002) break find;
-      }
-      if (chosen && chosen.miss < 0.02) break find;
+  const look = (tried: Tried): void => {
+    if (chosen && tried.away >= chosen.miss) return;
+    const found = nearestOf(circuitAt(tried), range);
+    const miss = found && missOf(found.off) + tried.away;
+    if (found && miss !== undefined && (!chosen || miss < chosen.miss)) chosen = { circuit: found.circuit, miss };
+  };
+  const within = (miss: number): boolean => chosen !== undefined && chosen.miss < miss;
+
+  const left: { readonly tried: Tried; readonly miss: number }[] = [];
+  for (const [at, group] of groupsOf(targets).entries()) {
+    for (const tried of group) {
+      const miss = at < FINE ? 0 : missOf(roughlyOff(circuitAt(tried), range)) + tried.away;
+      if (miss < PROMISING) look(tried);
+      else left.push({ tried, miss });
+      if (within(GOOD)) break;
     }
+    if (within(GOOD_OF_GROUP)) break;
   }
+  if (!within(GOOD_OF_GROUP))
+    for (const { tried } of left.toSorted((a, b) => a.miss - b.miss).slice(0, LAST)) look(tried);
   return {
     circuit: chosen?.circuit ?? singleCage(targets, losses),
     consistent: losses.consistent,
     doubleCaged: chosen !== undefined,
   };
+}
+
+/** What is promised and the usual split first; then what is near, each step off a known figure weighed as a miss. */
+function groupsOf(targets: FitTargets): Tried[][] {
+  const least = Math.min(1, targets.lockedRotorCurrentLeast / targets.lockedRotorCurrent);
+  const currents = least > 0.995 ? [1] : [1, 0.75, 0.5, 0.25, 0].map((part) => least + part * (1 - least));
+  const torques = targets.torquesAtLeast
+    ? [1, 1.1, 1.25, 1.4, 1.6, 1.9, 2.3, 2.8]
+    : [1, 1.1, 0.9, 1.25, 0.8, 1.5, 0.65, 2, 0.5];
+  return currents.flatMap((currentFactor) =>
+    torques.map((torqueFactor) =>
+      [1, 0.75, 1.25, 0.5].map((shareFactor) => ({
+        statorShare: Math.min(0.7, targets.statorShare * shareFactor),
+        lockedTorque: targets.lockedRotorTorque * torqueFactor,
+        lockedRotorCurrent: targets.lockedRotorCurrent * currentFactor,
+        away: targets.torquesAtLeast ? 0 : Math.abs(Math.log(torqueFactor)),
+      })),
+    ),
+  );
+}
+
+/** Where the magnetising reactance is looked for, from the smallest to twelve times that, and for which breakdown torque. */
+interface Range {
+  readonly smallest: number;
+  readonly aim: number;
+  /** A miss that is near enough. */
+  readonly near: number;
+}
+
+type CircuitAt = (xm: number) => Circuit | undefined;
+
+/** The circuit with the breakdown torque nearest the aim; undefined where no reactance gives one. */
+function nearestOf(circuitAt: CircuitAt, { smallest, aim, near }: Range): Aimed | undefined {
+  const at = (xm: number): Aimed | undefined => {
+    const circuit = circuitAt(xm);
+    return circuit && { circuit, off: breakdownOf(circuit) / aim - 1 };
+  };
+  let best: Aimed | undefined;
+  let before: { xm: number; off: number } | undefined;
+  for (let step = 0; step <= SCAN; step++) {
+    const xm = smallest * 12 ** (step / SCAN);
+    const found = at(xm);
+    if (!found) {
+      before = undefined;
+      continue;
+    }
+    if (!best || Math.abs(found.off) < Math.abs(best.off)) best = found;
+    if (before && before.off * found.off <= 0) {
+      let [low, high] = [before, { xm, off: found.off }];
+      for (let round = 0; round < 22; round++) {
+        const middle = Math.sqrt(low.xm * high.xm);
+        const centre = at(middle);
+        if (!centre) break;
+        if (Math.abs(centre.off) < Math.abs(best.off)) best = centre;
+        if (Math.abs(centre.off) < near) break;
+        if (centre.off * low.off <= 0) high = { xm: middle, off: centre.off };
+        else low = { xm: middle, off: centre.off };
+      }
+      break;
+    }
+    before = { xm, off: found.off };
+  }
+  return best;
+}
+
+const ROUGH_SCAN = 12;
+
+/** The same in a few steps, its torque to within a hundredth: nothing where the aim lies between two of them. */
+function roughlyOff(circuitAt: CircuitAt, { smallest, aim }: Range): number {
+  let least = Number.POSITIVE_INFINITY;
+  let before: number | undefined;
+  for (let step = 0; step <= ROUGH_SCAN; step++) {
+    const circuit = circuitAt(smallest * 12 ** (step / ROUGH_SCAN));
+    const off = circuit && breakdownRoughly(circuit) / aim - 1;
+    if (off !== undefined) {
+      if (before !== undefined && before * off <= 0) return 0;
+      if (Math.abs(off) < Math.abs(least)) least = off;
+    }
+    before = off;
+  }
+  return least;
 }
 
 /** The fallback where no double cage fits: one cage from the rated point, leakage from the standstill current. */
