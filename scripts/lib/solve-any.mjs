@@ -1,7 +1,9 @@
 // Solves arbitrary accepted documents and prints JSON: how many, the longest times in ms and what broke. A slow one gets a second
 // look after all others, since the machine may have been held up; nothing of the first is remembered by then.
 import fc from 'fast-check';
+import { stageNames } from '../../core/src/ground/stage-names.ts';
 import { emptyJob, solve } from '../../core/src/index.ts';
+import { detailsAt } from '../../core/src/solve/details.ts';
 import { anyJob } from '../../core/test/any-job.ts';
 import { demo } from '../../core/test/demo.ts';
 
@@ -12,26 +14,34 @@ const SHOWN = 300;
 const shown = (document) => JSON.stringify(document).slice(0, SHOWN);
 
 const broken = [];
+let turn = 0;
+/** A solve with the pictures of one stage, each in turn: what a keystroke asks for. */
 function took(document) {
   const job = emptyJob(document);
   const began = performance.now();
   try {
-    solve(job, demo);
+    detailsAt(stageNames[turn++ % stageNames.length], solve(job, demo).details);
   } catch (cause) {
     broken.push(`${String(cause)}: ${shown(document)}`);
   }
   return performance.now() - began;
 }
 
-const jobs = fc.sample(anyJob, { numRuns: count + WARM, seed });
-for (const job of jobs.slice(0, WARM)) took(job);
-const asked = jobs.slice(WARM);
+/** Documents made at once: thousands in memory would have the collector stop the clock. */
+const BATCH = 500;
+const batches = Array.from(
+  { length: Math.ceil(count / BATCH) },
+  (_, at) => () => fc.sample(anyJob, { numRuns: Math.min(BATCH, count - at * BATCH), seed: seed + at }),
+);
+for (const job of fc.sample(anyJob, { numRuns: WARM, seed: seed - 1 })) took(job);
 const slow = [];
-const times = asked.map((job) => {
-  const time = took(job);
-  if (time > limit) slow.push(job);
-  return time;
-});
+const times = batches.flatMap((batch) =>
+  batch().map((job) => {
+    const time = took(job);
+    if (time > limit) slow.push(job);
+    return time;
+  }),
+);
 const again = slow.map((job) => ({ time: took(job), job }));
 const rising = times.toSorted((a, b) => a - b);
 const at = (share) => rising[Math.floor(share * (rising.length - 1))] ?? 0;

@@ -63,7 +63,8 @@ export function circuitState(circuit: Circuit, slip: number, hz: number, leakage
   return stateInto({ re: 0, im: 0, airGap: 0, core: 0 }, circuit, slip, hz, leakage);
 }
 
-export type WrittenState = { -readonly [Name in keyof CircuitState]: number };
+type Written<Of> = { -readonly [Name in keyof Of]: Of[Name] };
+export type WrittenState = Written<CircuitState>;
 
 /** What `circuitState` gives, written over an object that is there: for each of thousands of instants. */
 export function stateInto(into: WrittenState, circuit: Circuit, slip: number, hz: number, leakage = 1): CircuitState {
@@ -148,17 +149,25 @@ export function stateAtVoltage(circuit: Circuit, slip: number, volts: number, hz
   return scratchInto({ re: 0, im: 0, airGap: 0, core: 0 });
 }
 
-/** Gives the share of the leakage that is left; `from` is a first guess of it. */
-function evaluateAtVoltage(circuit: Circuit, slip: number, volts: number, hz: number, from = 1): number {
+/** A first guess of the leakage that is left, and how near it is to be settled. */
+interface Left {
+  readonly leakage: number;
+  readonly near: number;
+}
+const UNKNOWN: Left = { leakage: 1, near: SETTLED };
+
+/** Gives the share of the leakage that is left. */
+function evaluateAtVoltage(circuit: Circuit, slip: number, volts: number, hz: number, from = UNKNOWN): number {
   if (!circuit.saturation) {
     evaluate(circuit, slip, hz, 1);
     return 1;
   }
   const phase = volts / Math.sqrt(3);
-  return settleLeakage((leakage) => {
+  const shareAt = (leakage: number): number => {
     evaluate(circuit, slip, hz, leakage);
     return leakageAt(circuit, phase / scratchSize());
-  }, from);
+  };
+  return settleLeakage(shareAt, from.leakage, from.near);
 }
 
 const scratchSize = (): number => Math.sqrt((scratch[0] ?? 0) ** 2 + (scratch[1] ?? 0) ** 2);
@@ -293,19 +302,22 @@ export function torqueAt(circuit: Circuit, slip: number, volts = circuit.volts, 
 }
 
 /** Torque but for a factor that is the same at every slip; `left` is the leakage of a slip near by, and then of this one. */
-function relativeTorque(circuit: Circuit, slip: number, hz: number, left: { leakage: number }): number {
-  left.leakage = evaluateAtVoltage(circuit, slip, circuit.volts, hz, left.leakage);
+function relativeTorque(circuit: Circuit, slip: number, hz: number, left: Written<Left>): number {
+  left.leakage = evaluateAtVoltage(circuit, slip, circuit.volts, hz, left);
   const re = scratch[0] ?? 0;
   const im = scratch[1] ?? 0;
   return (scratch[2] ?? 0) / (re * re + im * im);
 }
 
 const SCAN = 400;
+/** How near the leakage is settled at the least. */
+const ROUGH = 1e-3;
 
 /** Slip of greatest torque between standstill and synchronous speed: a scan, then golden section. */
 export function breakdownSlip(circuit: Circuit, hz = circuit.hz, steps = SCAN, tolerance = 1e-7): number {
   const ratio = 10 ** (-3 / steps);
-  const left = { leakage: 1 };
+  // Torque is flat at its top: a slip to within its tolerance needs the leakage to within the square of that.
+  const left = { leakage: 1, near: Math.min(ROUGH, Math.max(SETTLED, tolerance ** 2)) };
   let best = 1;
   let most = relativeTorque(circuit, 1, hz, left);
   let slip = 1;

@@ -247,7 +247,7 @@ interface Tried extends Standstill {
 }
 
 /** So many groups are searched finely whatever they look like. */
-const FINE = 5;
+const FINE = 3;
 /** Roughly so near the aim or less, and a group is searched finely after all; of the others the nearest few at the end. */
 const PROMISING = 0.03;
 const LAST = 8;
