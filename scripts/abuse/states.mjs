@@ -5,6 +5,7 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { reachDatabase } from '../lib/postgres.mjs';
 import { DATABASE, OWNER, asSuperuser } from '../lib/tenant.mjs';
 import { NAME, healthy, pidOf, someJob } from './app.mjs';
+import { fullDisk } from './full-disk.mjs';
 
 /** ms a frozen state lasts: longer than an answer may take. */
 const FROZEN = 6000;
@@ -25,8 +26,11 @@ const signal = (name) => {
   for (const pid of serverPids()) process.kill(Number(pid), name);
 };
 
-/** What is done to the database, how it is undone, and what a read and a save may answer meanwhile. */
-function statesOf(superuser) {
+/**
+ * What is done to the database, how it is undone, and what a read and a save may answer meanwhile. `save` saves the job as it
+ * is and gives the status of the answer.
+ */
+function statesOf(superuser, disk) {
   const settings = (line) =>
     superuser(async (sql) => {
       await sql`set session characteristics as transaction read write`;
@@ -48,16 +52,9 @@ function statesOf(superuser) {
       read: [200],
       save: [503],
     },
-    // What a full disk raises, raised by a trigger: no disk is filled.
     full: {
-      begin: () =>
-        superuser(async (sql) => {
-          await sql.unsafe(`
-            create function no_room() returns trigger language plpgsql as $$
-            begin raise exception 'could not extend file: No space left on device' using errcode = '53100'; end $$;
-            create trigger no_room before insert on job_revisions execute function no_room()`);
-        }),
-      end: () => superuser((sql) => sql.unsafe('drop function no_room cascade')),
+      begin: (save) => disk.begin(superuser, save),
+      end: () => disk.end(superuser),
       read: [200],
       save: [507],
     },
@@ -91,10 +88,16 @@ export async function states({ origin, patience }, rounds) {
     if (!allowed.includes(answer.status)) bad.push(`${what} answered ${answer.status}`);
     if (took > patience) bad.push(`${what} took ${took.toFixed(0)} ms`);
   };
+  const disk = fullDisk();
   for (let round = 0; round < rounds; round++) {
-    for (const [name, state] of Object.entries(statesOf(superuser))) {
-      const { revision, document } = await job.read();
-      await state.begin();
+    for (const [name, state] of Object.entries(statesOf(superuser, disk))) {
+      let { revision, document } = await job.read();
+      await state.begin(async () => {
+        const answer = await job.save(revision, document);
+        if (answer.ok) ({ revision } = await answer.json());
+        else await answer.text();
+        return answer.status;
+      });
       const until = Date.now() + (state.lasts ?? 0);
       try {
         do {
@@ -121,7 +124,7 @@ export async function states({ origin, patience }, rounds) {
   }
   if (pidOf('web') !== web) bad.push('the web server died');
   return {
-    figure: `frozen, read-only, full, out of connections, ${rounds} times: slowest answer ${slowest.toFixed(0)} ms, back within ${longest} ms`,
+    figure: `frozen, read-only, ${disk.kind}, out of connections, ${rounds} times: slowest answer ${slowest.toFixed(0)} ms, back within ${longest} ms`,
     bad,
   };
 }
