@@ -548,8 +548,8 @@ function parts(random: Random): StarterPart[] {
     .filter((row) => row['fuse_only'] !== true)
     .map((row) => Number(row['rating']))
     .filter((rating) => rating <= 600);
-  const breakers = ratings.map((rating) =>
-    part(
+  const breakers = ratings.map((rating) => ({
+    ...part(
       'breaker',
       `bl-${rating}`,
       'Fenlode',
@@ -558,7 +558,8 @@ function parts(random: Random): StarterPart[] {
       [0, rating],
       price(55, 2.6, rating),
     ),
-  );
+    breakingCapacity: rating <= 250 ? 35_000 : 50_000,
+  }));
   const softStarters = contactorSizes.flatMap((size) => [
     part(
       'soft starter',
@@ -590,6 +591,7 @@ function parts(random: Random): StarterPart[] {
       price(24, 1.4, rating),
     ),
     voltageMax: 240,
+    breakingCapacity: 22_000,
   }));
   const transformers = contactorSizes.map((size) =>
     part(

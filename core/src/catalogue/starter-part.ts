@@ -8,6 +8,8 @@ export const starterPartSchema = z.strictObject({
   /** Contactor: AC-3 current. Relay: dial range. Breaker, soft starter and autotransformer: rated motor current. A. */
   currentMin: z.number().nonnegative(),
   currentMax: z.number().positive(),
+  /** Breaker: r.m.s. current it breaks at that voltage, A; unknown where left out. */
+  breakingCapacity: z.number().positive().max(1e6).optional(),
 });
 
 export type StarterPart = Readonly<z.infer<typeof starterPartSchema>>;

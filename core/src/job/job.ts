@@ -37,6 +37,7 @@ export const documentSchema = z.strictObject({
   profile: stage(shapeOf(sharedFields(stageFields.profile))),
   starting: stage(shapeOf(sharedFields(stageFields.starting))),
   drive: stage(shapeOf(sharedFields(stageFields.drive))),
+  protection: stage(shapeOf(sharedFields(stageFields.protection))),
   money: stage(shapeOf(sharedFields(stageFields.money))),
   handover: stage(shapeOf(sharedFields(stageFields.handover))),
   options: z

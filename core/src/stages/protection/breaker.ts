@@ -18,16 +18,20 @@ export const magneticBand = (rating: number, multiple: number = MAGNETIC): reado
   (1 + TOLERANCE) * multiple * rating,
 ];
 
-/** The largest breaker of the catalogue for a system voltage between two ratings, A. */
-export const chooseBreaker = (
+/** Breakers of the catalogue for a system voltage between two ratings, A; the largest first. */
+export const breakersFor = (
   parts: readonly StarterPart[],
   voltage: number,
   least: number,
   most: number,
-): StarterPart | undefined =>
+): readonly StarterPart[] =>
   parts
     .filter(
       (part) =>
         part.kind === 'breaker' && part.voltageMax >= voltage && part.currentMax <= most && part.currentMax >= least,
     )
-    .toSorted((a, b) => b.currentMax - a.currentMax || a.price - b.price)[0];
+    .toSorted((a, b) => b.currentMax - a.currentMax || a.price - b.price);
+
+/** Whether it breaks a short-circuit current, A; one that does not say may. */
+export const breaks = ({ breakingCapacity }: StarterPart, fault: number): boolean =>
+  breakingCapacity === undefined || breakingCapacity >= fault * 0.999;

@@ -1,14 +1,18 @@
 import { KELVIN } from '../../ground/constants.ts';
-import { quantity, choice, is, named, not, perOption, type Asked } from '../../ground/field.ts';
+import { choice, is, line, named, not, perOption, quantity, rows, type Asked } from '../../ground/field.ts';
 
 const iec: Asked = is('school', 'IEC');
 const nema: Asked = is('school', 'NEMA');
 const duct: Asked = (look) => look('school') === 'IEC' && look('protection.laying') === 'duct';
 
+const several: Asked = (look) => {
+  const others = look('protection.others');
+  return Array.isArray(others) && others.length > 0;
+};
+
 export const lead = 'Overload, wires, short-circuit device and earth of the motor’s circuit.';
 
-/** What this stage asks, in the order a person reads it off plate, machine or drawing. */
-export const fields = perOption({
+const own = perOption({
   laying: choice(
     [
       ['conduit', 'In conduit or trunking'],
@@ -98,3 +102,46 @@ export const fields = perOption({
     { label: 'Insulation', usual: '75', asked: nema, note: 'Temperature the insulation is good for, °C' },
   ),
 });
+
+/** What this stage asks, in the order a person reads it off plate, machine or drawing. */
+export const fields = {
+  ...own,
+  assemblyRating: quantity('current', {
+    label: 'Panel holds a short circuit of',
+    min: 100,
+    max: 400e3,
+    example: '25 kA',
+    group: 'Panel and feeder',
+    note: 'Short-circuit rating of the panel or starter as a whole: SCCR, or its rated short-time or conditional current',
+  }),
+  simultaneity: quantity('fraction', {
+    label: 'Of them at the same time',
+    min: 0.1,
+    max: 1,
+    example: '80 %',
+    hint: '100 %',
+    group: 'Panel and feeder',
+    asked: (look) => iec(look) && several(look),
+    note: 'Share of the currents on the feeder that flow at the same time',
+  }),
+  others: rows(
+    60,
+    {
+      circuit: line(60, { label: 'Circuit', usual: '' }),
+      kind: choice(
+        [
+          ['motor', 'Motor'],
+          ['continuous', 'Other, three hours or longer'],
+          ['other', 'Other'],
+        ],
+        { label: 'What', usual: 'motor' },
+      ),
+      current: quantity('current', { label: 'Its current', min: 0.01, max: 10e3, example: '40 A' }),
+      device: quantity('current', { label: 'Its device', min: 0.1, max: 10e3, example: '100 A' }),
+    },
+    {
+      label: 'On the same feeder',
+      note: 'Circuits that hang on the same feeder as this motor, by their current for wires and their short-circuit device',
+    },
+  ),
+};

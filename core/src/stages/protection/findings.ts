@@ -64,6 +64,13 @@ export const findings = declared({
     clear: 'Type ambient and number of conductors along the way of the cable; the hottest stretch counts.',
     field: 'protection.ambient',
   },
+  'protection.fault-above': {
+    severity: 'stop',
+    basis: 'NEC 110.10; IEC 60947-2, 61439-1 (from memory)',
+    clear:
+      'Take a device and an assembly rated for it, or one tested with a fuse before it that limits the current, or choke the supply.',
+    field: 'protection.assemblyRating',
+  },
   'protection.dial-outside': {
     severity: 'stop',
     basis: 'Range of the relay',

@@ -2,8 +2,8 @@ import { notebook, type StageResult } from '../stage.ts';
 import type { Circuit, ProtectionOn } from './asked-of-protection.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { once } from '../../ground/remembered.ts';
-import { magnitude } from '../../ground/complex.ts';
-import { quantity } from '../../ground/value.ts';
+import { checkAssembly, faultAtBus } from './fault.ts';
+import { feederOf } from './feeder.ts';
 import { firstWave, iecCircuit } from './iec/iec-circuit.ts';
 import { necCircuit } from './nec/nec-circuit.ts';
 import { checkRelay, dialOf, driveOverload, overloadByIec, overloadByNec } from './overload.ts';
@@ -83,35 +83,17 @@ function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: Pro
   if (dial) checkRelay(dial, circuit, flag);
   const overloadCurrent = iec ? overloadByIec(circuit) : overloadByNec(circuit);
   const own = iec ? iecCircuit(circuit, flag) : necCircuit(circuit, flag);
+  const fault = faultAtBus(circuit);
   const values = {
     ...(dial ? { overloadDial: dial } : {}),
     ...(circuit.onDrive ? { driveOverloadCurrent: driveOverload(circuit) } : {}),
     ...(overloadCurrent ? { overloadCurrent, overloadCeiling: overloadCurrent } : {}),
     ...own.values,
-    ...faultAtBus(circuit),
+    ...feederOf(circuit, own.values.wireCurrent, own.rating),
+    ...(fault ? { faultCurrent: fault } : {}),
   };
+  checkAssembly(fault, circuit, flag);
   return { ...own, values };
-}
-
-/** A, three phases shorted at the bus; what every device there must break. */
-function faultAtBus({ supply, brief }: Circuit): Partial<ProtectionValues> {
-  const { source } = supply;
-  if (!source) return {};
-  return {
-    // Of a generator in the first instant, which is the most.
-    faultCurrent: quantity(
-      source.voltage / Math.sqrt(3) / magnitude(source.firstInternal ?? source.internal),
-      'current',
-      brief.job.school,
-      {
-        origin: 'estimated',
-        formula: "I''_{k3} = \\dfrac{U}{\\sqrt3\\,Z_q}",
-        from: { U: supply.values.voltage, Z_q: supply.values.sourceImpedance },
-        source: 'IEC 60909-0 (from memory), without the voltage factor',
-        note: 'Breaking capacity of every device at the bus is at least this; motors that run add to it.',
-      },
-    ),
-  };
 }
 
 function summaryOf(

@@ -57,6 +57,19 @@ const QUESTIONS: readonly (readonly [keyof ProtectionValues, question: string, w
     'The NEC asks 125 % of the drive’s rated input, IEC its input current.',
   ],
   ['driveInputConductor', 'Wire to the drive', 'As above.'],
+  [
+    'leadAmpacity',
+    'Each of six motor leads, at least',
+    'The NEC asks 72 % of the current, IEC lets the leads carry their share.',
+  ],
+  ['leadConductor', 'Motor lead', 'As above.'],
+  [
+    'feederAmpacity',
+    'Feeder carries at least',
+    'The NEC adds a quarter of the largest motor, IEC counts what runs at once.',
+  ],
+  ['feederDeviceMax', 'Feeder device, at most', 'The largest device and the other currents, or nothing.'],
+  ['feederDevice', 'Feeder device', 'IEC wants 1.6 times the largest fuse behind it, so that that one clears alone.'],
   ['faultCurrent', 'Short-circuit current at the bus', 'One impedance model for both.'],
 ];
 

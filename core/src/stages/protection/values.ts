@@ -22,6 +22,9 @@ export const values = {
   conductorLimit: phrase('Its size follows from', { sheet: 'Settings and wiring' }),
   runningDrop: figure('fraction', 'Lost in it, running', { sheet: 'Settings and wiring' }),
   startingDrop: figure('fraction', 'Lost in it, starting', { sheet: 'Settings and wiring' }),
+  /** Of each of the six leads to a motor that starts in star-delta. */
+  leadAmpacity: figure('current', 'Each of the six motor leads, at least', { sheet: 'Settings and wiring' }),
+  leadConductor: phrase('Smallest motor lead', { sheet: 'Settings and wiring' }),
   branchDeviceMax: figure('current', 'Branch device, at most', { sheet: 'Settings and wiring' }),
   /** The largest breaker of the catalogue that is allowed. */
   branchDevice: phrase('Short-circuit device', { sheet: 'Settings and wiring' }),
@@ -33,6 +36,10 @@ export const values = {
   loopImpedanceMax: figure('resistance', 'That loop, at most'),
   groundingConductor: phrase('Grounding conductor', { sheet: 'Settings and wiring' }),
   conduit: phrase('Conduit', { sheet: 'Settings and wiring' }),
+  /** Of what hangs on the same feeder, this motor among it. */
+  feederAmpacity: figure('current', 'Feeder, at least', { sheet: 'Settings and wiring' }),
+  feederDeviceMax: figure('current', 'Feeder device, at most', { sheet: 'Settings and wiring' }),
+  feederDevice: phrase('Feeder device', { sheet: 'Settings and wiring' }),
   driveInputAmpacity: figure('current', 'Drive input conductors, at least', { sheet: 'Settings and wiring' }),
   driveInputConductor: phrase('Smallest drive input conductor', { sheet: 'Settings and wiring' }),
 };

@@ -1,3 +1,4 @@
+import type { Value } from '../../ground/value.ts';
 import type { Device } from './iec/device.ts';
 import type { ProtectionValues } from './values.ts';
 
@@ -6,6 +7,8 @@ export interface Worked {
   readonly values: Partial<ProtectionValues>;
   /** What clears a short circuit, to be drawn; undefined where there is none, or a fuse of which no gates are known. */
   readonly device: Pick<Device, 'name' | 'carries' | 'opens'> | undefined;
+  /** A; its rating, for what stands before it. */
+  readonly rating: Value | undefined;
   /** Whether its own dial is the overload of the motor. */
   readonly isOverload: boolean;
 }

@@ -2,10 +2,16 @@
   import Bench from '$lib/bench/Bench.svelte';
   import BothSchools from '$lib/components/BothSchools.svelte';
   import Figures from '$lib/components/Figures.svelte';
+  import RowsEditor from '$lib/components/RowsEditor.svelte';
+  import { fields } from '@pilgrim/core/stages/protection/fields';
   import { starterValues } from '@pilgrim/core/stages/protection/starter-values';
   import Cautions from '$lib/components/Cautions.svelte';
   import TimeCurrent from '$lib/components/TimeCurrent.svelte';
+  import { optionsOf } from '$lib/job/sheets';
   import type { ViewProps } from './views';
+
+  const { kind } = fields.others.cells;
+  const kindCell = [{ path: 'kind', label: kind.label, options: optionsOf(kind.options) }];
 
   let props: ViewProps = $props();
 </script>
@@ -21,5 +27,19 @@
     whole={(id: string) => props.store.whole(id)}
   />
   <BothSchools store={props.store} />
+  <RowsEditor
+    store={props.store}
+    hydrated={props.hydrated}
+    title="On the same feeder"
+    path="protection.others"
+    row="circuit"
+    cells={[
+      { path: 'circuit', label: 'Circuit', placeholder: 'Stock pump 2' },
+      { path: 'current', label: 'Its current', placeholder: '40 A' },
+      { path: 'device', label: 'Its device', placeholder: '100 A' },
+    ]}
+    further={{ title: 'What it is', cells: kindCell }}
+    fresh={{ circuit: '', kind: 'motor', current: '', device: '' }}
+  />
   <Cautions />
 </Bench>

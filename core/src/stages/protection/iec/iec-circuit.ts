@@ -31,7 +31,11 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
     );
   const values = { ...valuesOf(circuit, run, onDrive ? fed : run, device), ...(fed ? inputOf(fed) : {}) };
   const drawn = device && { name: device.name, carries: device.carries, opens: device.opens };
-  return { values, device: drawn, isOverload: device?.kind === 'motor breaker' };
+  const rating =
+    device && device.kind !== 'motor breaker'
+      ? quantity(device.rating, 'current', brief.job.school, { origin: 'recalled', source: gGGates.source })
+      : undefined;
+  return { values, device: drawn, rating, isOverload: device?.kind === 'motor breaker' };
 }
 
 /** Line current while it starts, A, for how many s, and what stands at first. */

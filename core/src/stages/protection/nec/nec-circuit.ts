@@ -26,7 +26,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
       'protection.no-table-current',
       `Table 430.250 has no current for ${motor.voltage.toFixed(0)} V and this size; conductors and short-circuit device are not sized.`,
     );
-    return { values: driveSide(circuit).values, device: undefined, isOverload: false };
+    return { values: driveSide(circuit).values, device: undefined, rating: undefined, isOverload: false };
   }
   const least = quantity(CONTINUOUS * codeCurrent.value, 'current', brief.job.school, {
     formula: 'I_z = 1.25\\,I',
@@ -48,6 +48,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
     conductorMinAmpacity: least,
     ...(conductor ? { conductorSize: conductor.name, conductorAmpacity: conductor.carries } : {}),
     ...run.values,
+    ...leadsOf(codeCurrent, circuit),
     ...(device ? { branchDeviceMax: device } : {}),
     ...(breaker ? { branchDevice: breaker } : {}),
     ...(ground ? { groundingConductor: ground.name } : {}),
@@ -64,7 +65,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
     device && brief.job.protection.device === 'inverse time breaker'
       ? { name: `breaker ${device.value} A`, ...atOnce(magneticBand(device.value)) }
       : undefined;
-  return { values, device: drawn, isOverload: false };
+  return { values, device: drawn, rating: device, isOverload: false };
 }
 
 const standIn = ({ nameplateCurrent }: Circuit): Value => ({
@@ -140,6 +141,21 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
       ...(start ? { startingDrop: start } : {}),
     },
   };
+}
+
+/** Wires between a star-delta starter and its motor carry this share of 125 % each: 1.25/√3, NEC 430.22(C). */
+const SIX_LEADS = 0.72;
+
+function leadsOf(current: Value, { brief, motor, starting, onDrive, holds }: Circuit): Partial<ProtectionValues> {
+  if (onDrive || starting.method !== 'star-delta') return {};
+  const least = quantity(SIX_LEADS * current.value, 'current', brief.job.school, {
+    formula: 'I_z = 0.72\\,I',
+    from: { I: current },
+    source: 'NEC 430.22(C)',
+    note: `Each of the six leads between starter and motor. ${holds}`,
+  });
+  const conductor = smallestConductor(brief, least, { designLetter: motor.designLetter });
+  return { leadAmpacity: least, ...(conductor ? { leadConductor: conductor.name } : {}) };
 }
 
 interface DriveSide {

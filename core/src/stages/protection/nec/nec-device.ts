@@ -3,7 +3,8 @@ import { branchDevice, groundingConductors, standardRatings } from '../../../gro
 import { cellValue } from '../../../ground/tables/table.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
 import { ownStart, type Circuit } from '../asked-of-protection.ts';
-import { chooseBreaker, INRUSH, leastBreaker } from '../breaker.ts';
+import { breakersFor, breaks, INRUSH, leastBreaker } from '../breaker.ts';
+import { faultAtBus, kiloAmperes } from '../fault.ts';
 import type { Flag } from '../findings.ts';
 import { compareSizes, conductorName, raisedWith, type Conductor } from './nec-conductor.ts';
 
@@ -54,7 +55,9 @@ export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<
   const least = leastRating(circuit);
   const volts = supply.values.voltage?.value ?? motor.voltage;
   const system = formatQuantity(volts, 'voltage', school);
-  const part = chooseBreaker(catalogue.parts, volts, least, most.value);
+  const fits = breakersFor(catalogue.parts, volts, least, most.value);
+  const fault = faultAtBus(circuit);
+  const part = fits.find((each) => breaks(each, fault?.value ?? 0)) ?? fits[0];
   if (!part) {
     if (catalogue.parts.some(({ kind }) => kind === 'breaker'))
       flag(
@@ -63,6 +66,10 @@ export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<
       );
     return undefined;
   }
+  const { breakingCapacity } = part;
+  const capacity = breakingCapacity === undefined ? undefined : kiloAmperes(breakingCapacity);
+  if (fault && !breaks(part, fault.value))
+    flag('protection.fault-above', `${part.name} breaks ${capacity}; ${kiloAmperes(fault.value)} may flow at the bus.`);
   return wording(part.name, {
     origin: 'looked up',
     formula: 'I_{least} \\le I_{dev} \\le I_{most}',
@@ -78,7 +85,7 @@ export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<
       'I_{most}': most,
     },
     source: 'catalogue',
-    note: `For ${system}. Its breaking capacity must cover the fault level at its place.`,
+    note: `For ${system}. ${capacity === undefined ? 'Its breaking capacity must cover the fault level at its place.' : `It breaks ${capacity}${fault ? '' : '; the fault level of its place is not known'}.`}`,
   });
 }
 

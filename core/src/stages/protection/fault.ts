@@ -1,0 +1,33 @@
+import { magnitude } from '../../ground/complex.ts';
+import { formatNumber } from '../../ground/quantity/format.ts';
+import { quantity, type Value } from '../../ground/value.ts';
+import type { Circuit } from './asked-of-protection.ts';
+import type { Flag } from './findings.ts';
+
+/** A, three phases shorted at the bus; what every device there must break. Undefined where the source is not known. */
+export function faultAtBus({ supply, brief }: Circuit): Value | undefined {
+  const { source } = supply;
+  if (!source) return undefined;
+  // Of a generator in the first instant, which is the most.
+  const impedance = magnitude(source.firstInternal ?? source.internal);
+  return quantity(source.voltage / Math.sqrt(3) / impedance, 'current', brief.job.school, {
+    origin: 'estimated',
+    formula: "I''_{k3} = \\dfrac{U}{\\sqrt3\\,Z_q}",
+    from: { U: supply.values.voltage, Z_q: supply.values.sourceImpedance },
+    source: 'IEC 60909-0 (from memory), without the voltage factor',
+    note: 'Breaking capacity of every device at the bus is at least this; motors that run add to it.',
+  });
+}
+
+/** A short-circuit current as it is spoken of. */
+export const kiloAmperes = (current: number): string => `${formatNumber(current / 1000, 3)}\u00a0kA`;
+
+/** What the assembly was tested for against what flows. */
+export function checkAssembly(fault: Value | undefined, { brief }: Circuit, flag: Flag): void {
+  const { assemblyRating } = brief.given.protection;
+  if (fault && assemblyRating && fault.value > assemblyRating.value * 1.001)
+    flag(
+      'protection.fault-above',
+      `The panel holds a short circuit of ${kiloAmperes(assemblyRating.value)}; ${kiloAmperes(fault.value)} may flow at the bus.`,
+    );
+}

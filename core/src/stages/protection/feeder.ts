@@ -1,0 +1,128 @@
+import { fuseRatings, gGGates, standardRatings } from '../../ground/tables/index.ts';
+import { formatQuantity } from '../../ground/quantity/format.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import type { Circuit } from './asked-of-protection.ts';
+import { largestDevice } from './nec/nec-device.ts';
+import type { ProtectionValues } from './values.ts';
+
+/** A circuit on the feeder. */
+interface OnFeeder {
+  readonly name: string;
+  readonly kind: 'motor' | 'continuous' | 'other';
+  /** A of its wires. */
+  readonly current: Value;
+  /** A of its own short-circuit device; undefined where it was not typed. */
+  readonly device: Value | undefined;
+}
+
+/** Wires of a feeder carry a quarter more of the largest motor and of what runs three hours or longer (NEC 430.24, 215.2). */
+const QUARTER = 0.25;
+/** A fuse before fuses gG lets them clear alone from this ratio of ratings on. IEC 60269-1, from memory. */
+const SELECTIVE = 1.6;
+
+/** What hangs on the feeder of this circuit as typed, this circuit first; none where nothing else does. */
+function circuitsOn({ brief }: Circuit, own: Omit<OnFeeder, 'name' | 'kind'>): readonly OnFeeder[] {
+  const others = brief.rows['protection.others'].flatMap(({ at, current, device }): OnFeeder[] => {
+    const typed = brief.job.protection.others[at];
+    return current
+      ? [{ name: typed?.circuit || `Circuit ${at + 2}`, kind: typed?.kind ?? 'motor', current, device }]
+      : [];
+  });
+  return others.length === 0 ? [] : [{ name: 'this motor', kind: 'motor', ...own }, ...others];
+}
+
+const sum = (all: readonly OnFeeder[]): number => all.reduce((total, { current }) => total + current.value, 0);
+const largestOf = <Each>(all: readonly Each[], size: (each: Each) => number): Each | undefined =>
+  all.reduce<Each | undefined>(
+    (most, each) => (most === undefined || size(each) > size(most) ? each : most),
+    undefined,
+  );
+
+/** Feeder of several motors; nothing where this one hangs alone. */
+export function feederOf(
+  circuit: Circuit,
+  current: Value | undefined,
+  device: Value | undefined,
+): Partial<ProtectionValues> {
+  if (!current) return {};
+  const all = circuitsOn(circuit, { current, device });
+  if (all.length === 0) return {};
+  return circuit.brief.job.school === 'NEMA' ? byNec(circuit, all) : byIec(circuit, all);
+}
+
+/** NEC 430.24 and 430.62: the largest motor a quarter more, the largest device and what else runs beside it. */
+function byNec(circuit: Circuit, all: readonly OnFeeder[]): Partial<ProtectionValues> {
+  const { school, protection } = circuit.brief.job;
+  const motors = all.filter(({ kind }) => kind === 'motor');
+  const largest = largestOf(motors, ({ current }) => current.value);
+  const continuous = sum(all.filter(({ kind }) => kind === 'continuous'));
+  const devices = motors.map((each) => ({
+    each,
+    device: each.device ?? largestDevice(each.current, circuit),
+    assumed: each.device === undefined,
+  }));
+  const before = largestOf(devices, ({ device }) => device?.value ?? 0);
+  const total = sum(all);
+  const ampacity = quantity(total + QUARTER * ((largest?.current.value ?? 0) + continuous), 'current', school, {
+    formula: 'I_z = \\textstyle\\sum I + 0.25\\,(I_{max} + I_{cont})',
+    from: { 'I_{max}': largest?.current },
+    source: 'NEC 430.24, 215.2 (from memory)',
+    note: `${all.length} circuits; the largest motor is ${largest?.name ?? 'none'}.`,
+  });
+  if (!before?.device) return { feederAmpacity: ampacity };
+  const most = before.device.value + total - before.each.current.value;
+  const rating = standardRatings.rows
+    .filter((row) => protection.device !== 'inverse time breaker' || row['fuse_only'] !== true)
+    .map((row) => Number(row['rating']))
+    .findLast((each) => each <= most + 1e-9);
+  const guessed = devices.filter(({ assumed, device }) => assumed && device).length;
+  return {
+    feederAmpacity: ampacity,
+    ...(rating === undefined
+      ? {}
+      : {
+          feederDeviceMax: quantity(rating, 'current', school, {
+            origin: 'recalled',
+            formula: 'I_{dev} \\le I_{dev,max} + \\textstyle\\sum I_{others},\\ \\text{standard size below}',
+            from: { 'I_{dev,max}': before.device },
+            source: 'NEC 430.62(A), 430.63, 240.6(A)',
+            note: `At most ${formatQuantity(most, 'current', school)}; the largest device is that of ${before.each.name}.${guessed > 0 ? ` ${guessed === 1 ? 'One device' : `${guessed} devices`} not typed: the largest that 430.52 allows stands in.` : ''}`,
+          }),
+        }),
+  };
+}
+
+/** What runs at the same time, and a fuse that lets those behind it clear alone. */
+function byIec({ brief }: Circuit, all: readonly OnFeeder[]): Partial<ProtectionValues> {
+  const { school } = brief.job;
+  const share = brief.given.protection.simultaneity;
+  const at = share?.value ?? 1;
+  const demand = at * sum(all);
+  const ampacity = quantity(demand, 'current', school, {
+    formula: 'I_B = g\\,\\textstyle\\sum I',
+    from: { g: share },
+    source: `IEC 60364-1, 311 (from memory): what runs at once, ${PRACTICE}`,
+    note: `${all.length} circuits, ${share ? share.text : 'all of them'} at the same time.`,
+  });
+  const behind = largestOf(all, ({ device }) => device?.value ?? 0)?.device;
+  const least = Math.max(demand, SELECTIVE * (behind?.value ?? 0));
+  const rating = gGGates.rows
+    .map((row) => Number(row['in']))
+    .find((each) => each >= least - 1e-9 && fuseRatings.row(each)?.['gg'] === true);
+  return {
+    feederAmpacity: ampacity,
+    ...(rating === undefined
+      ? {}
+      : {
+          feederDevice: wording(`Fuses gG ${rating} A or larger`, {
+            origin: 'recalled',
+            formula: 'I_n \\ge \\max(I_B,\\ 1.6\\,I_{n,max})',
+            from: { I_B: ampacity, 'I_{n,max}': behind },
+            source: gGGates.source,
+            note: behind
+              ? `1.6 times the largest behind it, so that it alone clears. The feeder’s cable must carry it.`
+              : 'No device behind it is known: whether it alone clears is not said. The feeder’s cable must carry it.',
+          }),
+        }),
+  };
+}

@@ -1,0 +1,222 @@
+/**
+ * Feeder of several motors: NEC Annex D, Example D8 (2011 to 2023, from memory), sums on paper after 430.24, 430.62 and
+ * 240.6(A), six leads by 430.22(C) as printed; gG one behind the other 1.6 : 1 (IEC 60269-1, from memory).
+ */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { emptyJob, solve, solveByBoth, type JobInput, type Solution } from '../src/index.ts';
+import { demo } from './demo.ts';
+import { catalogue, plate } from './round-prices.ts';
+
+const others = (...circuits: NonNullable<JobInput['protection']>['others'] & object) => ({ others: circuits });
+const nec = (protection: JobInput['protection'], more: JobInput = {}, by = solve): Solution =>
+  by(
+    emptyJob({
+      situation: { kind: 'starter' },
+      load: { way: 'torque', torque: '60 lb·ft', speed: '1770 rpm' },
+      starting: { method: 'direct', speedControl: 'no' },
+      ...more,
+      nameplate: { ...plate, designLetter: 'B' },
+      supply: { voltage: '480 V', frequency: '60', ...more.supply },
+      place: { hazardous: 'no' },
+      protection,
+    }),
+    catalogue,
+  );
+const value = ({ values }: Solution, name: string): unknown => values[name]?.value;
+
+describe('a feeder by the NEC', () => {
+  it('of one motor of 34 A and two of 40 A: 124 A, behind 175 A where the largest device is the 110 A fuse', () => {
+    const d8 = nec({
+      device: 'nontime delay fuse',
+      ...others({ current: '40 A', device: '60 A' }, { current: '40 A', device: '60 A' }),
+    });
+    expect(value(d8, 'protection.branchDeviceMax')).toBe(110);
+    expect(value(d8, 'protection.feederAmpacity')).toBeCloseTo(124, 9);
+    // 110 + 40 + 40 = 190, the next standard size below.
+    expect(value(d8, 'protection.feederDeviceMax')).toBe(175);
+    expect(d8.values['protection.feederDeviceMax']?.working.note).toMatch(
+      /190\sA; the largest device is that of this motor/,
+    );
+  });
+  it('alone there is no feeder to size, nor of rows without a current', () => {
+    expect(value(nec({}), 'protection.feederAmpacity')).toBeUndefined();
+    expect(value(nec(others({ circuit: 'Pump' })), 'protection.feederAmpacity')).toBeUndefined();
+  });
+  it('a device that was not typed is the largest 430.52 allows, and that is said', () => {
+    // 65 A: 2.5 × 65 = 162.5, the next 175 A; with 34 A: 209, 200 A.
+    const guessed = nec(others({ current: '65 A' }));
+    expect(value(guessed, 'protection.feederDeviceMax')).toBe(200);
+    expect(guessed.values['protection.feederDeviceMax']?.working.note).toMatch(
+      /that of Circuit 2\. One device not typed/,
+    );
+    expect(
+      nec(others({ current: '65 A' }, { current: '20 A' })).values['protection.feederDeviceMax']?.working.note,
+    ).toMatch(/2 devices not typed/);
+  });
+  it('what runs three hours or longer counts a quarter more, what does not once; neither is a motor', () => {
+    // 34 + 100 + 50 + (34 + 100)/4
+    const mixed = nec(
+      others({ current: '100 A', kind: 'continuous' }, { current: '50 A', kind: 'other', circuit: 'Lift' }),
+    );
+    expect(value(mixed, 'protection.feederAmpacity')).toBeCloseTo(217.5, 9);
+    // 90 A of this motor and 150 A.
+    expect(value(mixed, 'protection.feederDeviceMax')).toBe(225);
+  });
+  it('601 A is a rating of fuses only', () => {
+    const at = (device: 'inverse time breaker' | 'nontime delay fuse') =>
+      value(nec({ device, ...others({ current: '100 A', device: '568 A' }) }), 'protection.feederDeviceMax');
+    expect([at('inverse time breaker'), at('nontime delay fuse')]).toEqual([600, 601]);
+  });
+  it('never less for one circuit more, nor for a larger one', () => {
+    const amperes = fc.integer({ min: 1, max: 400 });
+    fc.assert(
+      fc.property(fc.array(amperes, { minLength: 1, maxLength: 5 }), amperes, (currents, more) => {
+        const of = (all: number[]) =>
+          value(nec(others(...all.map((each) => ({ current: `${each} A` })))), 'protection.feederAmpacity') as number;
+        const before = of(currents);
+        expect(of([...currents, more])).toBeGreaterThan(before);
+        expect(of(currents.map((each, at) => (at === 0 ? each + more : each)))).toBeGreaterThan(before);
+      }),
+      { numRuns: 12 },
+    );
+  });
+});
+
+describe('a feeder by IEC', () => {
+  const iec = (protection: JobInput['protection'], by = solve): Solution =>
+    by(
+      emptyJob({
+        school: 'IEC',
+        situation: { kind: 'starter' },
+        nameplate: {
+          power: '22 kW',
+          voltages: '400',
+          currents: '41',
+          frequency: '50',
+          speed: '1470',
+          efficiency: '93',
+          powerFactor: '0.84',
+        },
+        starting: { method: 'direct' },
+        protection: { shortCircuit: 'gG', ...protection },
+      }),
+      demo,
+    );
+  it('carries what runs at once, behind a fuse 1.6 times the largest', () => {
+    const feeder = iec({ simultaneity: '80 %', ...others({ current: '60 A', device: '125 A' }, { current: '9 A' }) });
+    // 0.8 · (41 + 60 + 9) = 88 A; 1.6 · 125 = 200 A.
+    expect(value(feeder, 'protection.feederAmpacity')).toBeCloseTo(88, 9);
+    expect(value(feeder, 'protection.feederDevice')).toBe('Fuses gG 200 A or larger');
+    expect(value(feeder, 'protection.feederDeviceMax')).toBeUndefined();
+  });
+  it('this motor’s own fuse counts; without any the current decides', () => {
+    const own = iec(others({ current: '5 A' }));
+    const fuse = Number(/gG (\d+)/.exec(String(value(own, 'protection.branchDevice')))?.[1]);
+    expect(fuse).toBeGreaterThan(41);
+    const least = Number(/gG (\d+)/.exec(String(value(own, 'protection.feederDevice')))?.[1]);
+    expect(least).toBeGreaterThanOrEqual(1.6 * fuse);
+    const breaker = iec({ shortCircuit: 'motor breaker', ...others({ current: '200 A' }) });
+    expect(value(breaker, 'protection.feederDevice')).toBe('Fuses gG 250 A or larger');
+    expect(breaker.values['protection.feederDevice']?.working.note).toMatch(/not said/);
+  });
+  it('both schools answer it', () => {
+    const both = iec(others({ current: '60 A', device: '125 A' }), solveByBoth);
+    expect(value(both, 'protection.feederAmpacity')).toBeCloseTo(101, 9);
+    // 60 + 41 + 15
+    expect(value(both, 'other.feederAmpacity')).toBeCloseTo(116, 9);
+    // 125 + 41
+    expect(value(both, 'other.feederDeviceMax')).toBe(150);
+    expect(value(nec(others({ current: '60 A', device: '125 A' }), {}, solveByBoth), 'other.feederDevice')).toBe(
+      'Fuses gG 200 A or larger',
+    );
+  });
+});
+
+describe('six leads in star-delta', () => {
+  it('carry 72 % of the current each (430.22(C)): 24.5 A, of which 12 AWG carries 25 at 75 °C', () => {
+    const started = nec({}, { starting: { method: 'star-delta', leads: '6', speedControl: 'no' } });
+    expect(value(started, 'protection.leadAmpacity')).toBeCloseTo(0.72 * 34, 9);
+    expect(value(started, 'protection.leadConductor')).toBe('12 AWG copper');
+    expect(value(nec({}), 'protection.leadAmpacity')).toBeUndefined();
+    expect(value(nec({}), 'protection.leadConductor')).toBeUndefined();
+  });
+  it('are told by the other school too', () => {
+    const iec = solveByBoth(
+      emptyJob({
+        school: 'IEC',
+        situation: { kind: 'starter' },
+        nameplate: {
+          power: '18.5 kW',
+          voltages: '460',
+          currents: '34',
+          frequency: '60',
+          speed: '1770',
+          efficiency: '93',
+          powerFactor: '0.84',
+        },
+        supply: { voltage: '460 V', frequency: '60' },
+        starting: { method: 'star-delta', leads: '6' },
+      }),
+      demo,
+    );
+    expect(value(iec, 'other.leadAmpacity')).toBeCloseTo(0.72 * Number(value(iec, 'other.wireCurrent')), 9);
+    // Without a design letter its terminals are good for 60 °C, where 12 AWG carries 20 A.
+    expect(value(iec, 'other.leadConductor')).toBe('10 AWG copper');
+  });
+});
+
+describe('a short circuit at the bus against what is there', () => {
+  // 1000 kVA of 5 % at 480 V: 24.06 kA.
+  const supply = { sourcePower: '1000 kVA', sourceImpedance: '5 %' };
+  const stops = (protection: JobInput['protection'], from = catalogue) =>
+    solve(
+      emptyJob({
+        situation: { kind: 'starter' },
+        load: { way: 'torque', torque: '60 lb·ft', speed: '1770 rpm' },
+        starting: { method: 'direct', speedControl: 'no' },
+        nameplate: { ...plate, designLetter: 'B' },
+        supply: { voltage: '480 V', frequency: '60', ...supply },
+        place: { hazardous: 'no' },
+        protection,
+      }),
+      from,
+    );
+  const said = (solution: Solution) =>
+    solution.findings.filter(({ code }) => code === 'protection.fault-above').map(({ message }) => message);
+  it('stops where the panel holds less', () => {
+    expect(value(stops({}), 'protection.faultCurrent')).toBeCloseTo(24056, -1);
+    expect(said(stops({ assemblyRating: '22 kA' }))[0]).toMatch(
+      /holds a short circuit of 22\.0\skA; 24\.1\skA may flow/,
+    );
+    expect(said(stops({ assemblyRating: '25 kA' }))).toEqual([]);
+    expect(said(stops({}))).toEqual([]);
+  });
+  it('takes a breaker that breaks it before one that does not, and stops where none does', () => {
+    const [first] = catalogue.parts;
+    if (!first) throw new Error('the catalogue of round prices has no parts');
+    const breaker = (id: string, amps: number, breakingCapacity?: number) => ({
+      ...first,
+      kind: 'breaker' as const,
+      id,
+      name: id,
+      currentMin: amps,
+      currentMax: amps,
+      ...(breakingCapacity === undefined ? {} : { breakingCapacity }),
+    });
+    const from = (...breakers: ReturnType<typeof breaker>[]) => ({
+      ...catalogue,
+      parts: [...catalogue.parts, ...breakers],
+    });
+    const strong = stops({}, from(breaker('weak 90', 90, 18_000), breaker('strong 80', 80, 30_000)));
+    expect(value(strong, 'protection.branchDevice')).toBe('strong 80');
+    expect(said(strong)).toEqual([]);
+    expect(strong.values['protection.branchDevice']?.working.note).toMatch(/It breaks 30\.0\skA\.$/);
+    const weak = stops({}, from(breaker('weak 90', 90, 18_000)));
+    expect(value(weak, 'protection.branchDevice')).toBe('weak 90');
+    expect(said(weak)[0]).toMatch(/^weak 90 breaks 18\.0\skA; 24\.1\skA may flow at the bus\.$/);
+    const silent = stops({}, from(breaker('silent 90', 90)));
+    expect(said(silent)).toEqual([]);
+    expect(silent.values['protection.branchDevice']?.working.note).toMatch(/must cover the fault level/);
+  });
+});
