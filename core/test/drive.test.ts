@@ -53,7 +53,11 @@ describe('current', () => {
   });
 
   it('loses with its carrier: 1.0 at 4 kHz, 0.85 at 8, 0.7 at 12 (common practice)', () => {
-    expect([4000, 8000, 12_000, 2000, 16_000].map(carrierShare)).toEqual([1, 0.85, 0.7, 1, 0.7]);
+    expect([4000, 8000, 12_000, 2000, 16_000].map((each) => carrierShare(each))).toEqual([1, 0.85, 0.7, 1, 0.7]);
+    // Its own data come first: 5 % a kHz above 3 kHz.
+    const own = { carrierRated: 3000, deratePerKilohertz: 0.05 };
+    expect([2000, 3000, 7000, 40_000].map((each) => carrierShare(each, own))).toEqual([1, 1, 0.8, 0]);
+    expect(carrierShare(undefined, own)).toBe(1);
     const need = { duty: 'normal', systemVoltage: 400, ambient: 313.15, altitude: 0, inputShare: 1 } as const;
     expect(deratedCurrent(plain, { ...need, carrier: 8000 })).toBeCloseTo(85, 9);
   });

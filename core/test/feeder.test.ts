@@ -219,4 +219,30 @@ describe('a short circuit at the bus against what is there', () => {
     expect(said(silent)).toEqual([]);
     expect(silent.values['protection.branchDevice']?.working.note).toMatch(/must cover the fault level/);
   });
+
+  it('stops where the drive holds less, behind the device its data name', () => {
+    const [drive] = catalogue.drives;
+    if (!drive) throw new Error('the catalogue of round prices has no drive');
+    const on = (item: Partial<typeof drive>, method: 'drive' | 'direct' = 'drive') =>
+      said(
+        solve(
+          emptyJob({
+            situation: { kind: 'drive' },
+            load: { way: 'torque', torqueKind: 'variable', torque: '60 lb·ft', speed: '1770 rpm' },
+            starting: { method },
+            nameplate: { ...plate, designLetter: 'B' },
+            supply: { voltage: '480 V', frequency: '60', ...supply },
+            place: { hazardous: 'no', cabinet: true },
+          }),
+          { ...catalogue, drives: [{ ...drive, ...item }] },
+        ),
+      );
+    expect(on({ shortCircuitRating: 22_000, protectedBy: 'fuses of class J' })[0]).toMatch(
+      /^D 25 holds a short circuit of 22\.0\skA behind fuses of class J; 24\.1\skA may flow/,
+    );
+    expect(on({ shortCircuitRating: 22_000 })[0]).toMatch(/22\.0\skA; 24\.1/);
+    expect(on({ shortCircuitRating: 100_000 })).toEqual([]);
+    expect(on({})).toEqual([]);
+    expect(on({ shortCircuitRating: 22_000 }, 'direct')).toEqual([]);
+  });
 });

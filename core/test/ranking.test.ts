@@ -48,6 +48,13 @@ describe('a drive by its current', () => {
     expect(deratedCurrent(drive, { ...need, ...place, duty: 'heavy' })).toBeCloseTo(heavy, 9);
   });
 
+  it('says by what it is not listed and how fast it switches', () => {
+    const reason = (more: Partial<DriveNeed>, item: Partial<DriveItem>) =>
+      rank(more, [{ ...drive, ...item }]).refused[0]?.reason;
+    expect(reason({}, { listed: ['IEC'] })).toBe('not listed by NEMA standards');
+    expect(reason({ carrier: 12_000 }, { carrierMost: 8000 })).toMatch(/^switches at 8\skHz at most$/);
+  });
+
   it.each<[string, Partial<DriveNeed>, Partial<DriveItem>, string | undefined]>([
     ['2 % below its least voltage', { systemVoltage: 373 }, {}, undefined],
     ['more than that', { systemVoltage: 372 }, {}, 'voltage'],
@@ -68,6 +75,10 @@ describe('a drive by its current', () => {
     ],
     ['110 % for a minute', { events: [{ name: 'a peak', current: 44, time: 60 }] }, {}, undefined],
     ['… for longer', { events: [{ name: 'a peak', current: 44, time: 61 }] }, {}, 'overload'],
+    ['listed by the standards of the school', {}, { listed: ['IEC', 'NEMA'] }, undefined],
+    ['listed by others only', {}, { listed: ['IEC'] }, 'listing'],
+    ['as fast as it switches', { carrier: 8000 }, { carrierMost: 8000 }, undefined],
+    ['a carrier above its highest', { carrier: 8100 }, { carrierMost: 8000 }, 'carrier'],
     ['more than 110 %', { events: [{ name: 'a peak', current: 44.1, time: 1 }] }, {}, 'overload'],
   ])('%s', (_, asked, item, expected) => {
     expect(rule(asked, item)).toBe(expected);

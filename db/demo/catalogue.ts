@@ -425,7 +425,7 @@ const SHAPE = [0.46, 0.57, 0.82, 0.47, 0.59, 0.9, 0.62, 1];
 
 /** What stands inside a drive and how quick its transistors are; the larger it is the slower. */
 function insides(
-  { housing, voltages: [, most] }: (typeof driveSeries)[number],
+  { housing, school, voltages: [least, most] }: (typeof driveSeries)[number],
   power: number,
   normal: number,
   heavy: number,
@@ -451,6 +451,12 @@ function insides(
     choke: power >= 4000,
     safeTorqueOff: true,
     encoder: housing !== 'IP66',
+    carrierRated: 4000,
+    deratePerKilohertz: 0.0375,
+    carrierMost: power <= 15_000 ? 16_000 : 12_000,
+    listed: least <= 400 && most >= 480 ? ['NEMA', 'IEC'] : [school],
+    shortCircuitRating: most < 300 ? 50_000 : 100_000,
+    protectedBy: school === 'NEMA' ? 'fuses of class J' : 'fuses gG',
   };
 }
 

@@ -59,6 +59,19 @@ export const driveItemSchema = z.strictObject({
   /** A choke of 3 % or more is inside. */
   choke: z.boolean().optional(),
   safeTorqueOff: z.boolean().optional(),
+  /** Hz of the carrier up to which it gives its full current, the share lost per kHz above, and the highest. */
+  carrierRated: z.number().positive().max(50_000).optional(),
+  deratePerKilohertz: z.number().nonnegative().max(1).optional(),
+  carrierMost: z.number().positive().max(50_000).optional(),
+  /** Schools whose standards it is listed or certified by; not known where left out. */
+  listed: z
+    .array(z.enum(['NEMA', 'IEC']))
+    .min(1)
+    .max(2)
+    .optional(),
+  /** A, r.m.s.: the short circuit it holds (SCCR), and the device before it with which it does. */
+  shortCircuitRating: z.number().positive().max(1e6).optional(),
+  protectedBy: z.string().max(80).optional(),
   encoder: z.boolean().optional(),
 });
 

@@ -44,7 +44,8 @@ export interface RankedDrive {
 export interface RefusedDrive {
   readonly id: string;
   readonly name: string;
-  readonly rule: 'voltage' | 'housing' | 'ambient' | 'current' | 'overload' | 'oversized' | 'equipment';
+  readonly rule:
+    'voltage' | 'housing' | 'ambient' | 'current' | 'overload' | 'oversized' | 'equipment' | 'carrier' | 'listing';
   readonly reason: string;
 }
 
@@ -62,6 +63,8 @@ const OVERSIZED = 2.5;
 /** The nearest misses first. */
 const NEAR: readonly RefusedDrive['rule'][] = [
   'equipment',
+  'carrier',
+  'listing',
   'overload',
   'current',
   'housing',
@@ -106,7 +109,7 @@ export const deratesOf = (item: DriveItem, need: Circumstances): Derates => ({
   rated: dutyCurrent(item, need),
   heat: heatShare(item, need.ambient),
   altitude: altitudeShare(item, need.altitude),
-  carrier: carrierShare(need.carrier),
+  carrier: carrierShare(need.carrier, item),
   supply: supplyShare(item, need.inputShare),
 });
 
@@ -115,21 +118,33 @@ export const deratedCurrent = (item: DriveItem, need: Circumstances): number =>
   dutyCurrent(item, need) *
   heatShare(item, need.ambient) *
   altitudeShare(item, need.altitude) *
-  carrierShare(need.carrier) *
+  carrierShare(need.carrier, item) *
   supplyShare(item, need.inputShare);
 
 /** Share of its current a drive keeps at a carrier frequency, kHz. Common practice, no published source. */
 const CARRIERS = [4, 8, 12] as const;
 const KEPT = [1, 0.85, 0.7] as const;
-/** The faster it switches, the more it heats itself. */
-export const carrierShare = (carrier: number | undefined): number =>
-  carrier === undefined ? 1 : interpolate(CARRIERS, KEPT, carrier / 1000);
+/** The faster it switches, the more it heats itself: as its catalogue says, else as is usual. */
+export function carrierShare(
+  carrier: number | undefined,
+  { carrierRated, deratePerKilohertz }: Pick<DriveItem, 'carrierRated' | 'deratePerKilohertz'> = {},
+): number {
+  if (carrier === undefined) return 1;
+  if (carrierRated === undefined || deratePerKilohertz === undefined)
+    return interpolate(CARRIERS, KEPT, carrier / 1000);
+  return Math.max(0, 1 - (deratePerKilohertz * Math.max(0, carrier - carrierRated)) / 1000);
+}
+
+const tooFast = ({ carrierMost }: DriveItem, carrier: number | undefined): boolean =>
+  carrier !== undefined && carrierMost !== undefined && carrier > carrierMost * 1.001;
 
 /** The rule that stands against a drive first; undefined where it fits. */
 function ruleAgainst(item: DriveItem, need: DriveNeed, current: number): RefusedDrive['rule'] | undefined {
   if (need.systemVoltage < item.voltageMin * 0.98 || need.systemVoltage > item.voltageMax * 1.02) return 'voltage';
   if (housingRank[item.housing] < housingRank[need.housing]) return 'housing';
+  if (item.listed?.includes(need.school) === false) return 'listing';
   if (lackingIn(item, need).length > 0) return 'equipment';
+  if (tooFast(item, need.carrier)) return 'carrier';
   if (current === 0) return 'ambient';
   if (current < need.current * 0.9999) return 'current';
   if (tooMuchFor(item, need, current) !== undefined) return 'overload';
@@ -165,6 +180,10 @@ function reasonOf(rule: RefusedDrive['rule'], item: DriveItem, need: DriveNeed, 
       return `without ${lackingIn(item, need)
         .map((each) => INSIDES[each])
         .join(' and ')}`;
+    case 'carrier':
+      return `switches at ${showQuantity(item.carrierMost ?? 0, 'carrier', need.school).text} at most`;
+    case 'listing':
+      return `not listed by ${need.school} standards`;
     case 'ambient':
       return 'too hot a place for it';
     case 'current':

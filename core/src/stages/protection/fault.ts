@@ -22,12 +22,19 @@ export function faultAtBus({ supply, brief }: Circuit): Value | undefined {
 /** A short-circuit current as it is spoken of. */
 export const kiloAmperes = (current: number): string => `${formatNumber(current / 1000, 3)}\u00a0kA`;
 
-/** What the assembly was tested for against what flows. */
-export function checkAssembly(fault: Value | undefined, { brief }: Circuit, flag: Flag): void {
+/** What panel and drive were tested for against what flows. */
+export function checkFault(fault: Value | undefined, { brief, onDrive, pick }: Circuit, flag: Flag): void {
+  if (!fault) return;
+  const flows = `${kiloAmperes(fault.value)} may flow at the bus.`;
   const { assemblyRating } = brief.given.protection;
-  if (fault && assemblyRating && fault.value > assemblyRating.value * 1.001)
+  if (assemblyRating && fault.value > assemblyRating.value * 1.001)
+    flag('protection.fault-above', `The panel holds a short circuit of ${kiloAmperes(assemblyRating.value)}; ${flows}`);
+  const drive = onDrive ? pick.chosenDrive?.item : undefined;
+  const { shortCircuitRating, protectedBy } = drive ?? {};
+  if (drive && shortCircuitRating !== undefined && fault.value > shortCircuitRating * 1.001)
     flag(
       'protection.fault-above',
-      `The panel holds a short circuit of ${kiloAmperes(assemblyRating.value)}; ${kiloAmperes(fault.value)} may flow at the bus.`,
+      `${drive.name} holds a short circuit of ${kiloAmperes(shortCircuitRating)}${protectedBy ? ` behind ${protectedBy}` : ''}; ${flows}`,
+      { field: 'supply.sourcePower' },
     );
 }

@@ -2,7 +2,7 @@ import { notebook, type StageResult } from '../stage.ts';
 import type { Circuit, ProtectionOn } from './asked-of-protection.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { once } from '../../ground/remembered.ts';
-import { checkAssembly, faultAtBus } from './fault.ts';
+import { checkFault, faultAtBus } from './fault.ts';
 import { feederOf } from './feeder.ts';
 import { firstWave, iecCircuit } from './iec/iec-circuit.ts';
 import { necCircuit } from './nec/nec-circuit.ts';
@@ -92,7 +92,7 @@ function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: Pro
     ...feederOf(circuit, own.values.wireCurrent, own.rating),
     ...(fault ? { faultCurrent: fault } : {}),
   };
-  checkAssembly(fault, circuit, flag);
+  checkFault(fault, circuit, flag);
   return { ...own, values };
 }
 
