@@ -246,3 +246,62 @@ describe('a short circuit at the bus against what is there', () => {
     expect(on({ shortCircuitRating: 22_000 }, 'direct')).toEqual([]);
   });
 });
+
+describe('a dial that was turned', () => {
+  // 25 hp, 30 A, service factor 1.15: the dial is 30 A. 40 lb·ft of 74 are a little over half its load.
+  const set = (dial: string | undefined, starting: JobInput['starting'] = { method: 'direct', speedControl: 'no' }) =>
+    solve(
+      emptyJob({
+        situation: { kind: 'starter' },
+        load: { way: 'torque', torque: '40 lb·ft', speed: '1770 rpm' },
+        starting,
+        nameplate: { ...plate, designLetter: 'B', serviceFactor: '1.15' },
+        supply: { voltage: '480 V', frequency: '60' },
+        place: { hazardous: 'no' },
+        protection: { ...(dial === undefined ? {} : { dial }) },
+      }),
+      catalogue,
+    );
+  const codes = (solution: Solution) =>
+    solution.findings.map(({ code }) => code).filter((code) => code.startsWith('protection.dial-'));
+
+  it('stands as it was typed, and is held against what the motor asks and what it takes', () => {
+    expect(value(set(undefined), 'protection.overloadDial')).toBeCloseTo(30, 6);
+    const high = set('33 A');
+    expect(value(high, 'protection.overloadDial')).toBe(33);
+    expect(high.values['protection.overloadDial']?.origin).toBe('given');
+    expect(codes(high)).toEqual(['protection.dial-high']);
+    expect(codes(set('30 A'))).toEqual([]);
+    expect(codes(set('22 A'))).toEqual([]);
+    // 40/74.2 of 30 A are 16.2 A.
+    const runs = (dial: string) =>
+      set(dial).findings.some(({ message }) => message.includes('while the machine runs: about 16.2'));
+    expect([runs('16 A'), runs('17 A')]).toEqual([true, false]);
+  });
+  it('trips what starts where it is low, however it was typed, and never changes the way to start', () => {
+    const low = (dial: string) => {
+      const solution = set(dial, { method: 'direct', speedControl: 'no', tripClass: '10' });
+      const [found] = solution.findings.filter(({ code }) => code === 'protection.dial-low');
+      return found?.message.includes('before the start is through') ?? false;
+    };
+    const told = ['30 A', '25 A', '20 A', '15 A', '10 A', '5 A', '2 A'].map(low);
+    expect(told[0]).toBe(false);
+    expect(told.at(-1)).toBe(true);
+    // Once it trips a lower one trips as well.
+    expect(told.toSorted((a, b) => Number(a) - Number(b))).toEqual(told);
+    const auto = { method: 'auto', speedControl: 'no' } as const;
+    expect(value(set('2 A', auto), 'starting.method')).toBe(value(set(undefined, auto), 'starting.method'));
+  });
+  it('is dragged back by its mend', () => {
+    const [found] = set('40 A').findings.filter(({ code }) => code === 'protection.dial-high');
+    expect(found?.mends?.[0]).toMatchObject({ label: expect.stringMatching(/^Take 30\.0\sA$/) as string });
+    expect(found?.severity).toBe('stop');
+  });
+  it('in star-delta stands in the winding: 0.577 of the line', () => {
+    const winding = { method: 'star-delta', leads: '6', speedControl: 'no' } as const;
+    const asked = value(set(undefined, winding), 'protection.overloadDial');
+    expect(asked).toBeCloseTo(30 / Math.sqrt(3), 6);
+    expect(codes(set('18 A', winding))).toContain('protection.dial-high');
+    expect(codes(set('17.3 A', winding))).toEqual([]);
+  });
+});

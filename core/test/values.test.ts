@@ -21,11 +21,12 @@ function circuitOf(input: JobInput, from: typeof catalogue): Circuit {
   const { pick, starting } = results;
   const { motor, values } = pick;
   if (!motor || !values.motorCurrent) expect.fail();
-  const { nameplate, supply } = shared.results;
+  const { nameplate, load, supply } = shared.results;
   return {
     brief,
     catalogue: from,
     nameplate,
+    load,
     supply,
     starting,
     pick,
@@ -305,7 +306,7 @@ describe('pick and protection', () => {
     const said: string[] = [];
     const check = (starter: typeof narrow) =>
       checkRelay(
-        dialOf({ ...rest, brief, pick }),
+        dialOf({ ...rest, brief, pick }, () => undefined),
         { ...rest, brief, pick: { ...pick, starter } },
         (code, message) => void said.push(`${code} ${message}`),
       );

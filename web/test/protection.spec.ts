@@ -60,3 +60,51 @@ test('the picture shows what the device carries and opens, and the first half-wa
   expect(csv).toMatch(/"Device opens",499\.2,0\.01/);
   expect(csv).toMatch(/"First half-wave",27\d(\.\d+)?,0\.01/);
 });
+
+test('the dial is dragged until it is told that the motor may take too much, and turned back at a click', async ({
+  page,
+}) => {
+  await visit(page, `${await copyOfDemo(page, 'BP-3', 'CAB-3')}/protection`);
+  const picture = page.getByRole('region', { name: 'Time against current' });
+  const grip = picture.locator('svg path[fill="#fffefb"]').last();
+  const drag = async (by: number) => {
+    await expect(grip).toBeVisible();
+    const box = await grip.boundingBox();
+    if (!box) throw new Error('no dial to drag');
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + by, y, { steps: 5 });
+    await page.mouse.up();
+  };
+  const dial = page.locator('[data-value="protection.overloadDial"]').first();
+  await expect(dial).toContainText('27.8');
+  await drag(40);
+  const found = finding(page, 'protection.dial-high');
+  await expect(found).toContainText('more than it bears');
+  await expect(field(page, 'protection.dial')).toHaveValue(/^[345]\d(\.\d)? A$/);
+  await found.getByRole('button', { name: /^Take 27\.8/ }).click();
+  await expect(found).toHaveCount(0);
+  await expect(dial).toContainText('27.8');
+  await drag(-25);
+  await expect(finding(page, 'protection.dial-low')).toContainText('while the machine runs');
+  await fill(page, { 'protection.dial': '27.6' });
+  await expect(finding(page, 'protection.dial-low')).toHaveCount(0);
+  await accessible(page);
+});
+
+test('what else hangs on the feeder is counted with the motor, and the panel must hold the short circuit', async ({
+  page,
+}) => {
+  await visit(page, `${await copyOfDemo(page, 'BP-3', 'CAB-4')}/protection`);
+  await page.getByRole('button', { name: 'Add a circuit' }).click();
+  await fill(page, { 'protection.others.0.current': '60 A', 'protection.others.0.device': '125 A' });
+  const feeder = page.locator('[data-value="protection.feederAmpacity"]').first();
+  await expect(feeder).toContainText('87.8');
+  await expect(page.locator('[data-value="protection.feederDevice"]').first()).toContainText('gG 200 A');
+  await page.getByText('Panel and feeder').click();
+  await fill(page, { 'protection.simultaneity': '50 %', 'protection.assemblyRating': '10 kA' });
+  await expect(feeder).toContainText('43.9');
+  await expect(finding(page, 'protection.fault-above')).toContainText('22.7');
+  await accessible(page);
+});

@@ -95,7 +95,7 @@ export function solveOption(asked: Asked, shared: Shared, catalogue: Catalogue):
     ...saidOf(picked, runs),
   };
   const used = by ? withOptionEnergy(profile, by) : profile;
-  const on = { brief, catalogue, nameplate, supply, profile: used, starting, pick: picked, drive: driven };
+  const on = { brief, catalogue, nameplate, load, supply, profile: used, starting, pick: picked, drive: driven };
   const results = {
     profile: used,
     starting,

@@ -2,6 +2,7 @@ import type { Catalogue } from '../../catalogue/catalogue.ts';
 import type { Comparison } from '../starting/comparison.ts';
 import type { Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
+import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { PickResult } from '../pick/pick.ts';
 import type { OptionBrief } from '../stage.ts';
@@ -13,6 +14,7 @@ export interface ProtectionOn {
   readonly brief: OptionBrief;
   readonly catalogue: Catalogue;
   readonly nameplate: NameplateResult;
+  readonly load: LoadResult;
   readonly supply: SupplyResult;
   readonly starting: StartingResult;
   readonly pick: PickResult;
@@ -29,9 +31,6 @@ export interface Circuit extends ProtectionOn {
   /** Which motor a figure holds for. */
   readonly holds: string;
 }
-
-/** In star-delta each winding, and each of its six leads, carries this share of the line. */
-export const IN_WINDING = 1 / Math.sqrt(3);
 
 /** Power factor of a standing motor. Common practice, no published source. */
 export const STANDING_POWER_FACTOR = 0.3;

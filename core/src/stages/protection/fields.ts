@@ -13,6 +13,15 @@ const several: Asked = (look) => {
 export const lead = 'Overload, wires, short-circuit device and earth of the motor’s circuit.';
 
 const own = perOption({
+  dial: quantity('current', {
+    label: 'Relay dial',
+    min: 0.05,
+    max: 5000,
+    example: '27.8 A',
+    hint: 'as the motor asks',
+    asked: not(is('starting.method', 'drive')),
+    note: 'What the overload relay or motor breaker is really set to, as its dial shows it',
+  }),
   laying: choice(
     [
       ['conduit', 'In conduit or trunking'],

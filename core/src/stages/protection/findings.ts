@@ -71,6 +71,18 @@ export const findings = declared({
       'Take a device and an assembly rated for it, or one tested with a fuse before it that limits the current, or choke the supply.',
     field: 'protection.assemblyRating',
   },
+  'protection.dial-high': {
+    severity: 'stop',
+    basis: 'NEC 430.32(A)(1); IEC 60947-4-1 (from memory)',
+    clear: 'Turn the dial down to what the motor asks.',
+    field: 'protection.dial',
+  },
+  'protection.dial-low': {
+    severity: 'caution',
+    basis: PRACTICE,
+    clear: 'Turn the dial up, not above what the motor asks, or load the machine less.',
+    field: 'protection.dial',
+  },
   'protection.dial-outside': {
     severity: 'stop',
     basis: 'Range of the relay',

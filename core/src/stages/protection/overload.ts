@@ -2,8 +2,9 @@ import { formatQuantity } from '../../ground/quantity/format.ts';
 import { overload } from '../../ground/tables/index.ts';
 import { cellValue } from '../../ground/tables/table.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
-import { dialShare, hasReserve } from '../starting/overload-dial.ts';
-import { IN_WINDING, type Circuit } from './asked-of-protection.ts';
+import { dialShare, hasReserve, IN_WINDING } from '../starting/overload-dial.ts';
+import { ownStart, type Circuit } from './asked-of-protection.ts';
+import { classTimes, tripUse } from '../starting/trip-curve.ts';
 import type { Flag } from './findings.ts';
 
 const IEC_RELAY = 'IEC 60947-4-1 (recalled from memory)';
@@ -19,8 +20,45 @@ function serviceFactorOf({ brief, motor, nameplate }: Circuit): Value {
   });
 }
 
-/** What the relay is set to. The code’s percentage limits where it trips and is no value for the dial. */
-export function dialOf(circuit: Circuit): Value {
+/** What the relay is set to: as typed, else as the motor asks. */
+export function dialOf(circuit: Circuit, flag: Flag): Value {
+  const proper = properDial(circuit);
+  const typed = circuit.brief.given.protection.dial;
+  if (!typed) return proper;
+  checkDial(typed, proper, circuit, flag);
+  return typed;
+}
+
+/** A dial that guards too little, or trips what starts or runs. */
+function checkDial(typed: Value, proper: Value, circuit: Circuit, flag: Flag): void {
+  const { load, motor, starting, nameplateCurrent, brief } = circuit;
+  const { school } = brief.job;
+  const mends = [{ label: `Take ${proper.text}`, set: { 'protection.dial': '' } }];
+  if (typed.value > proper.value * 1.001)
+    flag(
+      'protection.dial-high',
+      `Set to ${typed.text} the relay lets the motor take more than it bears; ${proper.text} is the most.`,
+      { mends },
+    );
+  const inRelay = starting.method === 'star-delta' ? IN_WINDING : 1;
+  const running = ((load.values.motorPower?.value ?? 0) / motor.power) * nameplateCurrent.value * inRelay;
+  const start = ownStart(circuit);
+  const used =
+    start?.trace && start.time !== undefined
+      ? tripUse(start.trace, typed.value / inRelay, classTimes(start.relayClass).fastest, starting.setting?.warm ?? 0)
+      : 0;
+  const does = [
+    ...(used >= 1 ? ['before the start is through'] : []),
+    ...(typed.value < running * 0.999
+      ? [`while the machine runs: about ${formatQuantity(running, 'current', school)} flow through it`]
+      : []),
+  ];
+  if (does.length > 0)
+    flag('protection.dial-low', `Set to ${typed.text} the relay trips ${does.join(', and ')}.`, { mends });
+}
+
+/** What the motor asks of the relay. The code’s percentage limits where it trips and is no value for the dial. */
+function properDial(circuit: Circuit): Value {
   const { brief, motor, nameplateCurrent, starting, holds } = circuit;
   const { job } = brief;
   const starDelta = starting.method === 'star-delta';

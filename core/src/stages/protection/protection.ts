@@ -79,7 +79,7 @@ export function protection(on: ProtectionOn): ProtectionResult {
 
 function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: ProtectionValues } {
   const iec = circuit.brief.job.school === 'IEC';
-  const dial = circuit.onDrive ? undefined : dialOf(circuit);
+  const dial = circuit.onDrive ? undefined : dialOf(circuit, flag);
   if (dial) checkRelay(dial, circuit, flag);
   const overloadCurrent = iec ? overloadByIec(circuit) : overloadByNec(circuit);
   const own = iec ? iecCircuit(circuit, flag) : necCircuit(circuit, flag);

@@ -1,5 +1,6 @@
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
-import { IN_WINDING, ownStart, type Circuit } from './asked-of-protection.ts';
+import { ownStart, type Circuit } from './asked-of-protection.ts';
+import { IN_WINDING } from '../starting/overload-dial.ts';
 import type { StarterValues } from './starter-values.ts';
 import type { Worked } from './worked.ts';
 

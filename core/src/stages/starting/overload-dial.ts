@@ -19,3 +19,6 @@ const WITHOUT_RESERVE = 115 / 125;
  */
 export const dialShare = (job: Pick<JobView, 'school' | 'nameplate' | 'situation'>, serviceFactor: number): number =>
   job.school === 'IEC' || hasReserve(job, serviceFactor) ? 1 : WITHOUT_RESERVE;
+
+/** In star-delta each winding, and the relay in it, carries this share of the line. */
+export const IN_WINDING = 1 / Math.sqrt(3);

@@ -41,8 +41,8 @@
       open={filled(group)}
     >
       <summary class="min-h-11 cursor-pointer truncate px-3 py-2.5 text-sm font-semibold text-quiet"
-        >{group}<span class="font-normal">
-          · {filledIn(group) === 0 ? 'nothing filled in' : `${filledIn(group)} filled in`}</span
+        >{group}<span class="font-normal"
+          >&nbsp;· {filledIn(group) === 0 ? 'nothing filled in' : `${filledIn(group)} filled in`}</span
         ></summary
       >
       <!-- What is folded away need not come with the page. -->

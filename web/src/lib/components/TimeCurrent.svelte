@@ -1,10 +1,15 @@
 <script lang="ts">
+  import { IN_WINDING } from '@pilgrim/core/stages/starting/overload-dial';
   import { onMount } from 'svelte';
   import { timeCurrentChart } from '$lib/charts/start-charts';
+  import type { Handle } from '$lib/charts/handles';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import Chart from './Chart.svelte';
 
   let { store }: { store: JobStore } = $props();
+
+  /** s at which the dial is drawn, to be dragged. */
+  const DIAL_SHOWN = 5000;
 
   // Stored results leave the run-ups out; solving brings them.
   onMount(() => store.warm());
@@ -18,20 +23,41 @@
     const value = values[`protection.${id}`]?.value;
     return typeof value === 'number' ? value : undefined;
   };
+
+  /** What the relay is set to, and the current of the line at which it is; a drive has none. */
+  const dial = $derived.by((): { readonly own: number; readonly line: number } | undefined => {
+    const own = values['protection.overloadDial']?.value;
+    if (typeof own !== 'number') return undefined;
+    return { own, line: chosen?.method === 'star-delta' ? own / IN_WINDING : own };
+  });
+  const handles = $derived.by((): Handle[] => {
+    if (!dial) return [];
+    const share = dial.own / dial.line;
+    return [
+      {
+        at: [dial.line, DIAL_SHOWN],
+        ways: 'horizontal',
+        moved: (to) => store.set('protection.dial', `${Number((to * share).toPrecision(3))} A`),
+      },
+    ];
+  });
 </script>
 
 <!-- Time against current: the start must pass under the relay, and the relay under what motor and wires bear. -->
 <section class="rounded-lg border bg-card p-3" aria-label="Time against current">
-  <h2 class="mb-1 text-sm font-semibold text-quiet">Time against current: start, relay, motor, wire and device</h2>
+  <h2 class="mb-1 text-sm font-semibold text-quiet">
+    Time against current{handles.length > 0 ? ': the circle turns the relay’s dial' : ''}
+  </h2>
   {#if chosen?.trace && details.startSetting}
     <Chart
-      option={timeCurrentChart(chosen, details.startSetting, {
+      option={timeCurrentChart(chosen, dial ? { ...details.startSetting, overload: dial.line } : details.startSetting, {
         conductor: amperes('conductorAmpacity'),
         device: amperes('branchDeviceMax'),
         picture: details.shortCircuitDevice,
       })}
       height={330}
-      label="On logarithmic axes: the motor’s current while it starts, the band of the overload relay, what the standing motor bears, the conductor’s ampacity, what the short-circuit device carries and what opens it, and the first half-wave of the motor; the figures stand beside it."
+      {handles}
+      label="On logarithmic axes: the motor’s current while it starts, the band of the overload relay, what the standing motor bears, the conductor’s ampacity, what the short-circuit device carries and what opens it, and the first half-wave of the motor; the figures stand beside it. The relay’s dial can be dragged, or typed beside it."
     />
   {:else}
     <p class="flex h-56 items-center justify-center rounded border border-dashed text-center text-sm text-quiet">

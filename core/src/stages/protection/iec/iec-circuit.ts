@@ -1,7 +1,8 @@
 import { formatNumber, formatQuantity } from '../../../ground/quantity/format.ts';
 import { disconnection, dropConstants, gGGates, protectiveConductors } from '../../../ground/tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
-import { IN_WINDING, ownStart, type Circuit } from '../asked-of-protection.ts';
+import { ownStart, type Circuit } from '../asked-of-protection.ts';
+import { IN_WINDING } from '../../starting/overload-dial.ts';
 import type { Worked } from '../worked.ts';
 import { INRUSH } from '../breaker.ts';
 import type { Flag } from '../findings.ts';
