@@ -6,6 +6,9 @@ export default defineConfig({
   resolve: { alias: { odex: fileURLToPath(new URL('node_modules/odex/src/odex.ts', import.meta.url)) } },
   test: {
     include: ['core/test/**/*.test.ts', 'cli/test/**/*.test.ts', 'db/test/**/*.test.ts', 'web/test/**/*.test.ts'],
+    // What modules remember never changes a result, so files may share them: half the time was reading the modules anew. A mutant
+    // may change what is remembered.
+    isolate: process.env['MUTANTS_CHOSEN'] !== undefined,
     // Only to end what hangs: a busy machine takes ten times what a quiet one takes to start a process.
     testTimeout: 120_000,
   },
