@@ -61,13 +61,13 @@ await main(async () => {
   await ensurePackages();
   const browser = ensureChromium();
   await run('types of the routes', 'npm', ['run', '-s', 'sync', '-w', 'web']);
-  // On two processors; the types take as long as the rest. Lint reads the types of the routes.
+  // On two processors; lint takes as long as the rest. It reads the types of the routes.
   const rest = async () => {
+    await npm('types', 'types');
     await npm('format', 'format:check');
-    await npm('lint', 'lint');
     await npm('unused code', 'unused');
   };
-  await Promise.all([npm('types', 'types'), rest()]);
+  await Promise.all([npm('lint', 'lint'), rest()]);
   const unitFile = `${results}/unit.json`;
   const ok = await run('unit tests', 'npx', [
     'vitest',
