@@ -63,7 +63,8 @@ export function circuitState(circuit: Circuit, slip: number, hz: number, leakage
   return stateInto({ re: 0, im: 0, airGap: 0, core: 0 }, circuit, slip, hz, leakage);
 }
 
-type Written<Of> = { -readonly [Name in keyof Of]: Of[Name] };
+/** Written over as it goes. */
+export type Written<Of> = { -readonly [Name in keyof Of]: Of[Name] };
 export type WrittenState = Written<CircuitState>;
 
 /** What `circuitState` gives, written over an object that is there: for each of thousands of instants. */

@@ -46,30 +46,10 @@ interface Known extends Pick<Brief, 'given' | 'practice' | 'job'> {
   readonly found: (id: string) => Value | undefined;
 }
 type LimitOf = (known: Known) => Value | undefined;
-
-interface Shown {
-  readonly id: string;
-  readonly kind: Kind | ((known: Known) => Kind);
-  readonly limit: LimitOf | undefined;
-  readonly asked: ((known: Known) => boolean) | undefined;
-}
-
-/** The results of a stage in the order they are looked for. */
-function ofStage(stage: StageName) {
-  const all: Shown[] = [];
-  const more = {
-    all,
-    plain(...names: string[]) {
-      for (const name of names) more.against(name, 'rated', undefined);
-      return more;
-    },
-    against(name: string, kind: Shown['kind'], limit: LimitOf | undefined, asked?: Shown['asked']) {
-      all.push({ id: `${stage}.${name}`, kind, limit, asked });
-      return more;
-    },
-  };
-  return more;
-}
+type Asked = (known: Known) => boolean;
+/** A result by its name; against what it is held, and when it is shown. */
+type Said =
+  string | readonly [name: string, kind: Kind | ((known: Known) => Kind), limit: LimitOf | undefined, asked?: Asked];
 
 const another =
   (id: string): LimitOf =>
@@ -78,77 +58,104 @@ const another =
 const whole: LimitOf = ({ job }) => limits[job.school].whole;
 const dip: LimitOf = ({ given, job, practice }) =>
   given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
-const filtered = ({ found }: Known): boolean => found('drive.filteredPeak') !== undefined;
 const within: LimitOf = ({ given, job }) =>
   quantity(yearsCounted({ given }) * YEAR, 'span', job.school, { source: '' });
+const nema: Asked = ({ job }) => job.school === 'NEMA';
+const iec: Asked = ({ job }) => job.school === 'IEC';
+const unfiltered: Asked = ({ found }) => found('drive.filteredPeak') === undefined;
 
-const shown: readonly Shown[][] = [
-  ofStage('nameplate')
-    .plain('ratedCurrent', 'ratedTorque', 'slip', 'efficiencyMinimum')
+/** The results of each stage in the order they are looked for. */
+const stages: Readonly<Record<StageName, readonly Said[]>> = {
+  situation: [],
+  nameplate: [
+    'ratedCurrent',
+    'ratedTorque',
+    'slip',
+    'efficiencyMinimum',
     // Worked out from the class alone it is no more than an upper bound.
-    .against(
+    [
       'hotSpot',
       ({ found }) => (found('nameplate.hotSpot')?.origin === 'derived' ? 'most' : 'rated'),
       another('nameplate.thermalLimit'),
-    )
-    .plain('lockedRotorCurrentMax', 'torqueOnSupply'),
-  ofStage('load')
-    .plain('motorTorque', 'motorSpeed')
-    .against('motorPower', 'most', another('load.standardPower'))
-    .against('loadFraction', 'most', whole)
-    .against('peakTorque', 'most', another('load.peakAllowed'))
-    .plain('rmsTorque', 'poles'),
-  ofStage('supply')
-    .plain('motorVoltage')
-    .against('directBusDip', 'most', dip)
-    .against('directTerminalDip', 'most', ({ practice }) => practice.terminalDip)
-    .against('runningDrop', 'most', ({ practice }) => practice.runningDrop)
-    .against('unbalance', 'most', ({ job }) => limits[job.school].unbalance)
-    .plain('shortCircuitPower', 'feederAmpacity'),
-  ofStage('place')
-    .plain('motorEnclosure')
-    .against('ambient', 'rated', ({ job }) => limits[job.school].ambient)
-    .against('altitude', 'rated', ({ job }) => limits[job.school].altitude)
-    .plain('motorDerate', 'driveDerate', 'cabinetInside'),
-  ofStage('profile')
-    .plain('hours', 'energyThrottled', 'energySpeedControlled', 'energySaved')
-    .against('savingShare', 'least', ({ practice }) => practice.driveSavingShare)
-    .plain('peakInput'),
-  ofStage('starting')
-    .against('startingDip', 'most', dip)
-    .against('torqueMargin', 'least', ({ practice }) => practice.torqueMargin)
-    .against('accelerationTime', 'most', ({ given }) => given.starting.startTimeLimit)
-    .against('rotorHeat', 'most', ({ practice }) => practice.heatUse)
-    .plain('startingCurrent')
-    .against('startsPerHour', 'least', another('load.startsPerHour')),
-  ofStage('pick')
-    .plain('requiredPower')
-    .against('motorLoad', 'most', whole)
-    .plain('motorCurrent', 'driveCurrent')
-    .against('driveUsed', 'most', whole),
-  ofStage('drive')
-    .against('requiredCurrent', 'most', another('drive.availableCurrent'))
-    .against('overloadUsed', 'most', whole)
+    ],
+    'lockedRotorCurrentMax',
+    'torqueOnSupply',
+  ],
+  load: [
+    'motorTorque',
+    'motorSpeed',
+    ['motorPower', 'most', another('load.standardPower')],
+    ['loadFraction', 'most', whole],
+    ['peakTorque', 'most', another('load.peakAllowed')],
+    'rmsTorque',
+    'poles',
+  ],
+  supply: [
+    'motorVoltage',
+    ['directBusDip', 'most', dip],
+    ['directTerminalDip', 'most', ({ practice }) => practice.terminalDip],
+    ['runningDrop', 'most', ({ practice }) => practice.runningDrop],
+    ['unbalance', 'most', ({ job }) => limits[job.school].unbalance],
+    'shortCircuitPower',
+    'feederAmpacity',
+  ],
+  place: [
+    'motorEnclosure',
+    ['ambient', 'rated', ({ job }) => limits[job.school].ambient],
+    ['altitude', 'rated', ({ job }) => limits[job.school].altitude],
+    'motorDerate',
+    'driveDerate',
+    'cabinetInside',
+  ],
+  profile: [
+    'hours',
+    'energyThrottled',
+    'energySpeedControlled',
+    'energySaved',
+    ['savingShare', 'least', ({ practice }) => practice.driveSavingShare],
+    'peakInput',
+  ],
+  starting: [
+    ['startingDip', 'most', dip],
+    ['torqueMargin', 'least', ({ practice }) => practice.torqueMargin],
+    ['accelerationTime', 'most', ({ given }) => given.starting.startTimeLimit],
+    ['rotorHeat', 'most', ({ practice }) => practice.heatUse],
+    'startingCurrent',
+    ['startsPerHour', 'least', another('load.startsPerHour')],
+  ],
+  pick: ['requiredPower', ['motorLoad', 'most', whole], 'motorCurrent', 'driveCurrent', ['driveUsed', 'most', whole]],
+  drive: [
+    ['requiredCurrent', 'most', another('drive.availableCurrent')],
+    ['overloadUsed', 'most', whole],
     // Behind a filter it is the filtered peak that the winding sees.
-    .against('filteredPeak', 'most', another('drive.windingWithstand'))
-    .against('peakVoltage', 'most', another('drive.windingWithstand'), (known) => !filtered(known))
-    .plain('leastSpeed', 'mostSpeed')
-    .against('demandDistortion', 'most', another('drive.demandDistortionLimit'))
-    .against('voltageDistortion', 'most', another('drive.voltageDistortionLimit'))
-    .plain('shortestStop'),
-  ofStage('protection')
-    .plain('overloadDial')
-    .against('conductorAmpacity', 'least', another('protection.conductorMinAmpacity'))
-    .plain('conductorSize')
-    .against('branchDeviceMax', 'rated', undefined, ({ job }) => job.school === 'NEMA')
-    .against('groundingConductor', 'rated', undefined, ({ job }) => job.school === 'NEMA')
-    .against('branchDevice', 'rated', undefined, ({ job }) => job.school === 'IEC')
-    .against('loopImpedance', 'most', another('protection.loopImpedanceMax')),
-  ofStage('money')
-    .plain('firstCost', 'yearlyCost', 'lifeCost', 'yearlySaving')
-    .against('payback', 'most', within)
-    .plain('extraCapital'),
-].map(({ all }) => all);
+    ['filteredPeak', 'most', another('drive.windingWithstand')],
+    ['peakVoltage', 'most', another('drive.windingWithstand'), unfiltered],
+    'leastSpeed',
+    'mostSpeed',
+    ['demandDistortion', 'most', another('drive.demandDistortionLimit')],
+    ['voltageDistortion', 'most', another('drive.voltageDistortionLimit')],
+    'shortestStop',
+  ],
+  protection: [
+    'overloadDial',
+    ['conductorAmpacity', 'least', another('protection.conductorMinAmpacity')],
+    'conductorSize',
+    ['branchDeviceMax', 'rated', undefined, nema],
+    ['groundingConductor', 'rated', undefined, nema],
+    ['branchDevice', 'rated', undefined, iec],
+    ['loopImpedance', 'most', another('protection.loopImpedanceMax')],
+  ],
+  money: ['firstCost', 'yearlyCost', 'lifeCost', 'yearlySaving', ['payback', 'most', within], 'extraCapital'],
+  handover: [],
+};
+
+/** The same with the ids of the values, made once. */
+const shown = Object.entries(stages).map(([stage, said]) =>
+  said.map((each) => {
+    const [name, kind = 'rated', limit, asked] = typeof each === 'string' ? ([each] as const) : each;
+    return { id: `${stage}.${name}`, kind, limit, asked } as const;
+  }),
+);
 
 /** The four to six results each stage is looked at for, in their order; what is not known yet is left out. */
 export function readoutsOf(

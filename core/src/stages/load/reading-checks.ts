@@ -94,7 +94,7 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
       flag('load.curve-twice', `${twice.speed.text} stands in the table more than once; the first torque counts.`, {
         field: `load.curve.${twice.at}.speed`,
       });
-    const end = highestOf(points);
+    const end = points.reduce((most, { speed }) => Math.max(most, speed.value), 0);
     const { drivenSpeed } = values;
     if (points.length > 1 && drivenSpeed && drivenSpeed.value > end * 1.02)
       flag(
@@ -111,10 +111,4 @@ function firstTwice(points: readonly TypedPoint[]): TypedPoint | undefined {
   if (rises) return undefined;
   const seen = new Set<number>();
   return points.find(({ speed }) => seen.size === seen.add(speed.value).size);
-}
-
-function highestOf(points: readonly TypedPoint[]): number {
-  let most = 0;
-  for (const { speed } of points) most = Math.max(most, speed.value);
-  return most;
 }

@@ -31,7 +31,3 @@ export const breakersFor = (
         part.kind === 'breaker' && part.voltageMax >= voltage && part.currentMax <= most && part.currentMax >= least,
     )
     .toSorted((a, b) => b.currentMax - a.currentMax || a.price - b.price);
-
-/** Whether it breaks a short-circuit current, A; one that does not say may. */
-export const breaks = ({ breakingCapacity }: StarterPart, fault: number): boolean =>
-  breakingCapacity === undefined || breakingCapacity >= fault * 0.999;

@@ -22,19 +22,23 @@ export function faultAtBus({ supply, brief }: Circuit): Value | undefined {
 /** A short-circuit current as it is spoken of. */
 export const kiloAmperes = (current: number): string => `${formatNumber(current / 1000, 3)}\u00a0kA`;
 
+/** Whether something holds a short circuit, A; what does not say for how much may. */
+export const holds = (rating: number | undefined, fault: number): boolean =>
+  rating === undefined || fault <= rating * 1.001;
+
 /** What panel and drive were tested for against what flows. */
 export function checkFault(fault: Value | undefined, { brief, onDrive, pick }: Circuit, flag: Flag): void {
   if (!fault) return;
-  const flows = `${kiloAmperes(fault.value)} may flow at the bus.`;
-  const { assemblyRating } = brief.given.protection;
-  if (assemblyRating && fault.value > assemblyRating.value * 1.001)
-    flag('protection.fault-above', `The panel holds a short circuit of ${kiloAmperes(assemblyRating.value)}; ${flows}`);
   const drive = onDrive ? pick.chosenDrive?.item : undefined;
-  const { shortCircuitRating, protectedBy } = drive ?? {};
-  if (drive && shortCircuitRating !== undefined && fault.value > shortCircuitRating * 1.001)
-    flag(
-      'protection.fault-above',
-      `${drive.name} holds a short circuit of ${kiloAmperes(shortCircuitRating)}${protectedBy ? ` behind ${protectedBy}` : ''}; ${flows}`,
-      { field: 'supply.sourcePower' },
-    );
+  const against = (who: string, rating: number | undefined, behind: string, field: string): void => {
+    if (rating !== undefined && !holds(rating, fault.value))
+      flag(
+        'protection.fault-above',
+        `${who} holds a short circuit of ${kiloAmperes(rating)}${behind}; ${kiloAmperes(fault.value)} may flow at the bus.`,
+        { field },
+      );
+  };
+  against('The panel', brief.given.protection.assemblyRating?.value, '', 'protection.assemblyRating');
+  const behind = drive?.protectedBy ? ` behind ${drive.protectedBy}` : '';
+  if (drive) against(drive.name, drive.shortCircuitRating, behind, 'supply.sourcePower');
 }

@@ -126,7 +126,7 @@ export function whyChosen(known: StartKnown, { comparison, tooWeak }: Bench, met
   if (job.starting.method !== 'auto') return 'Chosen in this job.';
   if (needsSpeedControl(known)) return 'The speed has to be controlled while running.';
   if (job.starting.waterHammer) return 'A soft stop keeps the pipe from water hammer.';
-  const weak = method === 'drive' ? tooWeak() : undefined;
+  const weak = tooWeak();
   if (weak !== undefined) return `No way on the line brings this load up: ${weak}.`;
   const decides = methods
     .slice(0, methods.indexOf(method))

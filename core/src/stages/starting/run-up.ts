@@ -1,5 +1,5 @@
 import { bisect, interpolate, leastOf, mostOf } from '../../ground/numeric.ts';
-import { windageAt } from '../../motor/circuit.ts';
+import { windageAt, type Written } from '../../motor/circuit.ts';
 import { instant, of, running, type FedMotor, type Instant, type Moment, type Running } from './fed-motor.ts';
 import { feedEvents, longestStep, rising, type Feed } from './feeds.ts';
 import { finalSpeed } from './final-speed.ts';
@@ -55,8 +55,6 @@ export interface RunUpSetting extends FedMotor {
 /** Rates of speed, rotor heat, stator heat, input, load work and friction. */
 type Rates = Float64Array;
 const RATES = 6;
-
-type Written<Of> = { -readonly [Name in keyof Of]: Of[Name] };
 
 /** A run on its way; written over as it goes. */
 interface Way extends Moment {

@@ -57,7 +57,7 @@ export function startingOn(on: StartingOn): StartingResult {
       method,
       chosen,
       simpler: bench.onLine,
-      tooWeak: method === 'drive' ? bench.tooWeak : () => undefined,
+      tooWeak: bench.tooWeak,
       cheaper: () => methods.slice(0, methods.indexOf(method ?? 'direct')).map(bench.comparison),
       start,
       speedControlled: needsSpeedControl(known),

@@ -3,8 +3,8 @@ import { branchDevice, groundingConductors, standardRatings } from '../../../gro
 import { cellValue } from '../../../ground/tables/table.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
 import { ownStart, type Circuit } from '../asked-of-protection.ts';
-import { breakersFor, breaks, INRUSH, leastBreaker } from '../breaker.ts';
-import { faultAtBus, kiloAmperes } from '../fault.ts';
+import { breakersFor, INRUSH, leastBreaker } from '../breaker.ts';
+import { faultAtBus, holds, kiloAmperes } from '../fault.ts';
 import type { Flag } from '../findings.ts';
 import { compareSizes, conductorName, raisedWith, type Conductor } from './nec-conductor.ts';
 
@@ -57,7 +57,7 @@ export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<
   const system = formatQuantity(volts, 'voltage', school);
   const fits = breakersFor(catalogue.parts, volts, least, most.value);
   const fault = faultAtBus(circuit);
-  const part = fits.find((each) => breaks(each, fault?.value ?? 0)) ?? fits[0];
+  const part = fits.find((each) => holds(each.breakingCapacity, fault?.value ?? 0)) ?? fits[0];
   if (!part) {
     if (catalogue.parts.some(({ kind }) => kind === 'breaker'))
       flag(
@@ -68,7 +68,7 @@ export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<
   }
   const { breakingCapacity } = part;
   const capacity = breakingCapacity === undefined ? undefined : kiloAmperes(breakingCapacity);
-  if (fault && !breaks(part, fault.value))
+  if (fault && !holds(breakingCapacity, fault.value))
     flag('protection.fault-above', `${part.name} breaks ${capacity}; ${kiloAmperes(fault.value)} may flow at the bus.`);
   return wording(part.name, {
     origin: 'looked up',
