@@ -19,12 +19,12 @@ const whole = {
 };
 const slice = {
   requests: 1500,
-  kills: 6,
+  kills: 20,
   outages: 4,
   states: 1,
   people: 6,
   writers: 4,
-  stops: 7,
+  stops: 8,
   backups: 1,
   documents: 300,
 };

@@ -20,6 +20,7 @@ import { statedLoss } from '../src/stages/profile/drive-loss.ts';
 import { carrierShare, deratedCurrent } from '../src/stages/pick/rank-drives.ts';
 import { distortionLimits } from '../src/ground/tables/index.ts';
 import { demo } from './demo.ts';
+import { catalogue as roundPrices, plate } from './round-prices.ts';
 
 const plain: DriveItem = {
   kind: 'drive',
@@ -731,5 +732,42 @@ describe('what is left of a drive here', () => {
     expect(states({ ...kept, nameplate: { ...kept.nameplate, year: '2024' } })['Age']).toBe('assumed');
     expect(states(centrifuge)['Age']).toBe('proven');
     expect(Object.keys(states(kept))).toHaveLength(7);
+  });
+});
+
+describe('a drive in a closed cabinet, and one without a stiff dc link', () => {
+  const [drive] = roundPrices.drives;
+  if (!drive) throw new Error('the catalogue of round prices has no drive');
+  const on = (item: Partial<typeof drive>, place: JobInput['place'] = {}, more: JobInput = {}) =>
+    solve(
+      emptyJob({
+        situation: { kind: 'drive' },
+        nameplate: { ...plate, designLetter: 'B' },
+        load: { way: 'torque', torqueKind: 'variable', torque: '60 lb·ft', speed: '1770 rpm' },
+        supply: { voltage: '480 V', frequency: '60', sourcePower: '1000 kVA', sourceImpedance: '5 %' },
+        starting: { method: 'drive' },
+        ...more,
+        place: { hazardous: 'no', ambient: '40 °C', cabinet: true, ...place },
+      }),
+      { ...roundPrices, drives: [{ ...drive, ...item }] },
+    );
+  const air = (solution: ReturnType<typeof on>) =>
+    solution.findings.find(({ code }) => code === 'drive.cabinet-air')?.message;
+
+  it('of 32 A at 40 °C, 1 % a kelvin: 10 K warmer it gives 28.8 of 30 A; 40 A give enough, a known cabinet is worked out', () => {
+    expect(air(on({ normalCurrent: 32 }))).toMatch(
+      /about 10 K above the room, D 25 gives 28\.8\sA of the 30\.0\sA needed/,
+    );
+    expect(air(on({}))).toBeUndefined();
+    expect(
+      air(on({ normalCurrent: 32 }, { cabinetHeight: '2 m', cabinetWidth: '1 m', cabinetDepth: '0.6 m' })),
+    ).toBeUndefined();
+  });
+  it('film capacitors send back a third whatever stands before them', () => {
+    const distortion = (slimLink: boolean, lineSide: 'none' | 'choke 3 %') =>
+      on({ slimLink }, {}, { drive: { lineSide } }).values['drive.currentDistortion']?.value;
+    expect(distortion(true, 'none')).toBeCloseTo(0.34, 9);
+    expect(distortion(true, 'choke 3 %')).toBeCloseTo(0.34, 9);
+    expect(distortion(false, 'none')).toBeGreaterThan(0.5);
   });
 });

@@ -18,7 +18,7 @@ const nec = (protection: JobInput['protection'], more: JobInput = {}, by = solve
       ...more,
       nameplate: { ...plate, designLetter: 'B' },
       supply: { voltage: '480 V', frequency: '60', ...more.supply },
-      place: { hazardous: 'no' },
+      place: { hazardous: 'no', ...more.place },
       protection,
     }),
     catalogue,
@@ -80,6 +80,16 @@ describe('a feeder by the NEC', () => {
       }),
       { numRuns: 12 },
     );
+  });
+  it('on a drive this motor counts by what the drive takes: 38 A, and 40 A beside it', () => {
+    const driven = nec(others({ current: '40 A', device: '60 A' }), {
+      situation: { kind: 'drive' },
+      load: { way: 'torque', torqueKind: 'variable', torque: '60 lb·ft', speed: '1770 rpm' },
+      starting: { method: 'drive' },
+      place: { cabinet: true },
+    });
+    // 38 + 1.25 · 40
+    expect(value(driven, 'protection.feederAmpacity')).toBeCloseTo(88, 9);
   });
 });
 

@@ -265,3 +265,34 @@ describe('the bill of an option', () => {
     expect(run({ ...fan, ...direct }, { ...catalogue, parts: [] }).details.bill).toEqual([]);
   });
 });
+
+describe('what would turn the verdict', () => {
+  // Capital and saving of the drive at 0.10 a kilowatt-hour; 8 % over ten years are 6.7101 times the saving (annuity tables).
+  const of = (price: number) =>
+    run({ ...fan, money: { ...fan.money, energyPrice: `${price} per kWh` }, starting: { method: 'drive' } });
+  const usual = of(0.1);
+  const even = (0.1 * money(usual, 'extraCapital')) / (money(usual, 'yearlySaving') * 6.710_081);
+  const told = (ratio: number) =>
+    of(even * ratio).findings.find(({ code }) => code === 'money.may-turn')?.message ?? '';
+
+  it.each([
+    // 1.05 · 0.9 and 1.05 · 0.8 are below 1, 1.05 is below 1.25.
+    [1.05, /^The drive pays over 10\.?0? years; 10 % fewer hours or energy 20 % cheaper or a price 25 % higher alone/],
+    [1.15, /pays .*; energy 20 % cheaper or a price 25 % higher alone/],
+    [1.26, /^$/],
+    // 0.95 · 1.1, 0.95 · 1.3 are above 1, 0.95 is above 0.9.
+    [0.95, /does not pay .*; 10 % more hours or energy 30 % dearer or a price 10 % lower alone/],
+    [0.85, /does not pay .*; energy 30 % dearer alone/],
+    [0.75, /^$/],
+  ])('at %s of the price at which it is even', (ratio, words) => {
+    expect(told(ratio).replaceAll('\u00a0', ' ')).toMatch(words);
+  });
+  it('nothing is said of a starter', () => {
+    const { findings } = run({
+      ...fan,
+      money: { ...fan.money, energyPrice: `${even} per kWh` },
+      starting: { method: 'direct' },
+    });
+    expect(findings.map(({ code }) => code)).not.toContain('money.may-turn');
+  });
+});

@@ -58,6 +58,8 @@ export const driveItemSchema = z.strictObject({
   longestPlain: z.number().positive().max(2000).optional(),
   /** A choke of 3 % or more is inside. */
   choke: z.boolean().optional(),
+  /** Its dc link has small film capacitors only. */
+  slimLink: z.boolean().optional(),
   safeTorqueOff: z.boolean().optional(),
   /** Hz of the carrier up to which it gives its full current, the share lost per kHz above, and the highest. */
   carrierRated: z.number().positive().max(50_000).optional(),

@@ -1,4 +1,5 @@
 import { YEAR } from '../../ground/constants.ts';
+import { UNSURE } from '../../stages/money/unsure.ts';
 import { onMotor } from '../../stages/load/ways.ts';
 import type { ProfileResult } from '../../stages/profile/profile-result.ts';
 import type { Shared } from '../shared.ts';
@@ -29,7 +30,12 @@ export interface Spreads {
   readonly ranges: Readonly<Record<RiskVariable, Range>>;
 }
 
-const about = (less: number, more: number): Range => ({ low: 1 - less, mode: 1, high: 1 + more, shape: 'triangle' });
+const about = ({ less, more }: { readonly less: number; readonly more: number }): Range => ({
+  low: 1 - less,
+  mode: 1,
+  high: 1 + more,
+  shape: 'triangle',
+});
 const NONE: Range = { low: 0, mode: 0, high: 0, shape: 'triangle' };
 
 /**
@@ -43,15 +49,15 @@ export function spreadsOf({ job }: Pick<Shared, 'job'>, profile: ProfileResult |
   const staticShare = profile?.model?.setting.machine.staticShare ?? 0;
   return {
     ranges: {
-      hours: { ...about(0.1, 0.1), high: Math.min(1.1, most) },
-      energyPrice: about(0.2, 0.3),
+      hours: { ...about(UNSURE.hours), high: Math.min(1.1, most) },
+      energyPrice: about(UNSURE.energyPrice),
       growth: { low: -0.02, mode: 0, high: 0.02, shape: 'triangle' },
       staticHead: staticShare > 0 ? { low: -0.1, mode: 0, high: 0.1, shape: 'triangle' } : NONE,
-      power: about(power, power),
-      capital: about(0.1, 0.25),
+      power: about({ less: power, more: power }),
+      capital: about(UNSURE.capital),
       efficiency: { low: 0, mode: 0, high: 1, shape: 'even' },
       driveLoss: { low: 0.5, mode: 1, high: 2, shape: 'triangle' },
-      life: about(0.3, 0.3),
+      life: about({ less: 0.3, more: 0.3 }),
     },
   };
 }

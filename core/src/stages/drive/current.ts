@@ -1,4 +1,5 @@
 import { bearableTime, overloadOf, type Overload } from '../../catalogue/drive-duty.ts';
+import { formatQuantity } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity } from '../../ground/value.ts';
 import { currentNeeded, driveDuty, eventsOf, SEVERAL } from '../pick/choose-drive.ts';
 import { deratedCurrent, deratesOf, type Derates } from '../pick/rank-drives.ts';
@@ -36,16 +37,20 @@ export interface Rated {
   readonly current: number;
 }
 
-export function ratedOf({ item, brief, place, voltage, ...driven }: Driven): Rated[] {
+/** What takes from a drive where it stands. */
+const hereOf = ({ brief, place, voltage }: Driven) => ({
+  ambient: place.values.ambient.value,
+  altitude: place.values.altitude.value,
+  inputShare: brief.job.supply.phases === '1' ? brief.practice.singlePhaseShare.value : 1,
+  systemVoltage: voltage.value,
+  carrier: brief.given.drive.carrier?.value,
+});
+
+export function ratedOf(driven: Driven): Rated[] {
+  const { item } = driven;
   if (!item) return [];
-  const duty = driveDuty({ brief, ...driven });
-  const here = {
-    ambient: place.values.ambient.value,
-    altitude: place.values.altitude.value,
-    inputShare: brief.job.supply.phases === '1' ? brief.practice.singlePhaseShare.value : 1,
-    systemVoltage: voltage.value,
-    carrier: brief.given.drive.carrier?.value,
-  };
+  const duty = driveDuty(driven);
+  const here = hereOf(driven);
   return (['normal', 'heavy'] as const).map((each) => ({
     duty: each,
     taken: each === duty,
@@ -105,7 +110,35 @@ export function currentOf(
   };
 }
 
-function checkCurrent({ brief, motor, motors }: Driven, flag: Flag): void {
+/** m above which insulation and earthing of a drive are to be asked about. From memory. */
+const HIGH = 2000;
+/** K by which the air in a closed cabinet is warmer than the room where nothing of it is known. Common practice, no published source. */
+const CLOSED = 10;
+
+/** Where the drive stands: high above the sea, or in a cabinet of which nothing is known. */
+function checkPlace(driven: Driven, flag: Flag): void {
+  const { brief, motor, place, item } = driven;
+  const { altitude, ambient, cabinetInside } = place.values;
+  if (altitude.value > HIGH)
+    flag(
+      'drive.high',
+      `At ${altitude.text} the air insulates less: many drives may not stand here, or on earthed-star supplies only.`,
+    );
+  if (!item || !brief.job.place.cabinet || cabinetInside) return;
+  const here = hereOf(driven);
+  const left = deratedCurrent(item, { ...here, ambient: ambient.value + CLOSED, duty: driveDuty(driven) });
+  const needed = currentNeeded(motor, driven);
+  if (left >= needed * 0.9999) return;
+  const amperes = (current: number): string => formatQuantity(current, 'current', brief.job.school);
+  flag(
+    'drive.cabinet-air',
+    `How warm its cabinet gets is not known: closed, about ${CLOSED} K above the room, ${item.name} gives ${amperes(left)} of the ${amperes(needed)} needed.`,
+  );
+}
+
+function checkCurrent(driven: Driven, flag: Flag): void {
+  const { brief, motor, motors } = driven;
+  checkPlace(driven, flag);
   if (motors > 1)
     flag(
       'drive.several-motors',

@@ -114,6 +114,18 @@ export const findings = declared({
     clear: 'Bring three phases, or ask the maker of the drive for its input current and distortion on one.',
     field: 'supply.phases',
   },
+  'drive.high': {
+    severity: 'caution',
+    basis: 'IEC 61800-5-1 above 2000 m (from memory)',
+    clear: 'Ask the maker for insulation and supply at this height, or bring the drive lower.',
+    field: 'place.altitude',
+  },
+  'drive.cabinet-air': {
+    severity: 'caution',
+    basis: PRACTICE,
+    clear: 'Type the cabinet’s size, for the air in it to be worked out, or take a larger drive.',
+    field: 'place.cabinetHeight',
+  },
   'drive.single-phase-large': {
     severity: 'stop',
     basis: PRACTICE,

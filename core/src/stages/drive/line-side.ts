@@ -61,11 +61,20 @@ interface Point {
   readonly otherSpectrum: Spectrum;
   readonly demand: number | undefined;
   readonly shortCircuit: number | undefined;
+  /** Small film capacitors only stand in the dc link. */
+  readonly slim: boolean;
 }
+
+/** Reactance at which a bridge with capacitors sends back what one with a slim dc link does before any. Common practice, no published source. */
+const SLIM = 0.05;
 
 /** Reactance of source and choke on what the drive takes at a current, so that it falls as the drive takes less. */
 const reactanceAt = (side: LineSide, current: number, { source = 0, volts, rated }: Point): number =>
   ((source + (chokeOf[side] * volts) / (Math.sqrt(3) * rated)) * Math.sqrt(3) * current) / volts;
+
+/** What a line side sends back at a current of the drive, A. */
+const sentBack = (side: LineSide, current: number, point: Point): Spectrum =>
+  spectrumOf(side, point.slim ? SLIM : reactanceAt(side, current, point));
 
 /** Harmonic currents of all drives at the point, A by order. */
 function together(spectrum: Spectrum, { running, others, otherSpectrum }: Point): number[] {
@@ -118,6 +127,7 @@ function pointOf(driven: Driven): Point {
     otherSpectrum: { shares: OTHER.shares.map((each) => each * scale), total: OTHER.total * scale },
     demand: demandCurrent?.value,
     shortCircuit,
+    slim: driven.item?.slimLink === true,
   };
 }
 
@@ -125,7 +135,7 @@ function pointOf(driven: Driven): Point {
 function remediesOf(point: Point): Remedy[] {
   const limit = limitsOf(point);
   return lineSides.map((side) => {
-    const spectrum = spectrumOf(side, reactanceAt(side, point.running, point));
+    const spectrum = sentBack(side, point.running, point);
     const currents = together(spectrum, point);
     const demand = point.demand && demandDistortion(currents, point.demand);
     const voltage = point.source && voltageDistortionBy(currents, point.source, point.volts);
@@ -187,8 +197,8 @@ export function lineSideOf(driven: Driven, flag: Flag): LineResult {
   if (brief.job.supply.phases === '1') return onePhase(driven, point, flag);
   const remedies = remediesOf(point);
   const side = sideOf(driven, point, remedies);
-  const full = spectrumOf(side, reactanceAt(side, point.rated, point));
-  const running = spectrumOf(side, reactanceAt(side, point.running, point));
+  const full = sentBack(side, point.rated, point);
+  const running = sentBack(side, point.running, point);
   const limits = limitsOf(point);
   const remedy = remedies.find((each) => each.side === side);
   const choke = chokeOf[side];

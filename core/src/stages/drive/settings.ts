@@ -235,6 +235,13 @@ function speedSettings({ driven, range, values }: Known): Draft[] {
       'duration',
     ),
     {
+      id: 'rampEmergency',
+      group,
+      name: 'Ramp of an emergency stop',
+      value: job.drive.safeOff ? 'none: safe torque off' : 'as the ramp down',
+      from: 'this job',
+    },
+    {
       id: 'rampShape',
       group,
       name: 'Shape of the ramps',
@@ -271,6 +278,7 @@ function limitSettings({ driven }: Known): Draft[] {
             'current',
           ),
         ]),
+    { id: 'torqueLimit', group, name: 'Torque limit', value: 'by the current limit', from: PRACTICE },
     set(
       driven,
       {
@@ -369,6 +377,7 @@ function controlSettings({ driven, range }: Known): Draft[] {
       value: job.load.machine === 'fan' ? 'yes' : 'no',
       from: `machine, ${PRACTICE}`,
     },
+    { id: 'faultRelay', group, name: 'Fault relay', value: 'opens at a fault and without power', from: PRACTICE },
     {
       id: 'restart',
       group,

@@ -9,6 +9,12 @@ export const findings = declared({
     clear: 'Type what is replaced on the way and how often, or count fewer years.',
     field: 'money.replacement',
   },
+  'money.may-turn': {
+    severity: 'caution',
+    basis: PRACTICE + ', one figure at a time',
+    clear: 'Make that figure surer before money is spent, or look at what may turn out otherwise.',
+    field: 'money.energyPrice',
+  },
   'money.never-pays': {
     severity: 'caution',
     basis: 'Profile of this job',

@@ -3,7 +3,7 @@ import { formatNumber } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import { yearsCounted } from '../pick/asked-of-pick.ts';
 import { exchangeRate } from '../pick/exchange.ts';
-import { annuity, growingAnnuity } from './cash-flow.ts';
+import { annuity, growingAnnuity, netPresentValue } from './cash-flow.ts';
 import { notebook, type StageResult } from '../stage.ts';
 import type { MoneyOn } from './asked-of-money.ts';
 import { billOf, extraCapital, firstCost, type BillLine } from './capital.ts';
@@ -12,6 +12,7 @@ import { horizonOf } from './horizon.ts';
 import { laterCosts, laterOf } from './later.ts';
 import { repairOrReplace } from './repair.ts';
 import { runningCosts } from './running-cost.ts';
+import { UNSURE } from './unsure.ts';
 import type { MoneyValues } from './values.ts';
 
 export interface MoneyResult extends StageResult<MoneyValues> {
@@ -38,6 +39,7 @@ export function money(on: MoneyOn): MoneyResult {
   const extra = rate !== undefined && running.yearlyCostSpeedControlled ? extraCapital(on, rate, flag) : undefined;
   const payback = extra && paybackOf(extra, running.yearlySaving, on);
   checkPays(running.yearlySaving, on, flag);
+  checkTurns(extra, running.yearlySaving, on, flag);
   checkDemand(running, on, flag);
   checkLives(on, flag);
   const values: MoneyValues = {
@@ -165,6 +167,39 @@ function checkPays(saving: Value | undefined, { brief: { job }, starting }: Mone
     'money.never-pays',
     `The drive never pays for itself: it costs ${formatNumber(-saving.value)} ${job.currency} more in energy every year.`,
   );
+}
+
+/** Whether hours, price or capital, each somewhat otherwise, would make a drive that pays one that does not, or the reverse. */
+function checkTurns(
+  extra: Value | undefined,
+  saving: Value | undefined,
+  { brief, starting }: MoneyOn,
+  flag: Flag,
+): void {
+  if (starting.method !== 'drive' || !extra || extra.value <= 0 || !saving || saving.value <= 0) return;
+  const horizon = horizonOf(brief);
+  const pays = (saved: number, spent: number): boolean =>
+    netPresentValue({ capital: extra.value * spent, saving: saving.value * saved }, horizon) > 0;
+  const now = pays(1, 1);
+  const percent = (share: number): string => `${formatNumber(share * 100, 2)} %`;
+  const { hours, energyPrice, capital } = UNSURE;
+  const ends: readonly (readonly [saved: number, spent: number, how: string])[] = now
+    ? [
+        [1 - hours.less, 1, `${percent(hours.less)} fewer hours`],
+        [1 - energyPrice.less, 1, `energy ${percent(energyPrice.less)} cheaper`],
+        [1, 1 + capital.more, `a price ${percent(capital.more)} higher`],
+      ]
+    : [
+        [1 + hours.more, 1, `${percent(hours.more)} more hours`],
+        [1 + energyPrice.more, 1, `energy ${percent(energyPrice.more)} dearer`],
+        [1, 1 - capital.less, `a price ${percent(capital.less)} lower`],
+      ];
+  const turns = ends.filter(([saved, spent]) => pays(saved, spent) !== now).map(([, , how]) => how);
+  if (turns.length > 0)
+    flag(
+      'money.may-turn',
+      `The drive ${now ? 'pays' : 'does not pay'} over ${formatNumber(horizon.years, 3)} years; ${turns.join(' or ')} alone would turn that.`,
+    );
 }
 
 /** Energy saved of which it is worth a word that the demand stays. */

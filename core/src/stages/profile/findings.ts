@@ -62,6 +62,18 @@ export const findings = declared({
     clear: 'Have the impeller trimmed or the sheave changed, and compare a drive with that.',
     field: 'profile.points',
   },
+  'profile.static-head': {
+    severity: 'caution',
+    basis: `Affinity laws with static head; ${PRACTICE}`,
+    clear: 'Compare with fewer machines running, a trimmed one or on and off into a storage.',
+    field: 'profile.staticHeadShare',
+  },
+  'profile.least-flow': {
+    severity: 'caution',
+    basis: 'Least flow of centrifugal machines, about 30 % of the best (from memory)',
+    clear: 'Ask its maker for the least flow; run it slower, less long or with a bypass there.',
+    field: 'profile.points',
+  },
   'profile.off-best': {
     severity: 'note',
     basis: 'Preferred range of 70 to 120 % of best flow, hydraulic standards (from memory)',

@@ -4,6 +4,7 @@ import type { Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { OptionBrief } from '../stage.ts';
 import type { Flag } from './findings.ts';
+import { FULL } from './flow-control.ts';
 import { speedFor } from './flow-machine.ts';
 import type { FlowModel } from './flow-model.ts';
 import type { ProfilePoint } from './profile-result.ts';
@@ -82,6 +83,11 @@ const NOTICED = 1.02;
 /** Flows of the best that a machine should run in (hydraulic standards’ preferred range, from memory). */
 const PREFERRED = [0.7, 1.2] as const;
 
+/** Static share of the head, or set-point, above which a lower speed saves little. Common practice, no published source. */
+const STATIC_MOST = 0.6;
+/** Of its best flow below which a machine should not run long. Common practice, no published source. */
+const LEAST_OF_BEST = 0.3;
+
 /** A log shorter than this has not seen the seasons, s. Common practice, no published source. */
 const SEASON = 28 * 24 * HOUR;
 /** Of its spread a calibration should explain. Common practice, no published source. */
@@ -104,11 +110,12 @@ export function checkLog({ given, job }: OptionBrief, flag: Flag): void {
 
 /** What the curve and the hours say of the machine itself. */
 export function checkMachine(
-  { kind, setting, measured, unused, known }: FlowModel,
+  model: FlowModel,
   motorPower: Value,
   fullPower: Value,
-  { brief, flag }: { readonly brief: OptionBrief; readonly flag: Flag },
+  { brief, flag, points }: { readonly brief: OptionBrief; readonly flag: Flag; readonly points: readonly Used[] },
 ): void {
+  const { kind, setting, measured, unused, known } = model;
   const { job, given } = brief;
   const percent = (share: number): string => formatQuantity(share, 'fraction', job.school);
   if (fullPower.value > NOTICED * motorPower.value * (given.profile.calibration?.value ?? 1))
@@ -128,9 +135,41 @@ export function checkMachine(
       'profile.trim',
       `No more than ${percent(largest)} of full flow is ever used: a trimmed impeller or another sheave brings that at ${percent(Math.min(1, speedFor(machine, largest)))} of the speed, the cheapest remedy there is.`,
     );
-  const best = given.profile.bestFlow?.value;
-  if (best !== undefined && (1 / best < PREFERRED[0] || 1 / best > PREFERRED[1]))
-    flag('profile.off-best', `Full flow is ${percent(1 / best)} of the best flow of the machine.`);
+  checkBestFlow(model, points, { brief, flag });
   const drooping = [0.1, 0.2, 0.3, 0.4].some((flow) => machine.head(flow) > machine.head(0) * 1.005);
   if (drooping) flag('profile.drooping', 'The curve rises from no flow: at some heads the machine has two flows.');
+}
+
+/** A row of hours. */
+interface Used {
+  readonly flow: Value;
+  readonly hours: Value;
+}
+
+/** Where the machine runs against where it is best, and how much of its head is there at no flow. */
+function checkBestFlow(
+  { setting: { machine } }: FlowModel,
+  points: readonly Used[],
+  { brief: { given, job }, flag }: { readonly brief: OptionBrief; readonly flag: Flag },
+): void {
+  const percent = (share: number): string => formatQuantity(share, 'fraction', job.school);
+  const used = points.filter(({ flow, hours }) => flow.value > 0 && hours.value > 0);
+  const hoursOf = (rows: readonly Used[]): number => rows.reduce((sum, { hours }) => sum + hours.value, 0);
+  if (machine.staticShare > STATIC_MOST && used.some(({ flow }) => flow.value < FULL))
+    flag(
+      'profile.static-head',
+      `${percent(machine.staticShare)} of the head or pressure is there at no flow: the speed can hardly fall, and a drive saves little.`,
+    );
+  const typed = given.profile.bestFlow?.value;
+  const best = typed ?? 1;
+  if (typed !== undefined && (1 / best < PREFERRED[0] || 1 / best > PREFERRED[1]))
+    flag('profile.off-best', `Full flow is ${percent(1 / best)} of the best flow of the machine.`);
+  // Slower or fewer, a machine runs nearer its best; against a valve it runs at the flow itself.
+  if (job.profile.control !== 'throttle' && job.profile.control !== 'damper') return;
+  const low = used.filter(({ flow }) => flow.value / best < LEAST_OF_BEST);
+  if (low.length > 0)
+    flag(
+      'profile.least-flow',
+      `For ${formatQuantity(hoursOf(low), 'time', job.school)} a year it is throttled below ${percent(LEAST_OF_BEST)} of its best flow: it heats, shakes and wears.`,
+    );
 }

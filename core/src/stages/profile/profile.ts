@@ -55,7 +55,7 @@ export function profileOn(on: ProfileOn): ProfileResult {
   }
   const model = flowModelOf(brief, staticShare, points);
   const fullPower = atFullFlow(motorPower, model, on);
-  checkMachine(model, motorPower, fullPower, { brief, flag });
+  checkMachine(model, motorPower, fullPower, { brief, flag, points });
   const motors = { now: fedToday(motor, on), then: optionMotor(motor, on) };
   const steps = points.map((point) => stepOf(point, { ...motors, full: fullPower.value, model }, job));
   checkControl(brief, flowVaries, need, flag);

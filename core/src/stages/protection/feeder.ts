@@ -38,12 +38,21 @@ const largestOf = <Each>(all: readonly Each[], size: (each: Each) => number): Ea
     undefined,
   );
 
+/** A of this motor in its feeder: of its drive’s input where it has one. */
+function ownCurrent({ onDrive, pick, brief }: Circuit, wires: Value | undefined): Value | undefined {
+  const input = onDrive ? pick.chosenDrive?.item.inputCurrent : undefined;
+  return input === undefined
+    ? wires
+    : quantity(input, 'current', brief.job.school, { origin: 'looked up', source: 'catalogue' });
+}
+
 /** Feeder of several motors; nothing where this one hangs alone. */
 export function feederOf(
   circuit: Circuit,
-  current: Value | undefined,
+  wires: Value | undefined,
   device: Value | undefined,
 ): Partial<ProtectionValues> {
+  const current = ownCurrent(circuit, wires);
   if (!current) return {};
   const all = circuitsOn(circuit, { current, device });
   if (all.length === 0) return {};

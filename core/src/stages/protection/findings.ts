@@ -83,6 +83,12 @@ export const findings = declared({
     clear: 'Turn the dial up, not above what the motor asks, or load the machine less.',
     field: 'protection.dial',
   },
+  'protection.dial-unused': {
+    severity: 'note',
+    basis: PRACTICE,
+    clear: 'Take the dial away, or start by something that has a relay.',
+    field: 'protection.dial',
+  },
   'protection.dial-outside': {
     severity: 'stop',
     basis: 'Range of the relay',

@@ -29,6 +29,19 @@ export function dialOf(circuit: Circuit, flag: Flag): Value {
   return typed;
 }
 
+/** On a drive no relay guards the motor: a dial that was typed is not used, and that is said. */
+export function checkUnusedDial({ brief }: Circuit, flag: Flag): void {
+  const { dial } = brief.given.protection;
+  if (dial)
+    flag(
+      'protection.dial-unused',
+      `The relay’s ${dial.text} are not used: on a drive its own overload guards the motor.`,
+      {
+        mends: [{ label: 'Take the dial away', set: { 'protection.dial': '' } }],
+      },
+    );
+}
+
 /** A dial that guards too little, or trips what starts or runs. */
 function checkDial(typed: Value, proper: Value, circuit: Circuit, flag: Flag): void {
   const { load, motor, starting, nameplateCurrent, brief } = circuit;

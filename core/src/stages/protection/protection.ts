@@ -6,7 +6,7 @@ import { checkFault, faultAtBus } from './fault.ts';
 import { feederOf } from './feeder.ts';
 import { firstWave, iecCircuit } from './iec/iec-circuit.ts';
 import { necCircuit } from './nec/nec-circuit.ts';
-import { checkRelay, dialOf, driveOverload, overloadByIec, overloadByNec } from './overload.ts';
+import { checkRelay, checkUnusedDial, dialOf, driveOverload, overloadByIec, overloadByNec } from './overload.ts';
 import { starterOf } from './starter.ts';
 import type { StarterValues } from './starter-values.ts';
 import type { ProtectionValues } from './values.ts';
@@ -81,6 +81,7 @@ function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: Pro
   const iec = circuit.brief.job.school === 'IEC';
   const dial = circuit.onDrive ? undefined : dialOf(circuit, flag);
   if (dial) checkRelay(dial, circuit, flag);
+  else checkUnusedDial(circuit, flag);
   const overloadCurrent = iec ? overloadByIec(circuit) : overloadByNec(circuit);
   const own = iec ? iecCircuit(circuit, flag) : necCircuit(circuit, flag);
   const fault = faultAtBus(circuit);
