@@ -38,6 +38,20 @@ describe('the numbers', () => {
     } satisfies JobInput;
     expect(value(run({}, nominal), 'repairSaving') / KWH).toBeCloseTo(saved(0.905, 0.936), 0);
   });
+  it('the energy says which efficiency it holds for: a new motor beside an old one its guaranteed least', () => {
+    const noteBy = (efficiencyBasis: 'cautious' | 'nominal' | 'guaranteed', from: JobInput['pick'] = {}) =>
+      run(
+        {},
+        {
+          profile: { control: 'none', efficiencyBasis, points: [{ flow: '100 %', hours: '3000 h' }] },
+          options: { A: { starting: { method: 'direct' }, pick: { motorFrom: 'new', ...from } } },
+        },
+      ).values['profile.energy']?.working.note;
+    expect(noteBy('cautious')).toMatch(/at its guaranteed least efficiency\.$/);
+    expect(noteBy('nominal')).toMatch(/at its nominal efficiency\.$/);
+    expect(noteBy('cautious', { motorFrom: 'kept' })).toMatch(/at its nominal efficiency\.$/);
+    expect(noteBy('guaranteed', { motorFrom: 'kept' })).toMatch(/guaranteed least/);
+  });
   it('30 hp at three quarters for 6000 h, 93.0 against 93.6 %: about 694 kWh a year; 384 a year pay 4200 − 1900 in 6.0 years (by hand)', () => {
     const [motor] = catalogue.motors;
     if (!motor) throw new Error('the catalogue of round prices has no motor');

@@ -7,21 +7,23 @@ import type { ProfileOn } from './profile-result.ts';
 export const motorToday = (motor: Motor, { brief, nameplate }: Pick<ProfileOn, 'brief' | 'nameplate'>): Motor =>
   (brief.job.situation.kind === 'new' ? undefined : nameplate.motor) ?? motor;
 
-/**
- * The motor of an option with its losses. A motor beside another, older one counts by its guaranteed minimum, any other by its
- * nominal efficiency, so that the saving is the smaller one; or as the job says.
- */
-export function optionMotor(
-  motor: Motor,
-  on: { readonly brief: OptionBrief; readonly nameplate: ProfileOn['nameplate'] },
-): Fed {
-  const { efficiencyBasis } = on.brief.job.profile;
-  const other = motorToday(motor, on) !== motor;
-  return fedMotor(motor, on.brief, efficiencyBasis === 'guaranteed' || (efficiencyBasis === 'cautious' && other));
+interface Beside {
+  readonly brief: OptionBrief;
+  readonly nameplate: ProfileOn['nameplate'];
 }
 
+/**
+ * A motor beside another, older one counts by its guaranteed minimum, any other by its nominal efficiency, so that the saving is
+ * the smaller one; or as the job says.
+ */
+export function countsGuaranteed(motor: Motor, on: Beside): boolean {
+  const { efficiencyBasis } = on.brief.job.profile;
+  return efficiencyBasis === 'guaranteed' || (efficiencyBasis === 'cautious' && motorToday(motor, on) !== motor);
+}
+
+/** The motor of an option with its losses. */
+export const optionMotor = (motor: Motor, on: Beside): Fed => fedMotor(motor, on.brief, countsGuaranteed(motor, on));
+
 /** Today’s with its losses. */
-export const fedToday = (
-  motor: Motor,
-  on: { readonly brief: OptionBrief; readonly nameplate: ProfileOn['nameplate'] },
-): Fed => fedMotor(motorToday(motor, on), on.brief, on.brief.job.profile.efficiencyBasis === 'guaranteed');
+export const fedToday = (motor: Motor, on: Beside): Fed =>
+  fedMotor(motorToday(motor, on), on.brief, on.brief.job.profile.efficiencyBasis === 'guaranteed');

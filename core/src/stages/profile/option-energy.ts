@@ -5,7 +5,7 @@ import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { OptionBrief } from '../stage.ts';
 import { NOTHING } from './flow-control.ts';
 import { inputOf, onDrives, type Fed } from './input-power.ts';
-import { optionMotor } from './motor-today.ts';
+import { countsGuaranteed, optionMotor } from './motor-today.ts';
 import { drivesOf, DRIVE_LOSS, standbyEnergy } from './profile-energy.ts';
 import type { StatedLosses } from './drive-loss.ts';
 import type { OptionRow, ProfilePoint, ProfileResult } from './profile-result.ts';
@@ -117,15 +117,16 @@ interface Sums {
 
 function valuesOf(
   { energy, peak, apparent, saved }: Sums,
-  { brief, motor, load, onDrive, stated }: RunsBy,
+  { brief, motor, nameplate, load, onDrive, stated }: RunsBy,
   { values }: ProfileResult,
 ): Pick<ProfileValues, 'energy' | 'peakInput' | 'peakApparent' | 'fluxSaving'> {
   const { school, profile } = brief.job;
+  const basis = countsGuaranteed(motor, { brief, nameplate }) ? 'guaranteed least' : 'nominal';
   const how = {
     origin: 'estimated' as const,
     from: { P: load.values.motorPower, t: values.hours },
     source: `Flow control, motor and feed of this option; losses by the fitted circuit${onDrive ? `; ${stated ? STATED : DRIVE_LOSS}` : ''}`,
-    note: `Holds for ${motor.label}${onDrive ? ' on a drive' : ''}.`,
+    note: `Holds for ${motor.label}${onDrive ? ' on a drive' : ''}, at its ${basis} efficiency.`,
   };
   return {
     energy: quantity(energy, 'energy', school, { ...how, formula: 'E = \\sum_i t_i\\,P_{in}(q_i)' }),
