@@ -1,6 +1,7 @@
 // A motor as a circuit and a size: closed forms of the textbooks (Chapman, Fitzgerald: Thévenin, slip of breakdown torque), sums
 // of losses, IEEE 112 stray shares (from memory: 1.8 % to 125 hp, 1.5 % to 500 hp, 1.2 % above), IEC 60034-1 tolerance of the
 // losses, MG 1 12.38 and 12.39 (from memory).
+import { synchronousSpeed } from '../src/motor/synchronous.ts';
 import { describe, expect, it } from 'vitest';
 import { quantity } from '../src/ground/value.ts';
 import { guaranteedMinimum } from '../src/motor/efficiency-class.ts';
@@ -17,10 +18,11 @@ import {
   torqueAt,
   windageAt,
   type Circuit,
+  speedCurve,
 } from '../src/motor/circuit.ts';
 import { fitCircuit, slipAtTorque, strayShare, type FitTargets } from '../src/motor/fit-circuit.ts';
 import { fitMotor, fitTargets } from '../src/motor/fit-motor.ts';
-import { bestFlux, partLoads, pointAtPower, runningPoint, speedCurve } from '../src/motor/operating.ts';
+import { bestFlux, partLoads, pointAtPower, runningPoint } from '../src/motor/operating.ts';
 import { inputOnDrive, inputOnLine } from '../src/motor/part-load.ts';
 import {
   nextStandardPower,
@@ -36,7 +38,6 @@ import {
   maximumLockedRotorCurrent,
   minimumBreakdownTorque,
   minimumLockedRotorTorque,
-  synchronousSpeed,
   typicalMotor,
   type Motor,
 } from '../src/motor/typical.ts';

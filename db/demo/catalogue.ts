@@ -2,6 +2,7 @@
  * The demo catalogue: invented makers and series. Figures come from the standards' tables with seeded scatter,
  * so that power, current, efficiency and torque of each item agree with each other.
  */
+import { synchronousSpeed } from '@pilgrim/core/motor/synchronous';
 import { referenceLoss } from '@pilgrim/core/stages/profile/drive-loss';
 import type { Catalogue, DriveItem, DrivePart, MotorItem, StarterPart } from '@pilgrim/core/catalogue/catalogue';
 import { classEfficiency, type EfficiencyClass } from '@pilgrim/core/motor/efficiency-class';
@@ -12,7 +13,6 @@ import {
   maximumLockedRotorCurrent,
   minimumBreakdownTorque,
   minimumLockedRotorTorque,
-  synchronousSpeed,
 } from '@pilgrim/core/motor/typical';
 import { standardFrame } from '@pilgrim/core/stages/nameplate/frame';
 import { HORSEPOWER } from '@pilgrim/core/ground/quantity/units';

@@ -7,17 +7,11 @@ import { solve } from '../solve/solve.ts';
 import type { Feed } from '../stages/starting/feeds.ts';
 import { runUp, type RunUp } from '../stages/starting/run-up.ts';
 import { transientRun, type TransientRun } from '../stages/starting/transient.ts';
-import {
-  circuitShape,
-  curveExtremes,
-  steadyPoint,
-  type Circuit,
-  type CurveExtremes,
-  type SteadyPoint,
-} from '../motor/circuit.ts';
+import { circuitShape } from '../motor/circuit-shape.ts';
+import { curveExtremes, steadyPoint, type Circuit, type CurveExtremes, type SteadyPoint } from '../motor/circuit.ts';
 import type { Fit } from '../motor/fit-circuit.ts';
 import { pointAtPower } from '../motor/operating.ts';
-import { synchronousSpeed } from '../motor/typical.ts';
+import { synchronousSpeed } from '../motor/synchronous.ts';
 
 const positive = z.number().positive();
 const share = z.number().gt(0).max(1);

@@ -1,6 +1,7 @@
 import { shaftAt, steadyPoint, type Circuit, type SteadyPoint } from './circuit.ts';
 import { inputOnDrive, inputOnLine, harmonicFactor } from './part-load.ts';
-import { synchronousSpeed, type Motor } from './typical.ts';
+import type { Motor } from './typical.ts';
+import { synchronousSpeed } from './synchronous.ts';
 
 /** A motor as its losses at part load see it. */
 export interface LosingMotor extends Pick<

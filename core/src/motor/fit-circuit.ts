@@ -1,7 +1,7 @@
 import { bisect } from '../ground/numeric.ts';
 import { add, complex, divide, inverse, magnitude, multiply, subtract, type Complex } from '../ground/complex.ts';
 import { breakdownSlip, curveExtremes, leakageAt, steadyPoint, torqueAt, type Circuit } from './circuit.ts';
-import { synchronousSpeed } from './typical.ts';
+import { synchronousSpeed } from './synchronous.ts';
 
 /** What is known of a motor, to fit a circuit to; SI, torques as multiples of rated. */
 export interface FitTargets {

@@ -1,7 +1,8 @@
 import type { Value } from '../ground/value.ts';
 import { remembered } from '../ground/remembered.ts';
+import { speedCurve } from './circuit.ts';
 import { fitCircuit, type Fit, type FitTargets } from './fit-circuit.ts';
-import { bestFlux, partLoads, speedCurve } from './operating.ts';
+import { bestFlux, partLoads } from './operating.ts';
 import type { Motor } from './typical.ts';
 
 /** Of the data sheet, where it is known. */

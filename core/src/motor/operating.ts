@@ -39,15 +39,6 @@ export const partLoads = (
     return point ? [{ share, point }] : [];
   });
 
-/** The curve from standstill to near synchronous speed at a voltage and frequency, rising in speed. */
-export function speedCurve(circuit: Circuit, volts = circuit.volts, hz = circuit.hz, steps = 80): SteadyPoint[] {
-  return Array.from({ length: steps }, (_, at) => {
-    // Finer towards synchronous speed, where the curve is steep.
-    const slip = Math.max(1e-4, (1 - at / (steps - 1)) ** 1.6);
-    return steadyPoint(circuit, slip, volts, hz);
-  });
-}
-
 export interface BestFlux {
   /** Voltage with the least input at this torque and frequency, V. */
   readonly volts: number;

@@ -3,6 +3,7 @@ import { remembered } from '../ground/remembered.ts';
 import { lockedRotorCurrent, lockedRotorTorque, breakdownTorque } from '../ground/tables/index.ts';
 import { classEfficiency, type EfficiencyClass } from './efficiency-class.ts';
 import { standardHorsepower } from './standard-power.ts';
+import { synchronousSpeed } from './synchronous.ts';
 
 /** A motor as starting, profile and protection see it, whichever motor it is. SI. */
 export interface Motor {
@@ -48,9 +49,6 @@ interface Rating {
   readonly frequency: number;
   readonly voltage: number;
 }
-
-/** rad/s */
-export const synchronousSpeed = (frequency: number, poles: number): number => (4 * Math.PI * frequency) / poles;
 
 /**
  * Rated slip estimated from efficiency: rotor loss is taken as 22 % of all losses.

@@ -2,7 +2,7 @@ import { leastBetween } from '../motor/circuit.ts';
 import { pointAt, pointGiving } from '../motor/at-part-load.ts';
 import { DRIVE_INPUT } from '../motor/drive-input.ts';
 import { harmonicFactor } from '../motor/part-load.ts';
-import { synchronousSpeed } from '../motor/typical.ts';
+import { synchronousSpeed } from '../motor/synchronous.ts';
 import { lossShape, referenceLoss } from '../stages/profile/drive-loss.ts';
 import { powerAt, twoTermMachine } from '../stages/profile/flow-machine.ts';
 import { benchMotors } from './bench-motor.ts';

@@ -12,12 +12,10 @@
 
   let { data, form }: PageProps = $props();
 
-  let hydrated = $state(false);
   let seen = $state.raw<ReadonlyMap<string, number>>(new Map());
   let plate = $derived(form?.form?.['plate'] ?? '');
   let pasted = $state('');
   onMount(() => {
-    hydrated = true;
     seen = seenRevisions();
   });
   const looks = {
@@ -79,7 +77,7 @@
   }}
 />
 
-<SiteHeader current="jobs" {hydrated}>
+<SiteHeader current="jobs">
   <form method="get" class="flex items-center gap-2" role="search">
     <label for="search" class="sr-only">Search jobs, motors and catalogue</label>
     <input

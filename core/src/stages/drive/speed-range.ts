@@ -3,7 +3,7 @@ import { PRACTICE } from '../../ground/value.ts';
 import { TURN } from '../../ground/constants.ts';
 import { bisect } from '../../ground/numeric.ts';
 import { horsepowerOf } from '../../motor/standard-power.ts';
-import { synchronousSpeed } from '../../motor/typical.ts';
+import { synchronousSpeed } from '../../motor/synchronous.ts';
 import { inverterStatement } from '../nameplate/inverter.ts';
 import { deltaShare } from '../pick/choose-drive.ts';
 import { currentAtTorque } from '../pick/drive-events.ts';

@@ -2,7 +2,7 @@ import type { CheckedFrom, CheckedLoad } from './checked-load.ts';
 import { checkTrain, checkBelt } from './train-checks.ts';
 import { keepsMotor } from './reference-motor.ts';
 import { sizeText } from '../../motor/standard-power.ts';
-import { synchronousSpeed } from '../../motor/typical.ts';
+import { synchronousSpeed } from '../../motor/synchronous.ts';
 import { speedTyped } from './transmission.ts';
 import { checkReadings } from './reading-checks.ts';
 import { loadField, torqueKindOf } from './ways.ts';

@@ -1,5 +1,6 @@
 import type { Flag } from './findings.ts';
-import { synchronousSpeed, type Motor } from '../../motor/typical.ts';
+import type { Motor } from '../../motor/typical.ts';
+import { synchronousSpeed } from '../../motor/synchronous.ts';
 import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
 import type { Brief } from '../stage.ts';
 import { PRACTICE } from '../../ground/value.ts';

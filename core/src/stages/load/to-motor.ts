@@ -1,4 +1,5 @@
-import { synchronousSpeed, type Motor } from '../../motor/typical.ts';
+import type { Motor } from '../../motor/typical.ts';
+import { synchronousSpeed } from '../../motor/synchronous.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import { torqueCurve, type TorqueCurve } from './torque-curve.ts';
 import type { LoadKnown } from './load-known.ts';

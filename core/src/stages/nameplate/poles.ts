@@ -1,4 +1,5 @@
-import { estimatedSlip, synchronousSpeed } from '../../motor/typical.ts';
+import { estimatedSlip } from '../../motor/typical.ts';
+import { synchronousSpeed } from '../../motor/synchronous.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 

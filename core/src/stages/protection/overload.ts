@@ -4,7 +4,8 @@ import { cellValue } from '../../ground/tables/table.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import { dialShare, hasReserve, IN_WINDING } from '../starting/overload-dial.ts';
 import { ownStart, type Circuit } from './asked-of-protection.ts';
-import { classTimes, tripUse } from '../starting/trip-curve.ts';
+import { classTimes } from '../starting/trip-class.ts';
+import { tripUse } from '../starting/trip-curve.ts';
 import type { Flag } from './findings.ts';
 
 const IEC_RELAY = 'IEC 60947-4-1 (recalled from memory)';

@@ -9,7 +9,8 @@ import type { Start } from './run-start.ts';
 import type { Trace } from './recorder.ts';
 import type { StartsBorne } from './starts-per-hour.ts';
 import type { DriveLimits } from './feeds.ts';
-import { classTimes, tripTime, type TripClass } from './trip-curve.ts';
+import { classTimes, type ClassTimes, type TripClass } from './trip-class.ts';
+import { tripTime } from './trip-curve.ts';
 
 /** One way to start, against every limit that is known. */
 export interface Comparison {
@@ -32,6 +33,7 @@ export interface Comparison {
   readonly heat: number;
   readonly tripUse: number;
   readonly relayClass: TripClass;
+  readonly relay: ClassTimes;
   readonly text: {
     readonly current: string;
     readonly torque: string;
@@ -110,6 +112,7 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
     heat: heatOf(start, limits),
     tripUse: start.tripUse,
     relayClass: start.relayClass,
+    relay: classTimes(start.relayClass),
     text: {
       current: formatQuantity(current, 'current', school),
       torque: shown(start.standstillTorque),

@@ -8,7 +8,7 @@ import {
   type Circuit,
   type WrittenState,
 } from '../../motor/circuit.ts';
-import { synchronousSpeed } from '../../motor/typical.ts';
+import { synchronousSpeed } from '../../motor/synchronous.ts';
 import type { Source } from '../supply/source.ts';
 import { DRIVE_INPUT } from '../../motor/drive-input.ts';
 import type { Feed } from './feeds.ts';

@@ -1,6 +1,7 @@
 import { breakdownSlip, type Circuit } from '../../motor/circuit.ts';
 import { nextStandardPower, standardHorsepower } from '../../motor/standard-power.ts';
-import { synchronousSpeed, type Motor } from '../../motor/typical.ts';
+import type { Motor } from '../../motor/typical.ts';
+import { synchronousSpeed } from '../../motor/synchronous.ts';
 import { designValues } from '../nameplate/design-letter.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import type { Inputs } from '../../job/inputs.ts';

@@ -7,7 +7,8 @@ import type { Turning } from './fed-motor.ts';
 import type { Feed, Method } from './feeds.ts';
 import type { TorqueCeiling } from './guarantee.ts';
 import { runUp, type RunUp } from './run-up.ts';
-import { classTimes, leastClass, tripUse, type TripClass } from './trip-curve.ts';
+import { classTimes, leastClass, type TripClass } from './trip-class.ts';
+import { tripUse } from './trip-curve.ts';
 
 /** Everything a start depends on; SI. Plain data, so that it can be sent to a worker. */
 export interface StartSetting {

@@ -2,7 +2,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { findCircuit, type FitTargets } from '../../motor/fit-circuit.ts';
 import { bandOf, interpolate, type Band } from '../../ground/numeric.ts';
-import { synchronousSpeed } from '../../motor/typical.ts';
+import { synchronousSpeed } from '../../motor/synchronous.ts';
 import type { Method } from './feeds.ts';
 import { runStart, type StartSetting } from './run-start.ts';
 

@@ -3,7 +3,7 @@ import type { Circuit } from '../../motor/circuit.ts';
 import type { Method } from './feeds.ts';
 import type { StartSetting } from './run-start.ts';
 import { interpolate } from '../../ground/numeric.ts';
-import { synchronousSpeed } from '../../motor/typical.ts';
+import { synchronousSpeed } from '../../motor/synchronous.ts';
 
 /** How the motor is switched in a transient run; times in s. */
 export type Switching =

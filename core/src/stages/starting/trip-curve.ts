@@ -1,18 +1,9 @@
-import { tripClasses } from '../../ground/tables/index.ts';
 import type { Trace } from './recorder.ts';
-
-export type TripClass = '5' | '10A' | '10' | '20' | '30' | '40';
 
 /** Multiple of the setting at which a trip class is named (IEC 60947-4-1 Table 2). */
 const CLASS_MULTIPLE = 7.2;
 /** A relay must not trip at 1.05 and must at 1.2 times its setting; the replica trips between. */
 const ULTIMATE = 1.15;
-
-/** Shortest and longest trip time of a class at 7.2 times the setting, cold, s. */
-export function classTimes(name: TripClass): { readonly fastest: number; readonly slowest: number } {
-  const row = tripClasses.row(name);
-  return { fastest: tripClasses.number(row, 't_from') ?? 2, slowest: tripClasses.number(row, 't_to') ?? 10 };
-}
 
 /** Time constant of the thermal replica dθ/dt = (i² − θ)/τ that trips in `time` s at 7.2 times the setting from cold. */
 const timeConstant = (time: number): number =>
@@ -41,9 +32,3 @@ export function tripUse(trace: Trace, setting: number, time: number, warm: numbe
   }
   return most / ULTIMATE ** 2;
 }
-
-const rising: readonly TripClass[] = ['5', '10', '20', '30', '40'];
-
-/** The fastest class that lets the start pass even where the relay is at its fast edge. */
-export const leastClass = (trace: Trace, setting: number, warm: number): TripClass | undefined =>
-  rising.find((name) => tripUse(trace, setting, classTimes(name).fastest, warm) < 1);

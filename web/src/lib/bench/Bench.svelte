@@ -5,11 +5,11 @@
   import Figures from '$lib/components/Figures.svelte';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import type { Sheet } from '$lib/job/sheets';
+  import Late from '$lib/components/Late.svelte';
   import Readouts from './Readouts.svelte';
 
   interface Props {
     store: JobStore;
-    hydrated: boolean;
     stage: StageName;
     sheet: Sheet;
     /** What stands over fields and picture, over the whole width. */
@@ -24,7 +24,7 @@
     /** Fields beside the picture; as a plate, which takes more room than its picture; or in a row above a picture over the whole width. */
     layout?: 'beside' | 'plate' | 'above';
   }
-  let { store, hydrated, stage, sheet, top, picture, before, after, children, layout = 'beside' }: Props = $props();
+  let { store, stage, sheet, top, picture, before, after, children, layout = 'beside' }: Props = $props();
 
   const columns = {
     beside: 'lg:grid-cols-[minmax(0,20.5rem)_minmax(0,1fr)]',
@@ -41,13 +41,7 @@
   <!-- On a narrow screen the picture comes first; where the fields are the picture, they do. -->
   <div class={layout === 'beside' ? 'order-2 lg:order-1' : undefined}>
     {@render before?.()}
-    <FieldGrid
-      fields={sheet.fields}
-      {store}
-      {hydrated}
-      look={looks[layout]}
-      {...layout === 'above' ? { part: 'first' } : {}}
-    />
+    <FieldGrid fields={sheet.fields} {store} look={looks[layout]} {...layout === 'above' ? { part: 'first' } : {}} />
     {@render after?.()}
   </div>
   <div
@@ -55,13 +49,7 @@
     data-testid="picture"
   >
     {@render picture?.()}
-    {#if layout === 'above'}<FieldGrid
-        fields={sheet.fields}
-        {store}
-        {hydrated}
-        look={looks[layout]}
-        part="folds"
-      />{/if}
+    {#if layout === 'above'}<FieldGrid fields={sheet.fields} {store} look={looks[layout]} part="folds" />{/if}
     <Figures
       values={store.solution.values}
       {stage}
@@ -74,4 +62,4 @@
     />
   </div>
 </div>
-{#if children}<div class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-3">{@render children()}</div>{/if}
+{#if children}<div class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-3"><Late {children} /></div>{/if}

@@ -23,11 +23,14 @@ export function chartColours(): {
   };
 }
 
+/** A figure on an axis. */
+export const minus = (value: number | string): string => String(value).replace('-', '−');
+
 /** Axis look shared by all charts. */
 export function axisLook(): Record<string, unknown> {
   const { quiet, line } = chartColours();
   return {
-    axisLabel: { color: quiet, formatter: (value: number) => String(value).replace('-', '−') },
+    axisLabel: { color: quiet, formatter: minus },
     nameTextStyle: { color: quiet },
     axisLine: { lineStyle: { color: line } },
   };

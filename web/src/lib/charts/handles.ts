@@ -1,11 +1,15 @@
 import type { EChartsCoreOption, EChartsType } from 'echarts/core';
 import { chartColours } from './colours';
 
-/** A point of a chart that can be dragged. */
-export interface Handle {
+/** Where a handle stands. */
+export interface Grip {
   readonly at: readonly [x: number, y: number];
   /** Which of the chart’s value axes `at` is read against. */
   readonly yAxis?: number;
+}
+
+/** A point of a chart that can be dragged. */
+export interface Handle extends Grip {
   /** Up and down only, to the sides only, or both. */
   readonly ways: 'vertical' | 'horizontal' | 'both';
   readonly moved: (x: number, y: number) => void;
@@ -13,7 +17,24 @@ export interface Handle {
 
 const RADIUS = 7;
 
-interface Grips {
+export const gripLook = ({ card, sea }: { readonly card: string; readonly sea: string }): object => ({
+  type: 'circle',
+  shape: { r: RADIUS },
+  z: 100,
+  style: { fill: card, stroke: sea, lineWidth: 2.5 },
+});
+
+const finder = ({ yAxis = 0 }: Grip): { xAxisIndex: number; yAxisIndex: number } => ({
+  xAxisIndex: 0,
+  yAxisIndex: yAxis,
+});
+
+export function pixelOf(chart: EChartsType, grip: Grip): { x: number; y: number } {
+  const [x = 0, y = 0] = chart.convertToPixel(finder(grip), [...grip.at]);
+  return { x, y };
+}
+
+export interface Grips {
   /** Draws the chart anew; what is being dragged stays under the pointer. */
   readonly draw: (option: EChartsCoreOption) => void;
   /** Puts the handles where their points are now. */
@@ -27,23 +48,14 @@ export function grips(chart: EChartsType, handles: () => readonly Handle[]): Gri
   let pictured = false;
   let frame = 0;
 
-  const finder = ({ yAxis = 0 }: Handle): { xAxisIndex: number; yAxisIndex: number } => ({
-    xAxisIndex: 0,
-    yAxisIndex: yAxis,
-  });
   const graphic = (): unknown[] => {
-    const { card, sea } = chartColours();
+    const look = gripLook(chartColours());
     return handles().map((handle, index) => {
-      const [x = 0, y = 0] = chart.convertToPixel(finder(handle), [...handle.at]);
       return {
+        ...look,
+        ...pixelOf(chart, handle),
         id: `handle-${index}`,
-        type: 'circle',
-        shape: { r: RADIUS },
-        x,
-        y,
-        z: 100,
         cursor: handle.ways === 'vertical' ? 'ns-resize' : handle.ways === 'horizontal' ? 'ew-resize' : 'move',
-        style: { fill: card, stroke: sea, lineWidth: 2.5 },
         draggable: handle.ways === 'both' ? true : handle.ways,
         ondragstart: () => void (dragging = true),
         ondragend: () => {

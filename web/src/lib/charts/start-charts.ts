@@ -1,6 +1,6 @@
 import type { Solution } from '@pilgrim/core';
 import type { SteadyPoint } from '@pilgrim/core/motor/circuit';
-import { classTimes, tripTime, type TripClass } from '@pilgrim/core/stages/starting/trip-curve';
+import { tripTime } from '@pilgrim/core/stages/starting/trip-curve';
 import type { Spread } from '@pilgrim/core/stages/starting/spread';
 import type { TransientRun } from '@pilgrim/core/stages/starting/transient';
 import { shownUnit, type School } from '@pilgrim/core/ground/quantity/units';
@@ -178,13 +178,13 @@ export function machineChart(
 }
 
 /** Line current, speed, voltage, rotor heat, and the relay’s trip curve at its fast and slow edge, against time. */
-export function timeChart(start: Start, overload: number, tripClass: TripClass, voltage: number): EChartsCoreOption {
+export function timeChart(start: Start, overload: number, voltage: number): EChartsCoreOption {
   const { copper, sea, quiet, ink, stop } = chartColours();
   const { trace } = start;
   if (!trace) return frame();
   const end = trace.time.at(-1) ?? 1;
   const most = Math.max(...trace.motorCurrent);
-  const { fastest, slowest } = classTimes(tripClass);
+  const { fastest, slowest } = start.relay;
   // Far enough to see how far off the relay is, unless that would squeeze the run to nothing.
   const clearance = 1.15 * tripTime(fastest, Math.max(1.2, most / overload));
   const horizon = Number((clearance < 5 * end ? Math.max(1.3 * end, clearance) : 1.6 * end).toPrecision(2));
@@ -231,7 +231,7 @@ export function timeChart(start: Start, overload: number, tripClass: TripClass, 
         ),
         { width: 1.5, type: 'dotted', yAxisIndex: 1 },
       ),
-      line(`Relay class ${tripClass}, fast edge`, ink, trip(fastest), { width: 1.5, type: 'dashed' }),
+      line(`Relay class ${start.relayClass}, fast edge`, ink, trip(fastest), { width: 1.5, type: 'dashed' }),
       line('its slow edge', ink, trip(slowest), { width: 1, type: 'dotted' }),
     ],
   };
@@ -344,7 +344,7 @@ export function timeCurrentChart(
   },
 ): EChartsCoreOption {
   const { copper, sea, quiet, stop, ink } = chartColours();
-  const { fastest, slowest } = classTimes(start.relayClass);
+  const { fastest, slowest } = start.relay;
   const relay = (time: number): number[][] =>
     MULTIPLES.map((multiple) => [multiple * overload, tripTime(time, multiple)]);
   const [shortest, longest] = [0.01, 10_000];

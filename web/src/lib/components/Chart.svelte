@@ -1,6 +1,9 @@
 <script lang="ts">
-  import type { EChartsCoreOption } from 'echarts/core';
-  import { grips, type Handle } from '$lib/charts/handles';
+  import type { EChartsCoreOption, EChartsType } from 'echarts/core';
+  import { untrack } from 'svelte';
+  import { chartColours } from '$lib/charts/colours';
+  import { inTurn } from '$lib/later.svelte';
+  import { grips, type Grips, type Handle } from '$lib/charts/handles';
 
   interface Props {
     option: EChartsCoreOption;
@@ -28,29 +31,75 @@
     else if (picture) await savePng(picture, label);
   }
 
-  function draw(node: HTMLElement) {
+  /**
+   * Until a hand comes near, the picture is drawn beside the page (`painter.ts`): a chart that can be pointed at and dragged
+   * takes the browser longer than everything else of a page. One that has handles becomes so at the first sign of a hand.
+   */
+  let live = $state(false);
+  // Every keystroke solves anew; most leave the picture as it was.
+  const picture = $derived(JSON.stringify(option));
+  const points = $derived(JSON.stringify(handles.map(({ at, yAxis = 0 }) => ({ at, yAxis }))));
+
+  function drawStill(node: HTMLElement) {
+    let begun = $state(false);
+    let width = $state(0);
+    let busy = false;
+    let again = false;
+    let closed = false;
+    async function paintNewest(): Promise<void> {
+      again = busy;
+      if (busy) return;
+      busy = true;
+      try {
+        const { paint } = await import('$lib/charts/painter');
+        const svg = await paint({ option: picture, grips: points, width, height, look: chartColours() });
+        if (closed) return;
+        node.innerHTML = svg;
+        drawn = true;
+      } catch {
+        live = true;
+      }
+      busy = false;
+      if (again) void paintNewest();
+    }
+    const resize = new ResizeObserver(() => (width = node.clientWidth));
+    resize.observe(node);
+    inTurn(() => (begun = true));
+    const stop = $effect.root(() => {
+      $effect(() => {
+        if (!begun || width === 0) return;
+        void [picture, points];
+        untrack(() => void paintNewest());
+      });
+    });
+    return () => {
+      closed = true;
+      stop();
+      resize.disconnect();
+    };
+  }
+
+  function drawLive(node: HTMLElement) {
     let closed = false;
     let dispose = (): void => undefined;
     void import('$lib/charts/echarts').then(({ drawSoon, init }) => {
       if (closed) return;
-      const chart = init(node, undefined, { renderer: 'svg' });
-      const held = grips(chart, () => handles);
+      let chart: EChartsType | undefined;
+      let held: Grips | undefined;
       const resize = new ResizeObserver(() => {
-        chart.resize();
-        held.place();
+        chart?.resize();
+        held?.place();
       });
       resize.observe(node);
-      let shown = '';
       const stop = $effect.root(() => {
         $effect(() => {
-          const newest = option;
-          // Every keystroke solves anew; most leave the picture as it was.
-          const picture = JSON.stringify(newest);
-          if (picture === shown) return;
-          shown = picture;
-          drawSoon(chart, () => {
+          void picture;
+          drawSoon(node, () => {
             if (closed) return;
-            held.draw(newest);
+            if (!chart) node.replaceChildren();
+            chart ??= init(node, undefined, { renderer: 'svg' });
+            held ??= grips(chart, () => handles);
+            held.draw(option);
             drawn = true;
           });
         });
@@ -58,7 +107,7 @@
       dispose = () => {
         stop();
         resize.disconnect();
-        chart.dispose();
+        chart?.dispose();
       };
     });
     return () => {
@@ -68,14 +117,23 @@
   }
 </script>
 
-<div class="group relative" bind:this={frame}>
+<svelte:window onpointermove={() => (live ||= handles.length > 0)} />
+
+<div
+  class="group relative"
+  bind:this={frame}
+  role="presentation"
+  onpointerenter={() => (live = true)}
+  onfocusin={() => (live = true)}
+>
   <div
     role="img"
     aria-label={label}
     data-drawn={drawn}
     class="w-full"
     style={`height:${height}px`}
-    {@attach draw}
+    data-live={live}
+    {@attach live ? drawLive : drawStill}
   ></div>
   {#if drawn}
     <p

@@ -38,8 +38,8 @@
   size="lg"
   title="Somebody saved this job before you"
   aria-label="Somebody saved this job before you"
-  class="bg-card"
-  classes={{ header: 'text-ink', body: 'text-ink' }}
+  class="bg-card!"
+  classes={{ header: 'text-ink!', body: 'text-ink!' }}
 >
   <p>Nothing is lost. What only one of you changed is joined; choose what should stand where both did, then save.</p>
   <div class="max-h-[50vh] overflow-auto">

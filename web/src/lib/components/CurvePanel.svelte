@@ -4,7 +4,7 @@
   import type { JobStore } from '$lib/job/job-store.svelte';
   import RowsEditor from './RowsEditor.svelte';
 
-  let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
+  let { store }: { store: JobStore } = $props();
 
   const MOST = 400;
   const example = 'rpm; N·m\n0; 42\n300; 18\n900; 55';
@@ -42,11 +42,8 @@
       <textarea id="curve-text" rows={3} maxlength={50_000} class="entry" bind:value={text} placeholder={example}
       ></textarea>
     </div>
-    <Button
-      color="alternative"
-      class="min-h-11 text-ink!"
-      disabled={!hydrated || text.trim() === ''}
-      onclick={() => take(text)}>Take the points</Button
+    <Button color="alternative" class="min-h-11 text-ink!" disabled={text.trim() === ''} onclick={() => take(text)}
+      >Take the points</Button
     >
   </div>
   <div>
@@ -55,7 +52,6 @@
       id="curve-file"
       accept=".csv,.txt,text/csv,text/plain"
       class="min-h-11 text-sm"
-      disabled={!hydrated}
       onchange={(event) => open(event.currentTarget)}
     />
   </div>
@@ -66,7 +62,6 @@
     >
     <RowsEditor
       {store}
-      {hydrated}
       title="Points"
       path="load.curve"
       row="point"

@@ -8,7 +8,7 @@
 <!-- What a button changed, with the way back. -->
 <Toast
   dismissable={false}
-  class="fixed end-4 bottom-4 z-40 flex items-center gap-3 border bg-card p-2 ps-4 text-ink"
+  class="fixed end-4 bottom-4 z-40 flex items-center gap-3 border bg-card! p-2! ps-4! text-ink!"
   data-testid="done"
 >
   <span class="me-3" role="status">✓ {store.done}</span>

@@ -189,7 +189,7 @@
       bind:selected={shown}
       tabStyle="underline"
       class="flex-wrap"
-      classes={{ content: 'mt-0 bg-transparent p-0 pt-1.5' }}
+      classes={{ content: 'mt-0! bg-transparent! p-0! pt-1.5!' }}
       aria-label="Pictures of the drive"
     >
       {#each Object.entries(shows) as [key, title] (key)}

@@ -4,7 +4,7 @@
   import type { ViewProps } from '$lib/stages/views';
   import TableCard from './TableCard.svelte';
 
-  let { store, hydrated, base }: Pick<ViewProps, 'store' | 'hydrated' | 'base'> = $props();
+  let { store, base }: Pick<ViewProps, 'store' | 'base'> = $props();
 
   const PATH = 'drive.asSet';
   const settings = $derived(store.solution.details.drivePictures?.settings ?? []);
@@ -51,7 +51,6 @@
               aria-label={`${setting.name}, as set`}
               aria-invalid={setting.differs ?? false}
               maxlength={60}
-              disabled={!hydrated}
               value={typed(setting.id)}
               onchange={(event) => type(setting.id, event.currentTarget.value)}
             />
@@ -66,7 +65,6 @@
           <Button
             color="alternative"
             class="min-h-9 px-3! text-ink! pointer-coarse:min-h-11"
-            disabled={!hydrated}
             onclick={() => void saveSettings(settings, store.document.tag || 'drive', form)}>Save as {form}</Button
           >
         {/each}

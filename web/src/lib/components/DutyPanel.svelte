@@ -3,7 +3,7 @@
   import RowsEditor from './RowsEditor.svelte';
   import { formatNumber, formatQuantity } from '@pilgrim/core/ground/quantity/format';
 
-  let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
+  let { store }: { store: JobStore } = $props();
 
   const duty = $derived(store.solution.details.duty);
   const top = $derived((duty?.peak.value ?? 0) * 1.15);
@@ -63,7 +63,7 @@
           aria-valuemax={Math.round(top)}
           aria-valuenow={Math.round(segment.torque)}
           aria-valuetext={segment.standing ? 'standing' : show(segment.torque)}
-          aria-disabled={segment.standing || !hydrated}
+          aria-disabled={segment.standing}
           class={`relative min-w-3 touch-none ${segment.standing ? 'bg-line' : 'cursor-ns-resize bg-primary-300 hover:bg-primary-400 dark:bg-primary-600'}`}
           style={`flex:${segment.time / duty.cycle.value} 1 0; height:${segment.standing ? 2 : Math.max(1.5, (segment.torque / top) * 100)}%`}
           onpointerdown={(event) => segment.standing || drag(event, segment.at)}
@@ -89,7 +89,6 @@
   {/if}
   <RowsEditor
     {store}
-    {hydrated}
     title="Segments, torque at the driven shaft"
     path="load.duty"
     row="segment"

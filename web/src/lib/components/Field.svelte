@@ -6,11 +6,10 @@
   interface Props {
     field: FieldDefinition;
     store: FieldHost;
-    hydrated: boolean;
     /** Sets the ids apart where a field stands on a page twice. */
     prefix?: string;
   }
-  let { field, store, hydrated, prefix = 'field' }: Props = $props();
+  let { field, store, prefix = 'field' }: Props = $props();
 
   const id = $derived(`${prefix}-${field.path.replaceAll('.', '-')}`);
   const echo = $derived(store.echo(field.path));
@@ -31,9 +30,8 @@
   {#if field.kind === 'check'}
     <Checkbox
       {id}
-      class="size-6"
+      class="size-6!"
       classes={{ div: 'min-h-11 text-base font-normal text-ink fine:min-h-8 fine:text-sm' }}
-      disabled={!hydrated}
       bind:checked={() => store.get(field.path) === true, (value) => store.set(field.path, value)}
     >
       {field.label}
@@ -41,7 +39,7 @@
   {:else}
     <label for={id} class="asked">{field.label}</label>
     {#if field.kind === 'select'}
-      <select {id} class={look} disabled={!hydrated} bind:value={getText, setText}>
+      <select {id} class={look} bind:value={getText, setText}>
         {#if store.get(field.path) === undefined}<option disabled value="">–</option>{/if}
         {#each field.options ?? [] as option (option.value)}<option value={option.value}>{option.name}</option>{/each}
       </select>

@@ -2,17 +2,17 @@
   import type { FieldHost } from '$lib/job/field-host';
   import type { FieldDefinition } from '$lib/job/sheets';
   import Field from './Field.svelte';
+  import Fold from './Fold.svelte';
 
   interface Props {
     fields: readonly FieldDefinition[];
     store: FieldHost;
-    hydrated: boolean;
     /** Label and field on one line, such lines in a row, or the fields as on a plate. */
     look?: 'compact' | 'compact row' | 'plate';
     /** The fields asked first, or what stands behind folds; both unless told. */
     part?: 'first' | 'folds';
   }
-  let { fields, store, hydrated, look: wanted, part }: Props = $props();
+  let { fields, store, look: wanted, part }: Props = $props();
 
   const shown = $derived(fields.filter((field) => field.asked?.((path) => store.get(path)) ?? true));
   const main = $derived(shown.filter((field) => field.group === undefined));
@@ -29,28 +29,22 @@
 
 {#if part !== 'folds'}
   <div class={look}>
-    {#each main as field (field.path)}<Field {field} {store} {hydrated} />{/each}
+    {#each main as field (field.path)}<Field {field} {store} />{/each}
   </div>
 {/if}
 <div
   class={wanted === 'compact row' ? 'mt-2 grid grid-cols-[minmax(0,1fr)] items-start gap-2 lg:grid-cols-3' : 'contents'}
 >
   {#each part === 'first' ? [] : groups as group (group)}
-    <details
-      class="{wanted === 'compact row' ? 'open:lg:col-span-3' : 'mt-2'} rounded-lg border bg-card"
+    <Fold
+      class={wanted === 'compact row' ? 'open:lg:col-span-3' : 'mt-2'}
+      title={group}
+      note={filledIn(group) === 0 ? 'nothing filled in' : `${filledIn(group)} filled in`}
       open={filled(group)}
     >
-      <summary class="min-h-11 cursor-pointer truncate px-3 py-2.5 text-sm font-semibold text-quiet"
-        >{group}<span class="font-normal"
-          >&nbsp;· {filledIn(group) === 0 ? 'nothing filled in' : `${filledIn(group)} filled in`}</span
-        ></summary
-      >
-      <!-- What is folded away need not come with the page. -->
-      {#if hydrated || filled(group)}
-        <div class={`${wanted ? 'compact' : look} p-3 pt-0`}>
-          {#each of(group) as field (field.path)}<Field {field} {store} {hydrated} />{/each}
-        </div>
-      {/if}
-    </details>
+      <div class={`${wanted ? 'compact' : look} p-3 pt-0`}>
+        {#each of(group) as field (field.path)}<Field {field} {store} />{/each}
+      </div>
+    </Fold>
   {/each}
 </div>

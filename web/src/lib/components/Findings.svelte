@@ -9,10 +9,9 @@
   interface Props {
     store: JobStore;
     stage: StageName;
-    hydrated: boolean;
     base: string;
   }
-  let { store, stage, hydrated, base }: Props = $props();
+  let { store, stage, base }: Props = $props();
 
   const findings = $derived(store.solution.findings);
   const here = $derived(findings.filter((finding) => finding.stage === stage));
@@ -43,6 +42,7 @@
   } as const;
   const shown = (field: string): string => fieldAt(field).path;
   const href = (field: string, own: string): string => addressIn(base, field, own);
+  let opened = $state(false);
   let heading = $state<HTMLElement>();
   /** The finding goes with its button: the focus stays at the list, and what was done is told, with its undo. */
   function mend(label: string, set: Parameters<JobStore['setMany']>[0]): void {
@@ -65,7 +65,6 @@
           <button
             type="button"
             class="min-h-8 rounded-lg bg-primary-700 px-3 font-semibold text-white hover:bg-primary-800 disabled:opacity-60 pointer-coarse:min-h-11"
-            disabled={!hydrated}
             onclick={() => mend(label, set)}>{label}</button
           >
         {/each}
@@ -95,14 +94,13 @@
   </h2>
   {#each here as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(finding)}{/each}
   {#if elsewhere.length > 0}
-    <details data-testid="findings-elsewhere">
+    <details bind:open={opened} data-testid="findings-elsewhere">
       <summary
         class={`min-h-9 cursor-pointer py-1.5 text-sm font-semibold pointer-coarse:min-h-11 ${count(elsewhere, 'stop') > 0 ? 'text-stop' : 'text-quiet'}`}
         >{count(elsewhere, 'stop') > 0 ? '■ ' : ''}Elsewhere: {counts(elsewhere)}</summary
       >
       <div class="space-y-2">
-        <!-- Folded away: drawn after the page has come. -->
-        {#if hydrated}
+        {#if opened}
           {#each elsewhere as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(
               finding,
             )}{/each}

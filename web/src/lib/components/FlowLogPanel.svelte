@@ -8,7 +8,7 @@
   import type { LogAnswer } from '$lib/workers/log.worker';
   import LogReader from './LogReader.svelte';
 
-  let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
+  let { store }: Pick<ViewProps, 'store'> = $props();
 
   const DAY = 24 * HOUR;
   const POWERS: Readonly<Record<string, number>> = { kW: 1000, W: 1, MW: 1e6 };
@@ -97,7 +97,6 @@
   {unitOf}
   button="Make the hours"
   kind="record"
-  {hydrated}
   {refuse}
   {take}
 />

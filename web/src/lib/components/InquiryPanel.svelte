@@ -6,7 +6,7 @@
   import type { ViewProps } from '$lib/stages/views';
   import TableCard from './TableCard.svelte';
 
-  let { store, hydrated, base }: Pick<ViewProps, 'store' | 'hydrated' | 'base'> = $props();
+  let { store, base }: Pick<ViewProps, 'store' | 'base'> = $props();
 
   const suspicions = $derived(store.solution.details.suspicions);
   /** What can be read or typed, in the order the causes ask for it. */
@@ -75,7 +75,7 @@
             </td>
           {/each}
           <td class="border-s px-2 py-1">
-            <fieldset class="grid" disabled={!hydrated}>
+            <fieldset class="grid">
               <legend class="sr-only">{each.name}</legend>
               {#each verdicts as [verdict, label] (verdict)}
                 <label

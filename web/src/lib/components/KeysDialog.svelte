@@ -20,8 +20,8 @@
   size="sm"
   title="Keys"
   aria-label="Keys"
-  class="bg-card"
-  classes={{ header: 'text-ink', body: 'text-ink' }}
+  class="bg-card!"
+  classes={{ header: 'text-ink!', body: 'text-ink!' }}
 >
   <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2 text-sm">
     {#each keys as [key, does] (key)}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { loadChart } from '$lib/charts/load-chart';
-  import { speedCurve } from '@pilgrim/core/motor/operating';
+  import { speedCurve } from '@pilgrim/core/motor/circuit';
   import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import Chart from './Chart.svelte';

@@ -6,7 +6,7 @@
   import PoleCards from './PoleCards.svelte';
   import TableCard from './TableCard.svelte';
 
-  let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
+  let { store }: Pick<ViewProps, 'store'> = $props();
 
   const details = $derived(store.solution.details);
   const way = $derived(store.document.load.way);
@@ -15,9 +15,9 @@
 </script>
 
 <PoleCards {store} />
-{#if way === 'curve'}<CurvePanel {store} {hydrated} />{/if}
-{#if way === 'duty'}<DutyPanel {store} {hydrated} />{/if}
-<LogPanel {store} {hydrated} />
+{#if way === 'curve'}<CurvePanel {store} />{/if}
+{#if way === 'duty'}<DutyPanel {store} />{/if}
+<LogPanel {store} />
 {#if details.sizes.length > 0}
   <TableCard label="Sizes" caption="What a larger size would cost at this load">
     <thead>

@@ -6,7 +6,7 @@
   import { fieldId } from '$lib/job/reach';
   import type { ViewProps } from '$lib/stages/views';
 
-  let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
+  let { store }: Pick<ViewProps, 'store'> = $props();
 
   type Way = (typeof fields.way.options)[number][0];
 
@@ -57,7 +57,7 @@
     bind:selected={shown}
     tabStyle="underline"
     class="flex-wrap"
-    classes={{ content: 'mt-0 bg-transparent p-0 py-1.5' }}
+    classes={{ content: 'mt-0! bg-transparent! p-0! py-1.5!' }}
     aria-label={fields.way.label}
   >
     {#each places as place (place.key)}
@@ -68,7 +68,7 @@
         inactiveClass="border-b-2 border-transparent text-quiet hover:text-ink"
         classes={{ button: 'min-h-9 px-3 py-1.5 text-sm whitespace-nowrap pointer-coarse:min-h-11' }}
       >
-        <fieldset class="flex flex-wrap gap-1" disabled={!hydrated}>
+        <fieldset class="flex flex-wrap gap-1">
           <legend class="sr-only">{fields.way.label}</legend>
           {#each place.ways as way (way)}
             <label

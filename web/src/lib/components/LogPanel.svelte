@@ -7,7 +7,7 @@
   import type { LogAnswer } from '$lib/workers/log.worker';
   import LogReader from './LogReader.svelte';
 
-  let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
+  let { store }: { store: JobStore } = $props();
 
   const perAmpere = $derived(store.solution.details.torquePerAmpere);
   const units = $derived([
@@ -55,7 +55,6 @@
   {unitOf}
   button="Make the duty cycle"
   kind="bin"
-  {hydrated}
   {refuse}
   {take}
 />

@@ -21,12 +21,11 @@
     unitOf: (heading: string) => string;
     button: string;
     kind: 'bin' | 'record';
-    hydrated: boolean;
     /** Why a unit cannot be read yet; empty where it can. */
     refuse: (unit: string) => string;
     take: (answer: LogAnswer, unit: string) => LogTaken;
   }
-  let { name, title, hint, column, second, units, unitOf, button, kind, hydrated, refuse, take }: Props = $props();
+  let { name, title, hint, column, second, units, unitOf, button, kind, refuse, take }: Props = $props();
 
   let worker: Worker | undefined;
   let file: File | undefined;
@@ -115,7 +114,6 @@
         id={`${name}-file`}
         accept=".csv,.txt,text/csv,text/plain"
         class="min-h-11 text-sm"
-        disabled={!hydrated}
         onchange={(event) => choose(event.currentTarget)}
       />
     </div>
@@ -156,7 +154,7 @@
           </div>
         {/if}
         {#if share === undefined}
-          <Button class="min-h-11" disabled={!hydrated} onclick={read}>{button}</Button>
+          <Button class="min-h-11" onclick={read}>{button}</Button>
         {:else}
           <Button color="alternative" class="min-h-11 text-ink!" onclick={() => worker?.postMessage({ kind: 'cancel' })}
             >Cancel</Button

@@ -3,7 +3,7 @@
   import type { ViewProps } from '$lib/stages/views';
   import RowsEditor from './RowsEditor.svelte';
 
-  let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
+  let { store }: Pick<ViewProps, 'store'> = $props();
 
   const PATH = 'profile.curve';
   const MOST = 40;
@@ -46,13 +46,12 @@
     <Button
       color="alternative"
       class="min-h-9 px-3! text-ink! pointer-coarse:min-h-11"
-      disabled={!hydrated || text.trim() === ''}
+      disabled={text.trim() === ''}
       onclick={() => void take()}>Take the points</Button
     >
     <p class="text-sm text-quiet" role="status">{outcome}</p>
     <RowsEditor
       {store}
-      {hydrated}
       title="Points at full speed"
       path={PATH}
       row="point"

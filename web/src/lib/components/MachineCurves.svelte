@@ -1,16 +1,12 @@
 <script lang="ts">
   import Range from 'flowbite-svelte/Range.svelte';
   import type { Solution } from '@pilgrim/core';
-  import { speedCurve } from '@pilgrim/core/motor/operating';
+  import { speedCurve } from '@pilgrim/core/motor/circuit';
   import type { School } from '@pilgrim/core/ground/quantity/units';
   import { machineChart, type Against } from '$lib/charts/start-charts';
   import Chart from './Chart.svelte';
 
-  let {
-    machine,
-    school,
-    hydrated,
-  }: { machine: NonNullable<Solution['details']['machine']>; school: School; hydrated: boolean } = $props();
+  let { machine, school }: { machine: NonNullable<Solution['details']['machine']>; school: School } = $props();
 
   let volts = $state(100);
   let hertz = $state<number>();
@@ -28,7 +24,7 @@
   <div class="grid gap-x-6 sm:grid-cols-3">
     <label class="block text-sm text-quiet"
       >Voltage, of rated <span class="float-right text-ink">{volts} %</span>
-      <Range class="block w-full" min={20} max={120} step={1} disabled={!hydrated} bind:value={volts} />
+      <Range class="block w-full" min={20} max={120} step={1} bind:value={volts} />
     </label>
     <label class="block text-sm text-quiet"
       >Frequency <span class="float-right text-ink">{hz} Hz</span>
@@ -37,14 +33,13 @@
         min={5}
         max={2 * rated}
         step={1}
-        disabled={!hydrated}
         value={hz}
         oninput={(event) => (hertz = Number(event.currentTarget.value))}
       />
     </label>
     <label class="block text-sm text-quiet"
       >Against
-      <select class="entry mt-1" disabled={!hydrated} bind:value={against}>
+      <select class="entry mt-1" bind:value={against}>
         <option value="speed">speed</option>
         <option value="load">torque, of rated</option>
       </select>

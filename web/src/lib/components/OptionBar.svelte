@@ -3,7 +3,7 @@
   import type { JobStore } from '$lib/job/job-store.svelte';
   import { menu } from '$lib/menu';
 
-  let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
+  let { store }: { store: JobStore } = $props();
 
   const options = $derived(store.solution.options);
   const shown = $derived(letters.filter((letter) => options[letter]));
@@ -32,7 +32,6 @@
           type="button"
           class="flex min-h-9 min-w-0 items-center gap-1.5 px-2.5 text-sm disabled:text-quiet pointer-coarse:min-h-11"
           aria-pressed={letter === chosen}
-          disabled={!hydrated}
           title={[option?.name, option?.why || option?.summary].filter(Boolean).join(': ')}
           onclick={() => store.choose(letter)}
         >
@@ -45,7 +44,6 @@
           <button
             type="button"
             class={`${small} text-sea`}
-            disabled={!hydrated}
             aria-label={`Take option ${letter}`}
             onclick={() => store.take(letter)}>Take</button
           >
@@ -54,7 +52,6 @@
           <button
             type="button"
             class={small}
-            disabled={!hydrated}
             aria-label={`Drop option ${letter}`}
             onclick={() => store.dropOption(letter)}>×</button
           >
@@ -76,7 +73,6 @@
           class="entry mt-1"
           maxlength={60}
           autocomplete="off"
-          disabled={!hydrated}
           placeholder={options[chosen]?.name}
           bind:value={
             () => store.document.options[chosen]?.name ?? '', (name: string) => store.nameOption(chosen, name)
@@ -86,7 +82,7 @@
       <button
         type="button"
         class="min-h-11 rounded-lg border px-3 text-sm hover:bg-wash disabled:text-quiet"
-        disabled={!hydrated || store.free.length === 0}
+        disabled={store.free.length === 0}
         onclick={(event) => {
           store.copyOption();
           event.currentTarget.closest('details')?.removeAttribute('open');

@@ -6,7 +6,7 @@
   import RankedTable from './RankedTable.svelte';
   import RefusedList from './RefusedList.svelte';
 
-  let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
+  let { store }: { store: JobStore } = $props();
 
   const details = $derived(store.solution.details);
   const { factor, currency } = $derived(details.pricing);
@@ -75,7 +75,6 @@
     rows={motors}
     columns={motorColumns}
     chosen={details.chosenMotor?.item.id}
-    {hydrated}
     choose={(id: string) => store.set('pick.motor', id)}
     none="No motor in the catalogue fits. The list below says why."
   />
@@ -90,7 +89,6 @@
     rows={drives}
     columns={driveColumns}
     chosen={details.chosenDrive?.item.id}
-    {hydrated}
     choose={(id: string) => store.set('pick.drive', id)}
     none="No drive in the catalogue fits. The list below says why."
   >
@@ -129,7 +127,6 @@
   <Button
     color="alternative"
     class="min-h-11 justify-self-start text-ink!"
-    disabled={!hydrated}
     onclick={() => store.setMany({ 'pick.motor': undefined, 'pick.drive': undefined })}
     >Let the ranking choose again</Button
   >
@@ -139,10 +136,5 @@
     title="Motors refused, nearest misses first"
     refused={details.motors.refused}
     others={details.motors.others}
-    {hydrated}
   />{/if}
-{#if details.drives}<RefusedList
-    title="Drives refused, nearest misses first"
-    refused={details.drives.refused}
-    {hydrated}
-  />{/if}
+{#if details.drives}<RefusedList title="Drives refused, nearest misses first" refused={details.drives.refused} />{/if}

@@ -6,12 +6,11 @@
 
   interface Props {
     store: FieldHost;
-    hydrated: boolean;
     /** Of the plate. */
     fields: readonly FieldDefinition[];
     reader: (text: string) => Promise<PlateReading>;
   }
-  let { store, hydrated, fields: plateFields, reader }: Props = $props();
+  let { store, fields: plateFields, reader }: Props = $props();
 
   let outcome = $state('');
   let tokens = $state.raw<readonly PlateToken[]>([]);
@@ -91,11 +90,8 @@
     placeholder="HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15 CODE G DES B FR 254T"
     bind:value={getText, (value: string) => store.set('nameplate.asRead', value)}></textarea>
   <div class="mt-1 flex items-center gap-3">
-    <Button
-      color="alternative"
-      class="min-h-11 shrink-0 text-ink!"
-      disabled={!hydrated || getText().trim() === ''}
-      onclick={readIt}>Read into the fields</Button
+    <Button color="alternative" class="min-h-11 shrink-0 text-ink!" disabled={getText().trim() === ''} onclick={readIt}
+      >Read into the fields</Button
     >
     <p class="text-sm text-quiet" role="status">{outcome}</p>
   </div>

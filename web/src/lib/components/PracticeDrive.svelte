@@ -9,8 +9,6 @@
   import { PracticeStore } from '$lib/rig/practice-store.svelte';
   import Chart from './Chart.svelte';
 
-  let { hydrated }: { hydrated: boolean } = $props();
-
   const store = new PracticeStore();
   onMount(() => {
     store.start();
@@ -20,7 +18,7 @@
   const tasks = $derived(tasksOf(setting, store.seen));
   const done = $derived(tasks.filter((task) => task.done).length);
   const told = $derived(explain(seenNow, setting));
-  const able = $derived(hydrated && store.ready);
+  const able = $derived(store.ready);
 
   const knobs: readonly (readonly [SettingName, label: string, unit: string, factor: number])[] = [
     ['baseFrequency', 'Base frequency', 'Hz', 1],

@@ -4,7 +4,7 @@
   import { bookFields, type PricedPart, type SiteRecord } from '$lib/job/site-records';
   import SiteRecords from './SiteRecords.svelte';
 
-  let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
+  let { store }: Pick<ViewProps, 'store'> = $props();
 
   const PATH = 'pick.accessories';
   const partsOf = ({ document }: SiteRecord): readonly PricedPart[] =>
@@ -36,7 +36,7 @@
   });
 </script>
 
-<SiteRecords {store} {hydrated} kind="prices" title="Prices" example="2026" {take} document={book}>
+<SiteRecords {store} kind="prices" title="Prices" example="2026" {take} document={book}>
   {#snippet offer(record: SiteRecord)}
     {#if partsOf(record).length > 0}
       <div>
@@ -48,7 +48,6 @@
                 size="xs"
                 color="alternative"
                 class="min-h-8 text-ink! pointer-coarse:min-h-11"
-                disabled={!hydrated}
                 onclick={() => store.addRow(PATH, { part, price: String(price ?? '') })}
                 >{part}{price ? ` · ${price}` : ''}</Button
               >

@@ -10,7 +10,7 @@
   import Field from './Field.svelte';
   import TableCard from './TableCard.svelte';
 
-  let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
+  let { store }: Pick<ViewProps, 'store'> = $props();
 
   const PATH = 'profile.points';
   const steps = $derived(store.solution.details.profile);
@@ -152,7 +152,6 @@
               <td class="w-28 py-0.5 pe-2">
                 <Field
                   {store}
-                  {hydrated}
                   field={{
                     path: `${PATH}.${index}.${name}`,
                     label,
@@ -169,7 +168,6 @@
               <button
                 type="button"
                 class="min-h-8 min-w-8 rounded hover:bg-wash pointer-coarse:min-h-11"
-                disabled={!hydrated}
                 aria-label={`Remove step ${index + 1}`}
                 onclick={() => {
                   store.removeRow(PATH, index);
@@ -186,7 +184,6 @@
     id={fieldId(PATH)}
     color="alternative"
     class="mt-2 min-h-9 px-3! text-ink! pointer-coarse:min-h-11"
-    disabled={!hydrated}
     onclick={() => store.addRow(PATH, { flow: '', hours: '' })}>Add a step</Button
   >
 </section>

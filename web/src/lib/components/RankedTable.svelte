@@ -16,7 +16,6 @@
     rows: readonly Row[];
     columns: readonly RankedColumn<Row>[];
     chosen: string | undefined;
-    hydrated: boolean;
     choose: (id: string) => void;
     /** Attribute of the rows, for what looks for them. */
     kind: 'motor' | 'drive';
@@ -24,7 +23,7 @@
     none: string;
     foot?: Snippet;
   }
-  let { label, caption, rows, columns, chosen, hydrated, choose, kind, none, foot }: Props = $props();
+  let { label, caption, rows, columns, chosen, choose, kind, none, foot }: Props = $props();
 
   const features = tableFeatures({
     rowSortingFeature,
@@ -62,7 +61,6 @@
           <button
             type="button"
             class="min-h-8 rounded px-2 hover:bg-wash pointer-coarse:min-h-11"
-            disabled={!hydrated}
             onclick={() => table.getColumn(id)?.toggleSorting()}
             ><span aria-hidden="true">{marks[orderOf(id)]}</span> {head}</button
           >
@@ -87,7 +85,6 @@
           {:else}<button
               type="button"
               class="min-h-8 rounded-lg border px-2.5 hover:bg-card disabled:text-quiet pointer-coarse:min-h-11"
-              disabled={!hydrated}
               aria-label={`Choose ${row.name}`}
               onclick={() => choose(row.id)}>Choose</button
             >{/if}

@@ -12,9 +12,8 @@
     refused: readonly Refused[];
     /** How many more there are, and why none of them comes near. */
     others?: readonly { readonly reason: string; readonly count: number }[];
-    hydrated: boolean;
   }
-  let { title, refused, others = [], hydrated }: Props = $props();
+  let { title, refused, others = [] }: Props = $props();
 
   const STEP = 50;
   let shown = $state(8);
@@ -40,7 +39,6 @@
           type="button"
           class={`min-h-8 rounded-lg border px-2.5 text-sm pointer-coarse:min-h-11 ${rule === name ? 'border-copper bg-card font-semibold' : 'hover:bg-wash'}`}
           aria-pressed={rule === name}
-          disabled={!hydrated}
           onclick={() => (rule = name)}>{name || 'all'} <span class="text-quiet">{count}</span></button
         >
       {/each}
@@ -58,7 +56,7 @@
       {/each}
     </ul>
     {#if wanted.length > shown}
-      <Button color="alternative" class="mt-2 min-h-11 text-ink!" disabled={!hydrated} onclick={() => (shown += STEP)}
+      <Button color="alternative" class="mt-2 min-h-11 text-ink!" onclick={() => (shown += STEP)}
         >Show more of {wanted.length}</Button
       >
     {/if}

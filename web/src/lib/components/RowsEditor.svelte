@@ -7,7 +7,6 @@
 
   interface Props {
     store: JobStore;
-    hydrated: boolean;
     title: string;
     /** Where the list stands in the job. */
     path: string;
@@ -21,7 +20,7 @@
     /** A further switch of each row. */
     check?: { readonly name: string; readonly label: string };
   }
-  let { store, hydrated, title, path, cells, row, fresh, further, check }: Props = $props();
+  let { store, title, path, cells, row, fresh, further, check }: Props = $props();
 
   const count = $derived(store.rowCount(path));
   /** Whether a cell says something else than in a new row. */
@@ -34,7 +33,6 @@
     <div class="min-w-20 flex-1">
       <Field
         {store}
-        {hydrated}
         field={{ ...cell, kind: cell.options ? 'select' : 'text', path: `${path}.${index}.${cell.path}` }}
       />
     </div>
@@ -49,16 +47,11 @@
       <div class="flex flex-wrap items-start gap-x-2 gap-y-1" data-row={`${path}.${index}`}>
         {@render typed(cells, index)}
         {#if check}<div class="mt-6">
-            <Field
-              {store}
-              {hydrated}
-              field={{ path: `${path}.${index}.${check.name}`, label: check.label, kind: 'check' }}
-            />
+            <Field {store} field={{ path: `${path}.${index}.${check.name}`, label: check.label, kind: 'check' }} />
           </div>{/if}
         <button
           type="button"
           class="mt-6 min-h-8 min-w-8 rounded hover:bg-wash disabled:text-quiet pointer-coarse:min-h-11 pointer-coarse:min-w-11"
-          disabled={!hydrated}
           aria-label={`Remove ${row} ${index + 1}`}
           title={`Remove ${row} ${index + 1}`}
           onclick={() => {
@@ -81,7 +74,6 @@
     id={fieldId(path)}
     color="alternative"
     class="mt-2 min-h-11 text-ink!"
-    disabled={!hydrated}
     onclick={() => store.addRow(path, { ...fresh })}>Add a {row}</Button
   >
 </section>

@@ -4,7 +4,7 @@
   import type { ViewProps } from '$lib/stages/views';
   import TableCard from './TableCard.svelte';
 
-  let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
+  let { store }: Pick<ViewProps, 'store'> = $props();
 
   const rules = $derived(store.solution.details.rules);
   const origins = { default: 'default', site: 'the site’s', job: 'this job’s' } as const;
@@ -49,7 +49,7 @@
         <a class="text-sea underline" href={`/sites/${encodeURIComponent(store.document.site)}`}
           >Rules of {store.document.site}</a
         >
-        <Button color="alternative" size="sm" class="min-h-11 text-ink!" disabled={!hydrated} onclick={takeSite}
+        <Button color="alternative" size="sm" class="min-h-11 text-ink!" onclick={takeSite}
           >Take them as they are now</Button
         >
         <span role="status" class="text-quiet">{outcome}</span>

@@ -2,7 +2,7 @@
   import Range from 'flowbite-svelte/Range.svelte';
   import type { JobStore } from '$lib/job/job-store.svelte';
 
-  let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
+  let { store }: { store: JobStore } = $props();
 
   const settings = $derived(store.solution.details.drivePictures?.settings ?? []);
   const hertz = (id: string): number | undefined => settings.find((each) => each.id === id)?.exact?.si;
@@ -57,7 +57,6 @@
           max="1"
           step="0.005"
           value={share}
-          disabled={!hydrated}
           oninput={(event) => (share = Number(event.currentTarget.value))}
         />
         <p class="mt-1" data-testid="signal-gives">

@@ -3,11 +3,8 @@
   import ThemeButton from './ThemeButton.svelte';
   import UnitsButton from './UnitsButton.svelte';
 
-  let {
-    current,
-    hydrated,
-    children,
-  }: { current: 'jobs' | 'motors' | 'sites' | 'catalogues' | 'rig'; hydrated: boolean; children?: Snippet } = $props();
+  let { current, children }: { current: 'jobs' | 'motors' | 'sites' | 'catalogues' | 'rig'; children?: Snippet } =
+    $props();
 
   const places = [
     ['jobs', '/', 'Jobs'],
@@ -33,6 +30,6 @@
     {/each}
   </nav>
   {@render children?.()}
-  <UnitsButton {hydrated} />
-  <ThemeButton {hydrated} />
+  <UnitsButton />
+  <ThemeButton />
 </header>

@@ -6,7 +6,6 @@
 
   interface Props {
     store: JobStore;
-    hydrated: boolean;
     kind: RecordKind;
     /** What the records are called, and what one of them may be called. */
     title: string;
@@ -18,7 +17,7 @@
     /** What else a record that was looked at offers. */
     offer?: Snippet<[SiteRecord]>;
   }
-  let { store, hydrated, kind, title, example, take, document, offer }: Props = $props();
+  let { store, kind, title, example, take, document, offer }: Props = $props();
 
   let records = $state.raw<readonly SiteRecord[]>([]);
   let taken = $state.raw<SiteRecord>();
@@ -65,7 +64,7 @@
       <select
         id={`${kind}-record`}
         class="entry"
-        disabled={!hydrated || records.length === 0}
+        disabled={records.length === 0}
         value=""
         onchange={(event) => choose(event.currentTarget.value)}
       >
@@ -85,8 +84,7 @@
           placeholder={example}
           bind:value={name}
         />
-        <Button color="alternative" class="min-h-11 text-ink!" disabled={!hydrated || name.trim() === ''} onclick={keep}
-          >Keep</Button
+        <Button color="alternative" class="min-h-11 text-ink!" disabled={name.trim() === ''} onclick={keep}>Keep</Button
         >
       </div>
     </div>

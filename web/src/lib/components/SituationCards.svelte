@@ -4,13 +4,13 @@
   import { fieldId } from '$lib/job/reach';
   import type { ViewProps } from '$lib/stages/views';
 
-  let { store, hydrated }: Pick<ViewProps, 'store' | 'hydrated'> = $props();
+  let { store }: Pick<ViewProps, 'store'> = $props();
 
   const chosen = $derived(store.document.situation.kind);
 </script>
 
 <!-- The question a job begins with, as cards: what each asks for first, and what comes out of it. -->
-<fieldset disabled={!hydrated} data-field="situation.kind">
+<fieldset data-field="situation.kind">
   <legend class="sr-only">{fields.kind.label}</legend>
   <div class="mb-3 grid gap-2 sm:grid-cols-3 lg:grid-cols-5">
     {#each fields.kind.options as [kind, name] (kind)}

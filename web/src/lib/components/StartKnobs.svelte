@@ -7,11 +7,10 @@
 
   interface Props {
     store: JobStore;
-    hydrated: boolean;
     method: Method;
     setting: StartSetting;
   }
-  let { store, hydrated, method, setting }: Props = $props();
+  let { store, method, setting }: Props = $props();
 
   interface Knob {
     readonly path: string;
@@ -149,7 +148,6 @@
       >{knob.label} <span class="float-right text-ink">{knob.text(knob.value)}</span>
       <Range
         class="block w-full"
-        disabled={!hydrated}
         min={knob.min}
         max={knob.max}
         step={knob.step}

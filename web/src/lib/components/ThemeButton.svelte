@@ -1,6 +1,4 @@
 <script lang="ts">
-  let { hydrated }: { hydrated: boolean } = $props();
-
   function turn(): void {
     const dark = document.documentElement.classList.toggle('dark');
     try {
@@ -14,7 +12,6 @@
 <button
   type="button"
   class="flex size-11 items-center justify-center rounded-full border hover:bg-wash fine:size-9"
-  disabled={!hydrated}
   onclick={turn}
   aria-label="Light or dark"
   title="Light or dark"

@@ -6,7 +6,7 @@
   import Field from './Field.svelte';
   import Figure from './Figure.svelte';
 
-  let { store, hydrated }: { store: JobStore; hydrated: boolean } = $props();
+  let { store }: { store: JobStore } = $props();
 
   const transmissionOptions = optionsOf(fields.stages.cells.kind.options);
   const shafts = $derived(store.solution.details.shafts);
@@ -63,7 +63,6 @@
                   {:else}
                     <Field
                       {store}
-                      {hydrated}
                       prefix={last ? 'train' : 'field'}
                       field={{
                         path,
@@ -89,7 +88,6 @@
                 <div class="cells mt-3">
                   <Field
                     {store}
-                    {hydrated}
                     field={{
                       path: `load.stages.${at}.kind`,
                       label: `Stage ${at + 1}`,
@@ -99,7 +97,6 @@
                   />
                   <Field
                     {store}
-                    {hydrated}
                     field={{
                       path: `load.stages.${at}.ratio`,
                       label: 'Ratio',
@@ -110,7 +107,6 @@
                   />
                   <Field
                     {store}
-                    {hydrated}
                     field={{
                       path: `load.stages.${at}.efficiency`,
                       label: 'Efficiency',
@@ -123,7 +119,6 @@
                 <button
                   type="button"
                   class="mt-1 min-h-8 text-sm text-sea hover:underline pointer-coarse:min-h-11"
-                  disabled={!hydrated}
                   aria-label={`Remove stage ${at + 1}`}
                   onclick={() => store.removeRow('load.stages', at)}>Remove</button
                 >
@@ -138,7 +133,7 @@
     <Button
       color="alternative"
       class="min-h-9 px-3! text-ink! pointer-coarse:min-h-11"
-      disabled={!hydrated || listed >= 8}
+      disabled={listed >= 8}
       onclick={add}>{listed === 0 ? 'List it stage by stage' : 'Add a stage'}</Button
     >
     {#if store.solution.values['load.inertia']}

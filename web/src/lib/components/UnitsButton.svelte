@@ -3,7 +3,7 @@
   import { units } from '$lib/units.svelte';
 
   /** `own` are the units shown until somebody chooses; undefined in a list whose rows each have their own. */
-  let { own, hydrated }: { own?: School; hydrated: boolean } = $props();
+  let { own }: { own?: School } = $props();
 
   const shown = $derived(units.wanted ?? own ?? 'own');
   const names = { NEMA: 'hp · lb·ft', IEC: 'kW · N·m', own: 'units of each' } as const;
@@ -14,7 +14,6 @@
 <button
   type="button"
   class="min-h-9 rounded-full border px-3 text-sm whitespace-nowrap hover:bg-wash disabled:text-quiet pointer-coarse:min-h-11"
-  disabled={!hydrated}
   aria-label={`Units: ${names[shown]}. Show ${names[other]}`}
   title={`Show ${names[other]}; what was typed stays as it is`}
   data-units={shown}

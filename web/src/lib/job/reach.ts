@@ -3,9 +3,13 @@ import { fieldAt } from '@pilgrim/core/job/places';
 
 export const fieldId = (path: string): string => `field-${path.replaceAll('.', '-')}`;
 
+/** Frames that a field which stands further down may take to be drawn. */
+const FRAMES = 60;
+
 /** Focuses the field with an id, or the button that adds the row it would stand in; does nothing where neither is shown. */
-export function reach(id: string): void {
+export function reach(id: string, frames = FRAMES): void {
   const entry = document.getElementById(id) ?? document.getElementById(id.replace(/-\d+-\w+$/, ''));
+  if (!entry && frames > 0) requestAnimationFrame(() => reach(id, frames - 1));
   entry?.closest('details')?.setAttribute('open', '');
   entry?.focus();
 }

@@ -34,7 +34,7 @@
     <DriveFitness store={props.store} />
   {/snippet}
   <DriveSettings {...props} />
-  <SignalScale store={props.store} hydrated={props.hydrated} />
+  <SignalScale store={props.store} />
   <TerminalPlan store={props.store} />
   <Cautions />
 </Bench>

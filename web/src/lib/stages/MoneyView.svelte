@@ -17,7 +17,7 @@
   const QUIET = 500;
 
   $effect(() => {
-    if (!props.hydrated || comparison.costs.length === 0) return;
+    if (comparison.costs.length === 0) return;
     const timer = setTimeout(() => void run.start(() => props.store.riskModel()), QUIET);
     return () => clearTimeout(timer);
   });
@@ -52,6 +52,6 @@
     <RiskPanel store={props.store} {run} />
     <OptionsTable store={props.store} />
     <BillTable store={props.store} />
-    <PriceBook store={props.store} hydrated={props.hydrated} />
+    <PriceBook store={props.store} />
   {/snippet}
 </Bench>

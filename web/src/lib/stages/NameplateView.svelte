@@ -12,12 +12,7 @@
 
 <Bench {...props} stage="nameplate" layout="plate">
   {#snippet before()}
-    <PlateText
-      store={props.store}
-      hydrated={props.hydrated}
-      fields={props.sheet.fields}
-      reader={(text: string) => props.store.readPlate(text)}
-    />
+    <PlateText store={props.store} fields={props.sheet.fields} reader={(text: string) => props.store.readPlate(text)} />
   {/snippet}
   {#snippet picture()}
     {#if outlines.old}<MotorOutline {...outlines} school={props.store.shows} />{/if}

@@ -13,12 +13,11 @@
 
 <Bench {...props} stage="pick" layout="above">
   {#snippet picture()}
-    <PickPanel store={props.store} hydrated={props.hydrated} />
+    <PickPanel store={props.store} />
     <SparesPanel store={props.store} />
     {#if outlines.old && outlines.fresh}<MotorOutline {...outlines} school={props.store.shows} />{/if}
     <RowsEditor
       store={props.store}
-      hydrated={props.hydrated}
       title="Accessories and work of this option"
       path="pick.accessories"
       row="part"

@@ -29,7 +29,6 @@
   <BothSchools store={props.store} />
   <RowsEditor
     store={props.store}
-    hydrated={props.hydrated}
     title="On the same feeder"
     path="protection.others"
     row="circuit"

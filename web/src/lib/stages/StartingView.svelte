@@ -11,13 +11,14 @@
   import type { ViewProps } from './views';
   import Chart from '$lib/components/Chart.svelte';
   import EmptyPicture from '$lib/components/EmptyPicture.svelte';
+  import Late from '$lib/components/Late.svelte';
   import MachineCard from '$lib/components/MachineCard.svelte';
   import MachineCurves from '$lib/components/MachineCurves.svelte';
   import StartKnobs from '$lib/components/StartKnobs.svelte';
   import TableCard from '$lib/components/TableCard.svelte';
 
   let props: ViewProps = $props();
-  const { store, hydrated } = $derived(props);
+  const { store } = $derived(props);
 
   const COUNT = 2000;
   const SEED = 1;
@@ -103,17 +104,12 @@
             label="Torque against speed of the motor at full voltage, of the motor as started, and of the load."
           />
           <Chart
-            option={timeChart(
-              shown,
-              details.startSetting.overload,
-              shown.relayClass,
-              details.startSetting.motor.voltage,
-            )}
+            option={timeChart(shown, details.startSetting.overload, details.startSetting.motor.voltage)}
             height={215}
             label="Line current, speed and voltage against time, with the trip curve of the overload relay."
           />
         </div>
-        <StartKnobs {store} {hydrated} method={shown.method} setting={details.startSetting} />
+        <StartKnobs {store} method={shown.method} setting={details.startSetting} />
       </section>
     {:else}
       <div class="mb-3">
@@ -184,11 +180,11 @@
   {#if shown && details.machine && details.startSetting}
     <section class="rounded-lg border bg-card p-3" aria-label="More of the start">
       <div class="mt-2 flex flex-wrap items-center gap-3">
-        <Button color="alternative" class="min-h-11 text-ink!" disabled={!hydrated} onclick={firstCycles}
+        <Button color="alternative" class="min-h-11 text-ink!" onclick={firstCycles}
           >First cycles and change-over</Button
         >
         {#if share === undefined}
-          <Button color="alternative" class="min-h-11 text-ink!" disabled={!hydrated} onclick={range}
+          <Button color="alternative" class="min-h-11 text-ink!" onclick={range}
             >What {COUNT} motors of this plate would do</Button
           >
         {:else}
@@ -288,7 +284,9 @@
         />
       </section>
     {/if}
-    <MachineCurves machine={details.machine} {school} {hydrated} />
-    <MachineCard machine={details.machine} {school} />
+    <Late>
+      <MachineCurves machine={details.machine} {school} />
+      <MachineCard machine={details.machine} {school} />
+    </Late>
   {/if}
 </Bench>

@@ -30,7 +30,6 @@
     <div class="mt-3 grid gap-3">
       <RowsEditor
         store={props.store}
-        hydrated={props.hydrated}
         title="Time bands of the tariff"
         path="supply.bands"
         row="band"
@@ -44,7 +43,6 @@
       />
       <SiteRecords
         store={props.store}
-        hydrated={props.hydrated}
         kind="supply"
         title="Supplies"
         example="Bus 2"

@@ -5,7 +5,6 @@ import type { Sheet } from '$lib/job/sheets';
 
 export interface ViewProps {
   readonly store: JobStore;
-  readonly hydrated: boolean;
   /** Address of the job. */
   readonly base: string;
   readonly sheet: Sheet;

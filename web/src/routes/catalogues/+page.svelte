@@ -2,19 +2,16 @@
   import Fileupload from 'flowbite-svelte/Fileupload.svelte';
   import Alert from 'flowbite-svelte/Alert.svelte';
   import Button from 'flowbite-svelte/Button.svelte';
-  import { onMount } from 'svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import type { PageProps } from './$types';
 
   let { data, form }: PageProps = $props();
-  let hydrated = $state(false);
-  onMount(() => void (hydrated = true));
 
   const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: 'UTC' });
 </script>
 
 <svelte:head><title>Catalogues · Pilgrim</title></svelte:head>
-<SiteHeader current="catalogues" {hydrated} />
+<SiteHeader current="catalogues" />
 <main id="main" class="mx-auto grid max-w-6xl gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
   <div class="min-w-0">
     <h1 class="text-xl font-bold">Catalogues</h1>
@@ -51,7 +48,6 @@
                 type="submit"
                 color="alternative"
                 class="min-h-11 px-3! text-ink!"
-                disabled={!hydrated}
                 aria-label={`Remove ${catalogue.name}`}
                 onclick={(event: MouseEvent) => {
                   // Only its file brings it back.

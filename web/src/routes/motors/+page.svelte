@@ -2,15 +2,11 @@
   import TableCard from '$lib/components/TableCard.svelte';
   import { goto } from '$app/navigation';
   import Button from 'flowbite-svelte/Button.svelte';
-  import { onMount } from 'svelte';
   import { sizeText } from '@pilgrim/core/motor/standard-power';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import type { PageProps } from './$types';
 
   let { data, form }: PageProps = $props();
-
-  let hydrated = $state(false);
-  onMount(() => void (hydrated = true));
 
   type Motor = (typeof data.motors)[number];
   const marks = { 'in service': '●', spare: '◆', 'in repair': '△', scrapped: '✕' } as const;
@@ -52,7 +48,7 @@
 
 <svelte:head><title>Motors · Pilgrim</title></svelte:head>
 
-<SiteHeader current="motors" {hydrated}>
+<SiteHeader current="motors">
   <Button href="/motors/import" color="alternative" class="min-h-11 text-ink!">Import</Button>
 </SiteHeader>
 
@@ -128,7 +124,7 @@
                     type="checkbox"
                     class="size-5"
                     aria-label={`Compare ${motor.tag || 'motor'}`}
-                    disabled={!hydrated || (chosen.length === 2 && !chosen.includes(motor.id))}
+                    disabled={chosen.length === 2 && !chosen.includes(motor.id)}
                     checked={chosen.includes(motor.id)}
                     onchange={() =>
                       (chosen = chosen.includes(motor.id)
@@ -201,7 +197,6 @@
       <Button
         color="alternative"
         class="mt-2 min-h-11 w-full text-ink!"
-        disabled={!hydrated}
         onclick={() => goto(`/motors/compare?${chosen.map((id, at) => `${at === 0 ? 'a' : 'b'}=${id}`).join('&')}`)}
         >Compare{chosen.length > 0 ? ` ${chosen.length} of 2` : ''}</Button
       >

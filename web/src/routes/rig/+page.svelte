@@ -15,10 +15,8 @@
   import { RigStore } from '$lib/rig/rig-store.svelte';
 
   const store = new RigStore();
-  let hydrated = $state(false);
   let taking = $state('');
   onMount(() => {
-    hydrated = true;
     store.start();
     return () => store.stop();
   });
@@ -62,14 +60,13 @@
       max={rigRange[name][1] * 100}
       step="1"
       value={setting[name] * 100}
-      disabled={!hydrated}
       oninput={(event) => store.set({ [name]: Number(event.currentTarget.value) / 100 })}
     /></label
   >
 {/snippet}
 
 <svelte:head><title>Rig · Pilgrim</title></svelte:head>
-<SiteHeader current="rig" {hydrated} />
+<SiteHeader current="rig" />
 <main id="main" class="mx-auto grid max-w-6xl gap-4 p-4">
   <div>
     <h1 class="text-xl font-bold">Rig: two equal blowers, one with a damper, one on a drive</h1>
@@ -94,15 +91,10 @@
     </section>
   </div>
   <div class="flex flex-wrap items-center gap-x-6 gap-y-2 rounded-lg border bg-card p-3 text-sm">
-    <Toggle
-      checked={setting.leastFlux}
-      disabled={!hydrated}
-      onchange={(event) => store.set({ leastFlux: event.currentTarget.checked })}>Drive lowers the flux</Toggle
+    <Toggle checked={setting.leastFlux} onchange={(event) => store.set({ leastFlux: event.currentTarget.checked })}
+      >Drive lowers the flux</Toggle
     >
-    <Toggle
-      checked={setting.oversized}
-      disabled={!hydrated}
-      onchange={(event) => store.set({ oversized: event.currentTarget.checked })}
+    <Toggle checked={setting.oversized} onchange={(event) => store.set({ oversized: event.currentTarget.checked })}
       >Motors twice too large (15 instead of 7½ hp)</Toggle
     >
     <p class="grow" data-testid="rig-verdict" aria-live="polite">
@@ -117,9 +109,7 @@
             : 'below'} that of the damper: {apart > 0 ? 'slow it' : 'speed it up'}.{/if}
       {:else}The meters are being read …{/if}
     </p>
-    <Button class="min-h-11" disabled={!hydrated || !blowers} onclick={() => void take()}
-      >Take blower 1 into a job</Button
-    >
+    <Button class="min-h-11" disabled={!blowers} onclick={() => void take()}>Take blower 1 into a job</Button>
   </div>
   {#if blowers && expected}
     <TableCard
@@ -160,5 +150,5 @@
       </tbody>
     </TableCard>
   {/if}
-  <PracticeDrive {hydrated} />
+  <PracticeDrive />
 </main>

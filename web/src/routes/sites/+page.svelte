@@ -1,15 +1,12 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  let hydrated = $state(false);
-  onMount(() => void (hydrated = true));
 </script>
 
 <svelte:head><title>Sites · Pilgrim</title></svelte:head>
-<SiteHeader current="sites" {hydrated} />
+<SiteHeader current="sites" />
 <main id="main" class="mx-auto max-w-6xl p-4">
   <h1 class="mb-4 text-xl font-bold">Sites</h1>
   {#if data.sites.length === 0}

@@ -2,7 +2,7 @@
   import Fileupload from 'flowbite-svelte/Fileupload.svelte';
   import { invalidateAll } from '$app/navigation';
   import Button from 'flowbite-svelte/Button.svelte';
-  import { onMount, untrack } from 'svelte';
+  import { untrack } from 'svelte';
   import { motorEvents, motorStates } from '@pilgrim/core/register/registered-motor';
   import Field from '$lib/components/Field.svelte';
   import FieldGrid from '$lib/components/FieldGrid.svelte';
@@ -16,9 +16,6 @@
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-
-  let hydrated = $state(false);
-  onMount(() => void (hydrated = true));
 
   const store = untrack(() => new MotorStore(data.id, data.revision, data.motor, () => invalidateAll()));
   savedOnLeaving({
@@ -93,7 +90,7 @@
   }}
 />
 
-<SiteHeader current="motors" {hydrated}>
+<SiteHeader current="motors">
   <p class="text-sm text-quiet" role="status" data-save={store.state}>
     {{
       saved: `Saved · rev ${store.revision}`,
@@ -102,9 +99,7 @@
     }[store.state]}
   </p>
   {#if store.state === 'changed'}
-    <Button class="min-h-11" disabled={!hydrated} onclick={() => store.save()}
-      >{store.clash ? 'Keep mine' : 'Save now'}</Button
-    >
+    <Button class="min-h-11" onclick={() => store.save()}>{store.clash ? 'Keep mine' : 'Save now'}</Button>
   {/if}
 </SiteHeader>
 
@@ -133,7 +128,6 @@
           <select
             id="state"
             class="entry"
-            disabled={!hydrated}
             bind:value={() => store.motor.state, (value: string) => store.set('state', value)}
           >
             {#each motorStates as state (state)}<option>{state}</option>{/each}
@@ -141,7 +135,6 @@
         </div>
         <Field
           {store}
-          {hydrated}
           field={{
             path: 'situation.runningCurrent',
             label: 'Running current, last measured',
@@ -150,8 +143,8 @@
           }}
         />
       </div>
-      <PlateText {store} {hydrated} fields={data.sheet.fields} reader={(text: string) => store.readPlate(text)} />
-      <FieldGrid fields={data.sheet.fields} {store} {hydrated} />
+      <PlateText {store} fields={data.sheet.fields} reader={(text: string) => store.readPlate(text)} />
+      <FieldGrid fields={data.sheet.fields} {store} />
     </section>
 
     <div class="min-w-0 space-y-4">
@@ -169,7 +162,7 @@
           <option value="starter">Change its starter</option>
           <option value="energy">Energy study</option>
         </select>
-        <Button type="submit" class="mt-3 min-h-11 w-full" disabled={!hydrated || store.state !== 'saved'}
+        <Button type="submit" class="mt-3 min-h-11 w-full" disabled={store.state !== 'saved'}
           >{store.state === 'saved' ? 'Start' : 'Save first'}</Button
         >
       </form>
@@ -202,11 +195,8 @@
                   class="h-24 w-full rounded border object-cover"
                 /></a
               >
-              <button
-                type="button"
-                class="min-h-7 text-sm text-sea underline"
-                disabled={!hydrated}
-                onclick={() => removePhoto(photo.id)}>Remove picture {index + 1}</button
+              <button type="button" class="min-h-7 text-sm text-sea underline" onclick={() => removePhoto(photo.id)}
+                >Remove picture {index + 1}</button
               >
             </li>
           {:else}
@@ -218,7 +208,7 @@
           id="photo"
           accept="image/jpeg,image/png,image/webp"
           class="min-h-11 text-sm"
-          disabled={!hydrated || unsent !== undefined}
+          disabled={unsent !== undefined}
           aria-describedby={photoProblem ? 'photo-error' : undefined}
           onchange={(changed) => choosePhoto(changed.currentTarget)}
         />
@@ -236,7 +226,6 @@
                 type="button"
                 class="min-h-7 px-1 text-quiet hover:text-stop"
                 aria-label={`Remove ${entry.event} of ${entry.date}`}
-                disabled={!hydrated}
                 onclick={() => removeEvent(index)}>✕</button
               >
             </li>
@@ -258,11 +247,8 @@
             placeholder="What was found or done"
             bind:value={note}
           />
-          <Button
-            color="alternative"
-            class="min-h-11 w-full text-ink!"
-            disabled={!hydrated || date === ''}
-            onclick={addEvent}>Add to the history</Button
+          <Button color="alternative" class="min-h-11 w-full text-ink!" disabled={date === ''} onclick={addEvent}
+            >Add to the history</Button
           >
         </div>
       </section>
@@ -283,11 +269,8 @@
             {#each data.earlier as { revision, savedAt } (revision)}
               <li class="flex items-center gap-2">
                 <span class="grow">rev {revision} · <span class="text-quiet">{when.format(savedAt)} UTC</span></span>
-                <button
-                  type="button"
-                  class="min-h-7 text-sea underline"
-                  disabled={!hydrated}
-                  onclick={() => store.takeEarlier(revision)}>Put rev {revision} into the fields</button
+                <button type="button" class="min-h-7 text-sea underline" onclick={() => store.takeEarlier(revision)}
+                  >Put rev {revision} into the fields</button
                 >
               </li>
             {/each}
@@ -295,9 +278,7 @@
         </details>
       {/if}
       <form method="post" action="?/remove" onsubmit={() => void (store.state = 'saved')}>
-        <button type="submit" class="min-h-11 text-sm text-stop underline" disabled={!hydrated}
-          >Remove this motor</button
-        >
+        <button type="submit" class="min-h-11 text-sm text-stop underline">Remove this motor</button>
       </form>
     </aside>
   </div>

@@ -4,15 +4,12 @@
   import { readPlate } from '@pilgrim/core/stages/nameplate/read/read-plate';
   import { comparePlates } from '@pilgrim/core/register/compare';
   import { plateKey } from '@pilgrim/core/register/plate-key';
-  import { onMount, untrack } from 'svelte';
+  import { untrack } from 'svelte';
   import MotorOutline from '$lib/components/MotorOutline.svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-
-  let hydrated = $state(false);
-  onMount(() => void (hydrated = true));
 
   let texts = $state(untrack(() => [asText(data.a), asText(data.b)]));
 
@@ -43,7 +40,7 @@
 
 <svelte:head><title>Compare two plates · Pilgrim</title></svelte:head>
 
-<SiteHeader current="motors" {hydrated} />
+<SiteHeader current="motors" />
 
 <main id="main" class="mx-auto max-w-6xl space-y-5 p-4">
   <div>
@@ -65,7 +62,6 @@
           rows={4}
           maxlength={5000}
           placeholder="HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15 CODE G DES B FR 254T"
-          disabled={!hydrated}
           bind:value={texts[at]}></textarea>
       </div>
     {/each}

@@ -15,7 +15,6 @@
   type Opened = Extract<ImportAnswer, { kind: 'opened' }>;
   type Checked = Extract<ImportAnswer, { kind: 'checked' }>;
 
-  let hydrated = $state(false);
   let worker: Worker | undefined;
   let opened = $state.raw<Opened>();
   let checked = $state.raw<Checked>();
@@ -30,7 +29,6 @@
   onMount(() => {
     worker = new ImportWorker();
     worker.onmessage = ({ data: answer }: MessageEvent<ImportAnswer>) => hear(answer);
-    hydrated = true;
     return () => worker?.terminate();
   });
 
@@ -105,7 +103,7 @@
 
 <svelte:head><title>Import motors · Pilgrim</title></svelte:head>
 
-<SiteHeader current="motors" {hydrated} />
+<SiteHeader current="motors" />
 
 <main id="main" class="mx-auto max-w-6xl space-y-5 p-4">
   <div>
@@ -123,7 +121,7 @@
         id="file"
         accept=".csv,.tsv,.txt,.xlsx,.json"
         class="min-h-11 text-sm"
-        disabled={!hydrated || busy !== ''}
+        disabled={busy !== ''}
         onchange={(event) => choose(event.currentTarget)}
       />
     </div>

@@ -1,14 +1,11 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import Button from 'flowbite-svelte/Button.svelte';
-  import { onMount } from 'svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import { savedOnLeaving } from '$lib/leaving';
   import type { PageProps } from './$types';
 
   let { data, form }: PageProps = $props();
-  let hydrated = $state(false);
-  onMount(() => void (hydrated = true));
 
   // What is left with a figure that cannot be used is not dropped without a word.
   let touched = $state(false);
@@ -36,7 +33,7 @@
   }}
 />
 <svelte:head><title>{data.site.name} · Pilgrim</title></svelte:head>
-<SiteHeader current="sites" {hydrated} />
+<SiteHeader current="sites" />
 <main id="main" class="mx-auto max-w-6xl p-4">
   <h1 class="text-xl font-bold">Rules of thumb of {data.site.name}</h1>
   <p class="mb-4 max-w-3xl text-quiet">

@@ -3,7 +3,6 @@
   import { isAsked } from '@pilgrim/core/stages/situation/asked';
   import { stageNames, type StageName } from '@pilgrim/core/ground/stage-names';
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
-  import { onMount } from 'svelte';
   import Findings from '$lib/components/Findings.svelte';
   import OptionBar from '$lib/components/OptionBar.svelte';
   import SaveNotice from '$lib/components/SaveNotice.svelte';
@@ -21,8 +20,6 @@
   let { data, params }: PageProps = $props();
 
   const store = useJobStore();
-  let hydrated = $state(false);
-  onMount(() => void (hydrated = true));
 
   const base = $derived(`/jobs/${store.id}`);
   const stage = $derived((params.stage ?? 'situation') as StageName);
@@ -112,13 +109,13 @@
             >{store.document.site}</a
           ><span>&nbsp;›&nbsp;</span>{/if}<strong class="text-base text-ink">{name}</strong>
       </p>
-      <OptionBar {store} {hydrated} />
+      <OptionBar {store} />
       <div class="flex flex-wrap items-center gap-2 pb-1.5">
         <SaveNotice {store} />
         <button
           type="button"
           class="min-h-9 rounded-full border px-3 text-sm hover:bg-wash disabled:text-quiet pointer-coarse:min-h-11"
-          disabled={!hydrated || store.history.undoable === 0}
+          disabled={store.history.undoable === 0}
           onclick={() => store.undo()}>Undo</button
         >
         {#if store.history.redoable > 0}
@@ -128,8 +125,8 @@
             onclick={() => store.redo()}>Redo</button
           >
         {/if}
-        <UnitsButton own={store.document.school} {hydrated} />
-        <ThemeButton {hydrated} />
+        <UnitsButton own={store.document.school} />
+        <ThemeButton />
         <a
           href={`${base}/sheet`}
           id="sheet"
@@ -159,7 +156,7 @@
         again when the situation changes.
       </p>
     {/if}
-    {#key stage}<data.View {store} {hydrated} {base} {sheet} />{/key}
+    {#key stage}<data.View {store} {base} {sheet} />{/key}
     <p class="mt-4 flex flex-wrap gap-3">
       {#if next}
         <a class="flex min-h-11 items-center rounded-lg border px-4 text-sea hover:bg-wash" href={`${base}/${next}`}
@@ -174,7 +171,7 @@
   </main>
 
   <aside class="findings border-s bg-paper" aria-label="What is wrong and what is missing">
-    <Findings {store} {stage} {hydrated} {base} />
+    <Findings {store} {stage} {base} />
   </aside>
 </div>
 

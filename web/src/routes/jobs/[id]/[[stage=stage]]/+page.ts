@@ -1,3 +1,4 @@
+import { browser } from '$app/environment';
 import type { StageName } from '@pilgrim/core/ground/stage-names';
 import { sheetOf } from '$lib/job/sheets';
 import { stageViews } from '$lib/stages/views';
@@ -6,5 +7,7 @@ import type { PageLoad } from './$types';
 export const load: PageLoad = async ({ params }) => {
   const stage = (params.stage ?? 'situation') as StageName;
   const [sheet, view] = await Promise.all([sheetOf(stage), stageViews[stage]()]);
+  // Evaluating what came and bringing the page to life are tasks of their own: between them the browser answers.
+  if (browser) await new Promise((resolve) => setTimeout(resolve));
   return { sheet, View: view.default };
 };

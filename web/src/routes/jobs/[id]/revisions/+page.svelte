@@ -2,14 +2,11 @@
   import Breadcrumb from 'flowbite-svelte/Breadcrumb.svelte';
   import BreadcrumbItem from 'flowbite-svelte/BreadcrumbItem.svelte';
   import Button from 'flowbite-svelte/Button.svelte';
-  import { onMount } from 'svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import { useJobStore } from '$lib/job/context';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
-  let hydrated = $state(false);
-  onMount(() => void (hydrated = true));
 
   const store = useJobStore();
   const name = $derived([store.document.tag, store.document.title].filter(Boolean).join(' ') || 'Untitled job');
@@ -17,7 +14,7 @@
 </script>
 
 <svelte:head><title>Revisions · {name} · Pilgrim</title></svelte:head>
-<SiteHeader current="jobs" {hydrated} />
+<SiteHeader current="jobs" />
 <main id="main" class="mx-auto max-w-4xl p-4">
   <Breadcrumb class="mb-2">
     <BreadcrumbItem href="/" home>Jobs</BreadcrumbItem>
@@ -61,8 +58,7 @@
                 type="submit"
                 color="alternative"
                 class="min-h-9 px-3! py-1! text-ink! pointer-coarse:min-h-11"
-                aria-label={`Bring back revision ${revision}`}
-                disabled={!hydrated}>Bring back</Button
+                aria-label={`Bring back revision ${revision}`}>Bring back</Button
               >
             </form>
           {/if}

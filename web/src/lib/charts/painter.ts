@@ -1,0 +1,34 @@
+import ChartWorker from '$lib/workers/chart.worker?worker';
+import type { ChartAnswer, ChartQuestion } from '$lib/workers/chart.worker';
+
+let worker: Worker | undefined;
+let asked = 0;
+const waiting = new Map<number, { readonly done: (svg: string) => void; readonly fail: () => void }>();
+
+/** What is waited for cannot be had: each chart draws itself. */
+function giveUp(event: Event): void {
+  event.preventDefault();
+  for (const { fail } of waiting.values()) fail();
+  waiting.clear();
+}
+
+function start(): Worker {
+  const started = new ChartWorker();
+  started.onmessage = ({ data: { id, svg } }: MessageEvent<ChartAnswer>) => {
+    waiting.get(id)?.done(svg);
+    waiting.delete(id);
+  };
+  started.onerror = giveUp;
+  started.onmessageerror = giveUp;
+  return started;
+}
+
+/** The picture of a chart as SVG, drawn beside the page so that the page answers meanwhile. Rejects where it cannot be. */
+export function paint(question: Omit<ChartQuestion, 'id'>): Promise<string> {
+  worker ??= start();
+  const id = ++asked;
+  return new Promise((done, fail) => {
+    waiting.set(id, { done, fail });
+    worker?.postMessage({ ...question, id } satisfies ChartQuestion);
+  });
+}

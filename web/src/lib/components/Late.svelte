@@ -1,0 +1,10 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { Later } from '$lib/later.svelte';
+
+  let { children }: { children: Snippet } = $props();
+  const later = new Later();
+</script>
+
+<!-- What stands below everything else comes after it. -->
+{#if later.now}{@render children()}{/if}
