@@ -68,6 +68,8 @@ test('the dial is dragged until it is told that the motor may take too much, and
   const picture = page.getByRole('region', { name: 'Time against current' });
   const grip = picture.locator('svg path[fill="#fffefb"]').last();
   const drag = async (by: number) => {
+    // A picture takes hold when a hand comes near.
+    await picture.hover();
     await expect(grip).toBeVisible();
     const box = await grip.boundingBox();
     if (!box) throw new Error('no dial to drag');
