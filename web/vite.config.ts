@@ -1,5 +1,6 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
+import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
 import { flowbiteTreeshake } from './flowbite-treeshake.js';
 
@@ -8,7 +9,10 @@ export default defineConfig({
   resolve: {
     // Flowbite’s classes without the merging of them, which takes a third of what a page needs to come to life: what
     // overrides a class of Flowbite’s says so (`!`).
-    alias: [{ find: /^tailwind-variants$/, replacement: 'tailwind-variants/lite' }],
+    alias: [
+      { find: /^tailwind-variants$/, replacement: 'tailwind-variants/lite' },
+      { find: /^tailwind-merge$/, replacement: fileURLToPath(new URL('src/lib/no-merge.ts', import.meta.url)) },
+    ],
   },
   worker: { format: 'es' },
   build: { rolldownOptions: { treeshake: flowbiteTreeshake } },

@@ -83,11 +83,19 @@ test('a remedy the engine knows is a button; undo takes it back', async ({ page 
 
 test('what is wrong elsewhere is a count that opens', async ({ page }) => {
   await page.goto(`${await demoJob(page, 'P-214')}/money`);
-  const elsewhere = page.getByTestId('findings-elsewhere');
-  const finding = elsewhere.locator('[data-finding]').first();
-  await expect(finding).toBeHidden();
-  await elsewhere.locator('summary').click();
-  await expect(finding).toBeVisible();
+  const elsewhere = page.getByRole('button', { name: /^■?\s*Elsewhere: / });
+  const drawer = page.getByRole('dialog', { name: 'What is wrong elsewhere' });
+  await elsewhere.click();
+  await expect(drawer.locator('[data-finding]').first()).toBeVisible();
+  await accessible(page);
+  await page.keyboard.press('Escape');
+  await expect(drawer).toHaveCount(0);
+  await expect(elsewhere).toBeFocused();
+  // What leads to a field goes there and puts the list away.
+  await elsewhere.click();
+  await drawer.getByRole('link').first().click();
+  await expect(drawer).toHaveCount(0);
+  await expect(page).toHaveURL(/#field-/);
 });
 
 test('an empty stage shows what would stand there and leads to what makes it', async ({ page }) => {

@@ -11,8 +11,10 @@ const paste = (page: Page, text: string): Promise<void> =>
   }, text);
 const row = (page: Page, tag: string) => page.locator(`[data-job="${tag}"]`);
 const menu = async (page: Page, tag: string, entry: string): Promise<void> => {
-  await row(page, tag).locator('summary').click();
-  await row(page, tag).getByRole('button', { name: entry }).click();
+  await row(page, tag)
+    .getByRole('button', { name: /^Copy, archive or remove/ })
+    .click();
+  await row(page, tag).getByRole('button', { name: entry, exact: true }).click();
 };
 const shelf = (page: Page, name: string) => page.getByRole('navigation', { name: 'Where jobs stand' }).getByText(name);
 
@@ -56,15 +58,21 @@ test('a job is copied, archived, removed and taken back', async ({ page }) => {
   await visit(page, '/?q=Put+away');
   await expect(page.locator('[data-job="H-1"]')).toHaveCount(2);
   await expect(page.getByText('Put away (copy)')).toBeVisible();
-  await row(page, 'H-1').first().locator('summary').click();
-  await row(page, 'H-1').first().getByRole('button', { name: 'Archive' }).click();
+  await row(page, 'H-1')
+    .first()
+    .getByRole('button', { name: /^Copy, archive or remove/ })
+    .click();
+  await row(page, 'H-1').first().getByRole('button', { name: 'Archive', exact: true }).click();
   await expect(page.getByTestId('set-aside')).toContainText('The job was archived');
   await expect(page.locator('[data-job="H-1"]')).toHaveCount(1);
   await expect(shelf(page, 'Archived')).toHaveText(/1$/);
   await page.getByRole('button', { name: 'Take it back' }).click();
   await expect(page.locator('[data-job="H-1"]')).toHaveCount(2);
-  await row(page, 'H-1').first().locator('summary').click();
-  await row(page, 'H-1').first().getByRole('button', { name: 'Remove' }).click();
+  await row(page, 'H-1')
+    .first()
+    .getByRole('button', { name: /^Copy, archive or remove/ })
+    .click();
+  await row(page, 'H-1').first().getByRole('button', { name: 'Remove', exact: true }).click();
   await shelf(page, 'Removed').click();
   // The shelf before has one of them as well.
   await expect(page.getByRole('link', { name: /^✕?\s*Removed/ })).toHaveAttribute('aria-current', 'page');

@@ -6,7 +6,7 @@ const tabs = (page: Page): Locator => page.getByRole('region', { name: 'Options'
 const tab = (page: Page, letter: string): Locator => tabs(page).locator(`[data-option="${letter}"]`);
 const choose = (page: Page, letter: string): Promise<void> => tab(page, letter).getByRole('button').first().click();
 const menu = (page: Page, letter: string): Locator =>
-  tabs(page).locator(`summary[aria-label="Name or copy option ${letter}"]`);
+  tabs(page).getByRole('button', { name: `Name or copy option ${letter}` });
 const compared = (page: Page, id: string): Locator => page.locator(`[data-compared="${id}"]`);
 
 test('a fan’s drive beside a direct start: taken, named, copied, changed, compared, dropped and undone', async ({

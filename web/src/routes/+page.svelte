@@ -6,7 +6,7 @@
   import { fields } from '@pilgrim/core/stages/situation/fields';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import { seenRevisions } from '$lib/job/seen';
-  import { menu } from '$lib/menu';
+  import Menu from '$lib/components/Menu.svelte';
   import { units } from '$lib/units.svelte';
   import type { PageProps } from './$types';
 
@@ -208,12 +208,8 @@
                   >{/if}</span
               >
             </a>
-            <details class="relative shrink-0" name="of-a-job" {@attach menu}>
-              <summary
-                class="flex min-h-11 w-11 cursor-pointer list-none items-center justify-center rounded-lg hover:bg-line"
-                aria-label={`Copy, archive or remove ${job.tag || job.title || 'this job'}`}>⋯</summary
-              >
-              <div class="absolute end-1 z-20 w-44 rounded-lg border bg-card p-1 shadow-lg">
+            <Menu label={`Copy, archive or remove ${job.tag || job.title || 'this job'}`} class="me-1 min-h-11">
+              <div class="w-44">
                 {@render action('copy', 'Make a copy', job.id)}
                 {#if put}
                   {@render action('restore', 'Take it back', job.id)}
@@ -222,7 +218,7 @@
                 {/if}
                 {#if data.query.shelf !== 'removed'}{@render action('remove', 'Remove', job.id)}{/if}
               </div>
-            </details>
+            </Menu>
           </li>
         {/each}
       </ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import CloseOutline from 'flowbite-svelte-icons/CloseOutline.svelte';
   import Toast from 'flowbite-svelte/Toast.svelte';
   import type { JobStore } from '$lib/job/job-store.svelte';
 
@@ -21,6 +22,6 @@
     type="button"
     class="min-h-9 min-w-9 rounded hover:bg-wash pointer-coarse:min-h-11"
     aria-label="Put away"
-    onclick={() => (store.done = '')}>×</button
+    onclick={() => (store.done = '')}><CloseOutline class="mx-auto" /></button
   >
 </Toast>

@@ -43,6 +43,8 @@
   const shown = (field: string): string => fieldAt(field).path;
   const href = (field: string, own: string): string => addressIn(base, field, own);
   let opened = $state(false);
+  /** The drawer is fetched when it is opened first. */
+  let asked = $state(false);
   let heading = $state<HTMLElement>();
   /** The finding goes with its button: the focus stays at the list, and what was done is told, with its undo. */
   function mend(label: string, set: Parameters<JobStore['setMany']>[0]): void {
@@ -74,7 +76,10 @@
       <a
         class="mt-1 inline-block py-1 text-sea underline"
         href={href(finding.field, finding.stage)}
-        onclick={() => reach(fieldId(shown(finding.field ?? '')))}>{finding.clear}</a
+        onclick={() => {
+          opened = false;
+          reach(fieldId(shown(finding.field ?? '')));
+        }}>{finding.clear}</a
       >
     {:else}
       <p class="mt-1 text-xs">{finding.clear}</p>
@@ -94,19 +99,13 @@
   </h2>
   {#each here as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(finding)}{/each}
   {#if elsewhere.length > 0}
-    <details bind:open={opened} data-testid="findings-elsewhere">
-      <summary
-        class={`min-h-9 cursor-pointer py-1.5 text-sm font-semibold pointer-coarse:min-h-11 ${count(elsewhere, 'stop') > 0 ? 'text-stop' : 'text-quiet'}`}
-        >{count(elsewhere, 'stop') > 0 ? '■ ' : ''}Elsewhere: {counts(elsewhere)}</summary
-      >
-      <div class="space-y-2">
-        {#if opened}
-          {#each elsewhere as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(
-              finding,
-            )}{/each}
-        {/if}
-      </div>
-    </details>
+    <button
+      type="button"
+      class={`min-h-9 text-left text-sm font-semibold underline decoration-dotted underline-offset-4 pointer-coarse:min-h-11 ${count(elsewhere, 'stop') > 0 ? 'text-stop' : 'text-quiet'}`}
+      aria-haspopup="dialog"
+      onclick={() => (asked = opened = true)}
+      >{count(elsewhere, 'stop') > 0 ? '■ ' : ''}Elsewhere: {counts(elsewhere)}</button
+    >
   {/if}
   {#each lists as { title, list } (title)}
     <h2 class="pt-2 text-sm font-semibold text-quiet">{title}</h2>
@@ -123,3 +122,22 @@
     </ul>
   {/each}
 </section>
+
+{#if asked}
+  {#await import('flowbite-svelte/Drawer.svelte') then { default: Drawer }}
+    <Drawer
+      bind:open={opened}
+      placement="right"
+      class="w-96! max-w-full! bg-paper! text-ink"
+      aria-label="What is wrong elsewhere"
+      onoutroend={({ currentTarget }) => currentTarget.close()}
+    >
+      <div class="space-y-2">
+        <h2 class="pe-10 text-lg font-bold">Elsewhere: {counts(elsewhere)}</h2>
+        {#each elsewhere as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(
+            finding,
+          )}{/each}
+      </div>
+    </Drawer>
+  {/await}
+{/if}

@@ -1,7 +1,8 @@
 <script lang="ts">
+  import CloseOutline from 'flowbite-svelte-icons/CloseOutline.svelte';
   import { letters, type Letter } from '@pilgrim/core/job/places';
   import type { JobStore } from '$lib/job/job-store.svelte';
-  import { menu } from '$lib/menu';
+  import Menu from './Menu.svelte';
 
   let { store }: { store: JobStore } = $props();
 
@@ -53,41 +54,38 @@
             type="button"
             class={small}
             aria-label={`Drop option ${letter}`}
-            onclick={() => store.dropOption(letter)}>×</button
+            onclick={() => store.dropOption(letter)}><CloseOutline size="sm" class="mx-auto" /></button
           >
         {/if}
       </div>
     {/each}
   </div>
-  <details class="relative" {@attach menu}>
-    <summary
-      class="flex min-h-9 cursor-pointer list-none items-center rounded-lg px-2 hover:bg-wash pointer-coarse:min-h-11"
-      aria-label={`Name or copy option ${chosen}`}
-      title={`Name or copy option ${chosen}`}>⋯</summary
-    >
-    <div class="absolute end-0 z-30 grid w-64 gap-2 rounded-lg border bg-card p-3 shadow-lg">
-      <label class="text-sm text-quiet"
-        >Name
-        <input
-          type="text"
-          class="entry mt-1"
-          maxlength={60}
-          autocomplete="off"
-          placeholder={options[chosen]?.name}
-          bind:value={
-            () => store.document.options[chosen]?.name ?? '', (name: string) => store.nameOption(chosen, name)
-          }
-        /></label
-      >
-      <button
-        type="button"
-        class="min-h-11 rounded-lg border px-3 text-sm hover:bg-wash disabled:text-quiet"
-        disabled={store.free.length === 0}
-        onclick={(event) => {
-          store.copyOption();
-          event.currentTarget.closest('details')?.removeAttribute('open');
-        }}>Copy {chosen}</button
-      >
-    </div>
-  </details>
+  <Menu label={`Name or copy option ${chosen}`}>
+    {#snippet children(close: () => void)}
+      <div class="grid w-64 gap-2 p-2">
+        <label class="text-sm text-quiet"
+          >Name
+          <input
+            type="text"
+            class="entry mt-1"
+            maxlength={60}
+            autocomplete="off"
+            placeholder={options[chosen]?.name}
+            bind:value={
+              () => store.document.options[chosen]?.name ?? '', (name: string) => store.nameOption(chosen, name)
+            }
+          /></label
+        >
+        <button
+          type="button"
+          class="min-h-11 rounded-lg border px-3 text-sm hover:bg-wash disabled:text-quiet"
+          disabled={store.free.length === 0}
+          onclick={() => {
+            store.copyOption();
+            close();
+          }}>Copy {chosen}</button
+        >
+      </div>
+    {/snippet}
+  </Menu>
 </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Table from 'flowbite-svelte/Table.svelte';
   import type { Snippet } from 'svelte';
 
   interface Props {
@@ -21,11 +22,11 @@
   class={`@container relative overflow-x-auto rounded-lg border bg-card ${more}`}
   aria-label={label}
 >
-  <table class="w-full text-sm">
+  <Table class="w-full text-sm text-ink!" classes={{ div: 'overflow-visible!' }}>
     {#if caption}
       <caption class="border-b px-4 py-2 text-left text-sm font-semibold text-quiet">{caption}</caption>
     {/if}
     {@render children()}
-  </table>
+  </Table>
   {@render foot?.()}
 </section>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import MoonOutline from 'flowbite-svelte-icons/MoonOutline.svelte';
+  import SunOutline from 'flowbite-svelte-icons/SunOutline.svelte';
   function turn(): void {
     const dark = document.documentElement.classList.toggle('dark');
     try {
@@ -16,7 +18,5 @@
   aria-label="Light or dark"
   title="Light or dark"
 >
-  <svg viewBox="0 0 24 24" class="size-5 fill-current" aria-hidden="true"
-    ><path d="M12 3a9 9 0 1 0 0 18V3Z" /><circle cx="12" cy="12" r="8" class="fill-none stroke-current stroke-2" /></svg
-  >
+  <MoonOutline class="dark:hidden" /><SunOutline class="hidden dark:block" />
 </button>

@@ -13,13 +13,15 @@
 </script>
 
 <script lang="ts">
+  import Popover from 'flowbite-svelte/Popover.svelte';
   import { tick } from 'svelte';
-  import { closeWorking, working } from './working.svelte';
+  import { closeWorking, working, type Shown } from './working.svelte';
 
-  const WIDTH = 380;
-  let card = $state<HTMLElement>();
+  let { shown }: { shown: Shown } = $props();
+  const { label, value } = $derived(shown);
+
   let formula = $state('');
-  let place = $state('');
+  let open = $state(false);
 
   const originTexts = {
     given: 'given',
@@ -31,24 +33,17 @@
   } as const;
 
   $effect(() => {
-    const { shown } = working;
-    if (!shown) return;
-    formula = '';
-    void render(shown.value.working.formula).then(async () => {
-      await tick();
-      put(shown.anchor);
-      card?.focus();
-    });
+    shown.anchor.dataset['worked'] = '';
+    void render(shown.value.working.formula).then(() => (open = true));
+    return () => delete shown.anchor.dataset['worked'];
   });
-
-  /** Under its figure where there is room, else above it. */
-  function put(anchor: HTMLElement): void {
-    const box = anchor.getBoundingClientRect();
-    const height = card?.offsetHeight ?? 200;
-    const left = Math.max(8, Math.min(box.left, innerWidth - WIDTH - 8));
-    const below = box.bottom + 8;
-    const top = below + height > innerHeight ? Math.max(8, box.top - height - 8) : below;
-    place = `left:${left}px; top:${top}px`;
+  /** What is open takes the focus; what was read from gets it back, unless a press elsewhere took it. */
+  const focused = (card: HTMLElement): void => void tick().then(() => card.focus());
+  function ontoggle({ newState, target }: ToggleEvent): void {
+    if (newState !== 'closed' || working.shown !== shown) return;
+    const at = document.activeElement;
+    if (at === document.body || (target instanceof Node && target.contains(at))) closeWorking();
+    else working.shown = undefined;
   }
 
   async function render(tex: string): Promise<void> {
@@ -56,54 +51,51 @@
     const katex = await import('katex');
     formula = katex.default.renderToString(tex, { output: 'mathml', throwOnError: false, displayMode: true });
   }
-
-  function onkeydown(event: KeyboardEvent): void {
-    if (event.key === 'Escape' && working.shown) closeWorking();
-  }
-
-  function onpointerdown(event: PointerEvent): void {
-    if (working.shown && !card?.contains(event.target as Node)) working.shown = undefined;
-  }
 </script>
 
-<svelte:window {onkeydown} {onpointerdown} />
-
-{#if working.shown}
-  {@const { label, value } = working.shown}
-  <div
-    bind:this={card}
-    role="dialog"
-    aria-label={`Working of ${label}`}
-    tabindex="-1"
-    class="fixed z-50 max-h-[80vh] w-[380px] max-w-[calc(100vw-1rem)] overflow-auto rounded-lg bg-gray-800 p-4 text-sm text-gray-50 shadow-xl dark:border dark:border-gray-500"
-    style={place}
-  >
-    <p class="font-semibold">{label}</p>
-    {#if formula}
-      <!-- KaTeX escapes its input; the TeX comes from the core, never from a user. -->
-      <!-- eslint-disable-next-line svelte/no-at-html-tags -->
-      <div class="overflow-x-auto py-3 text-base">{@html formula}</div>
-    {/if}
-    <p class="text-base">
-      <strong>{value.text}</strong>{#if value.other}<span class="text-gray-300">&nbsp;· {value.other}</span>{/if}
-    </p>
-    {#if value.working.inputs.length > 0}
-      <table class="my-2 w-full">
-        <caption class="sr-only">Figures put in</caption>
-        <tbody>
-          {#each value.working.inputs as input (input.symbol)}
-            <tr>
-              <th scope="row" class="pe-3 text-left font-normal text-gray-300">{plain(input.symbol)}</th>
-              <td class="pe-3 text-right">{input.text}</td>
-              <td class="text-gray-300">{input.origin}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-    {/if}
-    <p class="text-gray-300">This figure is {originTexts[value.origin]}.</p>
-    <p class="text-gray-300">Source: {value.working.source}</p>
-    {#if value.working.note}<p class="mt-1 text-gray-100">{value.working.note}</p>{/if}
-    <button type="button" class="mt-2 min-h-11 underline" onclick={closeWorking}>Close</button>
-  </div>
-{/if}
+<!-- It is opened by the figures; the trigger it must have takes no press. -->
+<span hidden id="trigger-working"></span>
+<Popover
+  bind:isOpen={open}
+  triggeredBy="#trigger-working"
+  reference="[data-worked]"
+  trigger="click"
+  triggerDelay={0}
+  placement="bottom-start"
+  arrow={false}
+  role="dialog"
+  aria-label={`Working of ${label}`}
+  tabindex={-1}
+  class="z-50 max-h-[80vh] w-[380px] max-w-[calc(100vw-1rem)] overflow-auto! bg-gray-800! text-sm text-gray-50! shadow-xl! dark:border-gray-500!"
+  classes={{ content: 'p-4!' }}
+  {ontoggle}
+  {@attach focused}
+>
+  <p class="font-semibold">{label}</p>
+  {#if formula}
+    <!-- KaTeX escapes its input; the TeX comes from the core, never from a user. -->
+    <!-- eslint-disable-next-line svelte/no-at-html-tags -->
+    <div class="overflow-x-auto py-3 text-base">{@html formula}</div>
+  {/if}
+  <p class="text-base">
+    <strong>{value.text}</strong>{#if value.other}<span class="text-gray-300">&nbsp;· {value.other}</span>{/if}
+  </p>
+  {#if value.working.inputs.length > 0}
+    <table class="my-2 w-full">
+      <caption class="sr-only">Figures put in</caption>
+      <tbody>
+        {#each value.working.inputs as input (input.symbol)}
+          <tr>
+            <th scope="row" class="pe-3 text-left font-normal text-gray-300">{plain(input.symbol)}</th>
+            <td class="pe-3 text-right">{input.text}</td>
+            <td class="text-gray-300">{input.origin}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+  <p class="text-gray-300">This figure is {originTexts[value.origin]}.</p>
+  <p class="text-gray-300">Source: {value.working.source}</p>
+  {#if value.working.note}<p class="mt-1 text-gray-100">{value.working.note}</p>{/if}
+  <button type="button" class="mt-2 min-h-11 underline" onclick={closeWorking}>Close</button>
+</Popover>

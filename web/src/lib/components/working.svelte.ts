@@ -1,6 +1,6 @@
 import type { AnyValue } from '@pilgrim/core';
 
-interface Shown {
+export interface Shown {
   readonly label: string;
   readonly value: AnyValue;
   readonly anchor: HTMLElement;

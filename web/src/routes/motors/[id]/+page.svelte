@@ -10,6 +10,7 @@
   import MotorOutline from '$lib/components/MotorOutline.svelte';
   import PlateText from '$lib/components/PlateText.svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
+  import { working } from '$lib/components/working.svelte';
   import WorkingCard from '$lib/components/WorkingCard.svelte';
   import { MotorStore } from '$lib/register/motor-store.svelte';
   import { savedOnLeaving } from '$lib/leaving';
@@ -283,4 +284,4 @@
     </aside>
   </div>
 </main>
-<WorkingCard />
+{#if working.shown}{#key working.shown}<WorkingCard shown={working.shown} />{/key}{/if}

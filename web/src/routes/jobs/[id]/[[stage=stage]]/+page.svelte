@@ -176,7 +176,9 @@
 </div>
 
 {#if working.shown}
-  {#await import('$lib/components/WorkingCard.svelte') then { default: WorkingCard }}<WorkingCard />{/await}
+  {#await import('$lib/components/WorkingCard.svelte') then { default: WorkingCard }}
+    {#key working.shown}<WorkingCard shown={working.shown} />{/key}
+  {/await}
 {/if}
 {#if store.done}
   {#await import('$lib/components/DoneToast.svelte') then { default: DoneToast }}<DoneToast {store} />{/await}
