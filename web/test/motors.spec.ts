@@ -117,6 +117,15 @@ test('the register is sorted by what was chosen', async ({ page }) => {
   await page.waitForURL(/order=tag/);
   const found = await tags();
   expect(found).toEqual(found.toSorted((a, b) => a.localeCompare(b, 'en')));
+  // A press on a head sorts by it, another turns it round; what is printed nowhere stays last.
+  const head = (name: string) => page.getByRole('columnheader', { name });
+  await head('Plate').getByRole('button').click();
+  await expect(head('Plate')).toHaveAttribute('aria-sort', 'ascending');
+  await head('Plate').getByRole('button').click();
+  await expect(head('Plate')).toHaveAttribute('aria-sort', 'descending');
+  await expect(head('Plate').getByRole('button')).toBeFocused();
+  await expect(page).toHaveURL(/order=size.*down=1/);
+  expect(await sizes()).toEqual(rising.toReversed());
 });
 
 test('two motors are compared in plain words', async ({ page }) => {

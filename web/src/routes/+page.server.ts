@@ -27,7 +27,9 @@ export const load: PageServerLoad = async ({ url }) => {
     listSites(),
     search === '' && query.shelf === 'all' && query.page === 1 ? overloadedMotors() : [],
     search.length >= MIN_SEARCH ? findItems(search) : [],
-    search.length >= MIN_SEARCH ? listMotors({ search, state: '', site: '', order: 'tag' }) : { motors: [] },
+    search.length >= MIN_SEARCH
+      ? listMotors({ search, state: '', site: '', order: 'tag', down: false })
+      : { motors: [] },
   ]);
   const aside = { id: asked('aside'), how: asked('how') === 'archived' ? ('archived' as const) : ('removed' as const) };
   return { query, ...list, sites, overloaded, items, motors: motors.motors.slice(0, MOST_FOUND), aside };

@@ -1,5 +1,7 @@
 <script lang="ts">
   import Fileupload from 'flowbite-svelte/Fileupload.svelte';
+  import Badge from 'flowbite-svelte/Badge.svelte';
+  import Card from 'flowbite-svelte/Card.svelte';
   import Alert from 'flowbite-svelte/Alert.svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount, tick } from 'svelte';
@@ -19,12 +21,17 @@
     seen = seenRevisions();
   });
   const looks = {
-    stopped: { mark: '■', name: 'Stopped', colour: 'text-stop' },
-    open: { mark: '△', name: 'Not decided', colour: 'text-caution' },
-    ready: { mark: '✓', name: 'Sheet ready', colour: 'text-good' },
-    archived: { mark: '▤', name: 'Archived', colour: 'text-quiet' },
-    removed: { mark: '✕', name: 'Removed', colour: 'text-quiet' },
-    all: { mark: '', name: 'At work', colour: 'text-ink' },
+    stopped: { mark: '■', name: 'Stopped', colour: 'text-stop', badge: 'border-stop! bg-stop-wash! text-stop!' },
+    open: {
+      mark: '△',
+      name: 'Not decided',
+      colour: 'text-caution',
+      badge: 'border-caution! bg-caution-wash! text-caution!',
+    },
+    ready: { mark: '✓', name: 'Sheet ready', colour: 'text-good', badge: 'border-good! bg-good-wash! text-good!' },
+    archived: { mark: '▤', name: 'Archived', colour: 'text-quiet', badge: 'bg-wash! text-quiet!' },
+    removed: { mark: '✕', name: 'Removed', colour: 'text-quiet', badge: 'bg-wash! text-quiet!' },
+    all: { mark: '', name: 'At work', colour: 'text-ink', badge: '' },
   } as const;
   type Shelf = keyof typeof looks;
   const shelves: readonly Shelf[] = ['all', 'stopped', 'open', 'ready', 'archived', 'removed'];
@@ -193,7 +200,9 @@
             >
               <span class="min-w-0">
                 <span class="block truncate font-semibold">{job.tag || '–'}</span>
-                <span class={`block text-sm ${look.colour}`}>{look.mark} {look.name}</span>
+                <Badge border class={`px-1.5! font-normal! whitespace-nowrap ${look.badge}`}
+                  >{look.mark} {look.name}</Badge
+                >
               </span>
               <span class="min-w-0">
                 <span class="block truncate">{job.title || 'Untitled job'}</span>
@@ -269,51 +278,55 @@
   </div>
 
   <div class="space-y-4">
-    <form method="post" action="?/create" class="space-y-2.5 rounded-lg border bg-card p-4">
-      <h2 class="font-semibold">Start a job</h2>
-      <div>
-        <label for="plate" class="mb-1 block text-sm text-quiet">Plate, as text (paste it anywhere on this page)</label>
-        <textarea
-          id="plate"
-          name="plate"
-          rows={3}
-          maxlength={5000}
-          class="entry"
-          placeholder="HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15"
-          aria-describedby={problem('plate') ? 'plate-error' : undefined}
-          bind:value={plate}></textarea>
-        {#if problem('plate')}<p id="plate-error" class="mt-1 text-sm text-stop">{problem('plate')}</p>{/if}
-      </div>
-      <div>
-        <label for="kind" class="mb-1 block text-sm text-quiet">What is asked</label>
-        <select id="kind" name="kind" class="entry">
-          {#each fields.kind.options as [value, name] (value)}
-            <option {value} selected={value === (form?.form?.['kind'] ?? 'replace')}>{name}</option>
-          {/each}
-        </select>
-      </div>
-      {#each [['tag', 'Tag', 'P-101'], ['title', 'What it drives', 'Brine pump'], ['site', 'Site', data.sites[0]?.name ?? '']] as const as [name, label, placeholder] (name)}
+    <Card class="max-w-none! bg-card! p-4! shadow-none!"
+      ><form method="post" action="?/create" class="w-full space-y-2.5">
+        <h2 class="font-semibold">Start a job</h2>
         <div>
-          <label for={name} class="mb-1 block text-sm text-quiet">{label}</label>
-          <input
-            id={name}
-            {name}
-            {placeholder}
-            list={name === 'site' ? 'sites' : undefined}
-            autocomplete="off"
+          <label for="plate" class="mb-1 block text-sm text-quiet"
+            >Plate, as text (paste it anywhere on this page)</label
+          >
+          <textarea
+            id="plate"
+            name="plate"
+            rows={3}
+            maxlength={5000}
             class="entry"
-            value={form?.form?.[name] ?? ''}
-            aria-describedby={problem(name) ? `${name}-error` : undefined}
-          />
-          {#if problem(name)}<p id={`${name}-error`} class="mt-1 text-sm text-stop">{problem(name)}</p>{/if}
+            placeholder="HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15"
+            aria-describedby={problem('plate') ? 'plate-error' : undefined}
+            bind:value={plate}></textarea>
+          {#if problem('plate')}<p id="plate-error" class="mt-1 text-sm text-stop">{problem('plate')}</p>{/if}
         </div>
-      {/each}
-      <datalist id="sites"
-        >{#each data.sites as site (site.name)}<option value={site.name}></option>{/each}</datalist
-      >
-      <Button type="submit" id="start" class="min-h-11 w-full">Start</Button>
-      <p class="text-sm text-quiet" role="status">{pasted}</p>
-    </form>
+        <div>
+          <label for="kind" class="mb-1 block text-sm text-quiet">What is asked</label>
+          <select id="kind" name="kind" class="entry">
+            {#each fields.kind.options as [value, name] (value)}
+              <option {value} selected={value === (form?.form?.['kind'] ?? 'replace')}>{name}</option>
+            {/each}
+          </select>
+        </div>
+        {#each [['tag', 'Tag', 'P-101'], ['title', 'What it drives', 'Brine pump'], ['site', 'Site', data.sites[0]?.name ?? '']] as const as [name, label, placeholder] (name)}
+          <div>
+            <label for={name} class="mb-1 block text-sm text-quiet">{label}</label>
+            <input
+              id={name}
+              {name}
+              {placeholder}
+              list={name === 'site' ? 'sites' : undefined}
+              autocomplete="off"
+              class="entry"
+              value={form?.form?.[name] ?? ''}
+              aria-describedby={problem(name) ? `${name}-error` : undefined}
+            />
+            {#if problem(name)}<p id={`${name}-error`} class="mt-1 text-sm text-stop">{problem(name)}</p>{/if}
+          </div>
+        {/each}
+        <datalist id="sites"
+          >{#each data.sites as site (site.name)}<option value={site.name}></option>{/each}</datalist
+        >
+        <Button type="submit" id="start" class="min-h-11 w-full">Start</Button>
+        <p class="text-sm text-quiet" role="status">{pasted}</p>
+      </form></Card
+    >
     <details class="rounded-lg border bg-card px-4" open={form?.imported !== undefined}>
       <summary class="min-h-11 cursor-pointer py-2.5">Import a job from a file</summary>
       <form method="post" action="?/import" enctype="multipart/form-data" class="space-y-3 pb-4">

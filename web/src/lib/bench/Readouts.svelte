@@ -43,8 +43,9 @@
             >{/if}
         </dd>
         {#if limit}
-          <dd><Gauge {limit} /></dd>
-          <dd class="limit">{limit.missed ? '✕ ' : ''}{limit.text}</dd>
+          <dd class="limit flex flex-wrap items-center gap-x-1.5">
+            <Gauge {limit} /><span>{limit.missed ? '✕ ' : ''}{limit.text}</span>
+          </dd>
         {:else if value.other}<dd class="limit">{value.other}</dd>{/if}
       </div>
     {/each}

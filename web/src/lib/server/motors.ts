@@ -40,6 +40,8 @@ export interface MotorQuery {
   readonly state: string;
   readonly site: string;
   readonly order: (typeof motorOrders)[number];
+  /** The other way round. */
+  readonly down: boolean;
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
@@ -60,12 +62,13 @@ export const listMotors = (query: MotorQuery): Promise<{ motors: MotorRow[]; tot
       and removed_at is ${query.state === REMOVED ? sql`not null` : sql`null`}
       and ${query.state === '' || query.state === REMOVED ? sql`true` : sql`state = ${query.state}`}
       and ${query.site === '' ? sql`true` : sql`site = ${query.site}`}`;
+    const way = query.down ? sql`desc` : sql`asc`;
     const orders = {
-      tag: sql`tag, site`,
-      site: sql`site, tag`,
-      size: sql`power_w nulls last, poles, tag`,
-      frame: sql`nullif(frame_number, '') nulls last, power_w, tag`,
-      changed: sql`updated_at desc`,
+      tag: sql`tag ${way}, site`,
+      site: sql`site ${way}, tag`,
+      size: sql`power_w ${way} nulls last, poles, tag`,
+      frame: sql`nullif(frame_number, '') ${way} nulls last, power_w, tag`,
+      changed: sql`updated_at ${query.down ? sql`asc` : sql`desc`}`,
     };
     const [motors, [count], sites] = await Promise.all([
       sql<MotorRow[]>`

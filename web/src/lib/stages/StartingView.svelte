@@ -84,7 +84,18 @@
     spreadFor = name;
   }
 
-  const head = 'px-2 py-1 font-normal whitespace-nowrap';
+  const head = 'px-1 py-1 font-normal whitespace-nowrap first:px-2';
+  /** What the ways are compared by; `wide` ones only where there is room. */
+  const columns = [
+    { title: 'Line', under: 'Current on the line at standstill', of: 'current' },
+    { title: 'Torque', under: 'Torque at standstill, of rated', of: 'torque', wide: true },
+    { title: 'Dip', under: 'Dip at the bus', of: 'dip' },
+    { title: 'at motor', under: 'Dip at the motor', of: 'terminalDip', wide: true },
+    { title: 'Up in', under: 'Time to full speed', of: 'time' },
+    { title: 'Left', under: 'Torque left over the load', of: 'margin' },
+    { title: 'Heat', under: 'Heat of the start, of what the motor bears', of: 'heat' },
+    { title: 'Relay', under: 'Class of the overload relay', of: 'tripClass' },
+  ] as const satisfies readonly { title: string; under: string; of: string; wide?: boolean }[];
 </script>
 
 <Bench {...props} stage="starting">
@@ -100,12 +111,12 @@
         <div class="grid gap-3 md:grid-cols-2">
           <Chart
             option={torqueSpeedChart(shown, details.machine, details.loadCurve, school)}
-            height={215}
+            height={180}
             label="Torque against speed of the motor at full voltage, of the motor as started, and of the load."
           />
           <Chart
             option={timeChart(shown, details.startSetting.overload, details.startSetting.motor.voltage)}
-            height={215}
+            height={180}
             label="Line current, speed and voltage against time, with the trip curve of the overload relay."
           />
         </div>
@@ -126,48 +137,51 @@
   {/snippet}
   {#snippet picture()}
     {#if shown}
-      <TableCard label="Ways to start" caption="Ways to start, the least costly first; choose one to see it run">
+      <TableCard label="Ways to start">
+        <caption class="sr-only">Ways to start, the least costly first; choose one to see it run</caption>
         <thead>
-          <tr class="text-left text-quiet">
-            <th scope="col" class={head}>Way, verdict</th>
-            <th scope="col" class={`${head} text-right`}>Line</th>
-            <th scope="col" class={`${head} text-right @max-[36rem]:hidden`}>Torque</th>
-            <th scope="col" class={`${head} text-right`}>Dip, bus</th>
-            <th scope="col" class={`${head} text-right @max-[36rem]:hidden`}>at motor</th>
-            <th scope="col" class={`${head} text-right`}>Up in</th>
-            <th scope="col" class={`${head} text-right`}>Torque left</th>
-            <th scope="col" class={`${head} text-right`}>Heat</th>
-            <th scope="col" class={`${head} text-right`}>Relay</th>
+          <tr class="text-left text-xs text-quiet">
+            <th scope="col" class={head}>Way</th>
+            {#each columns as column (column.title)}
+              {@const wide = 'wide' in column}
+              <th scope="col" class={`${head} text-right ${wide ? '@max-[36rem]:hidden' : ''}`} title={column.under}
+                >{column.title}</th
+              >
+            {/each}
           </tr>
         </thead>
         <tbody>
           {#each details.starting as way (way.method)}
-            <tr class={`border-t align-top ${way.method === shown.method ? 'bg-wash' : ''}`} data-method={way.method}>
-              <th scope="row" class="px-2 py-0.5 text-left whitespace-nowrap"
+            {@const verdict = way.passes ? 'passes' : 'fails'}
+            <tr class={`border-t ${way.method === shown.method ? 'bg-wash' : ''}`} data-method={way.method}>
+              <th scope="row" class="px-2 text-left whitespace-nowrap"
                 ><button
                   type="button"
                   class="min-h-8 text-left font-semibold underline decoration-dotted underline-offset-4 pointer-coarse:min-h-11"
                   aria-pressed={way.method === shown.method}
+                  title={way.failures.join('; ')}
                   onclick={() => (picked = way.method)}>{way.method}</button
-                >{#if way.method === chosen}<span class="font-normal text-sea">&nbsp;· chosen</span>{/if}<span
-                  class={`ms-2 text-sm font-normal ${way.passes ? 'text-good' : 'text-stop'}`}
-                  >{way.passes ? '✓ passes' : '✕ fails'}</span
-                >{#if way.needs}<span class="ms-2 text-xs font-normal text-quiet">{way.needs}</span>{/if}</th
+                ><span class={`ms-1.5 font-normal ${way.passes ? 'text-good' : 'text-stop'}`}
+                  >{way.passes ? '✓' : '✕'}<span class={`text-xs ${way.method === chosen ? '' : 'sr-only'}`}
+                    >&nbsp;{verdict === 'passes' && way.method === chosen ? 'chosen' : verdict}</span
+                  ></span
+                ></th
               >
-              {#each [way.text.current, way.text.torque, way.text.dip, way.text.terminalDip, way.text.time, way.text.margin, way.text.heat, way.text.tripClass] as cell, at (at)}
-                <td
-                  class={`px-2 pt-1 text-right whitespace-nowrap ${at === 1 || at === 3 ? '@max-[36rem]:hidden' : ''}`}
-                  >{cell}</td
+              {#each columns as column (column.title)}
+                {@const wide = 'wide' in column}
+                <td class={`px-1 text-right whitespace-nowrap ${wide ? '@max-[36rem]:hidden' : ''}`}
+                  >{way.text[column.of]}</td
                 >
               {/each}
             </tr>
-            {#if !way.passes}
-              <tr class={way.method === shown.method ? 'bg-wash' : ''} data-failures={way.method}>
-                <td colspan="9" class="px-2 pb-1">
+            {#if !way.passes || way.needs}
+              <tr class="bg-wash" hidden={way.method !== shown.method} data-failures={way.method}>
+                <td colspan={columns.length + 1} class="px-2 pb-1 leading-snug">
                   <!-- Stays in view where the table scrolls sideways. -->
                   <div class="sticky start-2 max-w-[calc(100cqw-1rem)]">
-                    <span class="text-stop">{way.failures.join('; ')}.</span>
-                    <span class="text-quiet">Would pass with: {way.remedies.join('; ')}.</span>
+                    {#if way.passes}<span class="text-quiet">With its {way.needs}.</span>
+                    {:else}<span class="text-stop">{way.failures.join('; ')}.</span>
+                      <span class="text-quiet">Would pass with: {way.remedies.join('; ')}.</span>{/if}
                   </div>
                 </td>
               </tr>

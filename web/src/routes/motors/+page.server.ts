@@ -21,6 +21,7 @@ export const load: PageServerLoad = async ({ url }) => {
     state: oneOf('state', states, ''),
     site: asked('site'),
     order,
+    down: group === 'none' && asked('down') === '1',
   };
   return { query, group, states, justRemoved: asked('gone'), ...(await listMotors(query)) };
 };

@@ -1,7 +1,9 @@
 <script lang="ts">
-  import TableCard from '$lib/components/TableCard.svelte';
+  import MotorList from '$lib/components/MotorList.svelte';
   import { goto } from '$app/navigation';
+  import { page } from '$app/state';
   import Button from 'flowbite-svelte/Button.svelte';
+  import Card from 'flowbite-svelte/Card.svelte';
   import { sizeText } from '@pilgrim/core/motor/standard-power';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import type { PageProps } from './$types';
@@ -9,13 +11,6 @@
   let { data, form }: PageProps = $props();
 
   type Motor = (typeof data.motors)[number];
-  const marks = { 'in service': '●', spare: '◆', 'in repair': '△', scrapped: '✕' } as const;
-  const colours = {
-    'in service': 'text-quiet',
-    spare: 'text-good',
-    'in repair': 'text-caution',
-    scrapped: 'text-quiet line-through',
-  } as const;
   let chosen = $state<string[]>([]);
 
   const keyOf = (motor: Motor): string => {
@@ -43,7 +38,15 @@
     { name: 'order', label: 'Sort by', chosen: data.query.order, options: ['tag', 'site', 'size', 'frame', 'changed'] },
     { name: 'group', label: 'Group by', chosen: data.group, options: ['none', 'size', 'frame', 'site'] },
   ]);
-  const head = 'px-3 py-1.5 font-normal';
+  /** The database sorts, from the first motor to the last. */
+  function sort(order: string, down: boolean): void {
+    const asked = new URL(page.url);
+    asked.searchParams.set('order', order);
+    asked.searchParams.set('group', 'none');
+    if (down) asked.searchParams.set('down', '1');
+    else asked.searchParams.delete('down');
+    void goto(asked, { keepFocus: true, noScroll: true });
+  }
 </script>
 
 <svelte:head><title>Motors · Pilgrim</title></svelte:head>
@@ -106,56 +109,14 @@
       </p>
     {/if}
     {#each groups as { title, motors } (title)}
-      <TableCard label={title || 'Motors'} class="mt-2" caption={title ? `${title} · ${motors.length}` : undefined}>
-        <thead>
-          <tr class="text-left text-quiet">
-            <th scope="col" class={head}><span class="sr-only">Compare</span></th>
-            <th scope="col" class={head}>Tag</th>
-            <th scope="col" class={head}>Plate</th>
-            <th scope="col" class={head}>Where</th>
-            <th scope="col" class={head}>State</th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each motors as motor (motor.id)}
-            <tr class="border-t hover:bg-wash" data-motor={motor.tag}>
-              <td class="w-10 px-3"
-                >{#if !motor.removed}<input
-                    type="checkbox"
-                    class="size-5"
-                    aria-label={`Compare ${motor.tag || 'motor'}`}
-                    disabled={chosen.length === 2 && !chosen.includes(motor.id)}
-                    checked={chosen.includes(motor.id)}
-                    onchange={() =>
-                      (chosen = chosen.includes(motor.id)
-                        ? chosen.filter((each) => each !== motor.id)
-                        : [...chosen, motor.id])}
-                  />{/if}</td
-              >
-              <th scope="row" class="max-w-44 truncate px-3 text-left font-semibold"
-                >{#if motor.removed}
-                  <form method="post" action="?/restore" class="flex items-center gap-2">
-                    <input type="hidden" name="id" value={motor.id} />
-                    <span class="truncate py-2.5">{motor.tag || 'no tag'}</span>
-                    <button type="submit" class="font-normal whitespace-nowrap text-sea underline">Take back</button>
-                  </form>
-                {:else}
-                  <a class="block py-2.5 text-sea underline" href={`/motors/${motor.id}`}>{motor.tag || 'no tag'}</a>
-                {/if}</th
-              >
-              <td class="px-3">{motor.plateText || '–'}</td>
-              <td class="max-w-64 truncate px-3 text-quiet" title={`${motor.site}, ${motor.location}`}
-                >{[motor.location, motor.site].filter(Boolean).join(', ')}</td
-              >
-              <td class={`px-3 whitespace-nowrap ${motor.removed ? 'text-quiet' : colours[motor.state]}`}
-                >{motor.removed ? '✕ removed' : `${marks[motor.state]} ${motor.state}`}{motor.photos > 0
-                  ? ` · ${motor.photos} ⌷`
-                  : ''}</td
-              >
-            </tr>
-          {/each}
-        </tbody>
-      </TableCard>
+      <MotorList
+        {title}
+        {motors}
+        sorting={[{ id: data.query.order, desc: data.query.down }]}
+        {sort}
+        {chosen}
+        choose={(id: string) => (chosen = chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id])}
+      />
     {/each}
   </div>
 
@@ -191,7 +152,7 @@
       </div>
       <Button type="submit" class="min-h-11 w-full">Add</Button>
     </form>
-    <div class="rounded-lg border bg-card p-4">
+    <Card class="max-w-none! flex-col bg-card! p-4! shadow-none!">
       <h2 class="font-semibold">Compare two plates</h2>
       <p class="mt-1 text-sm text-quiet">Tick two motors in the list, or paste two plates.</p>
       <Button
@@ -200,8 +161,8 @@
         onclick={() => goto(`/motors/compare?${chosen.map((id, at) => `${at === 0 ? 'a' : 'b'}=${id}`).join('&')}`)}
         >Compare{chosen.length > 0 ? ` ${chosen.length} of 2` : ''}</Button
       >
-    </div>
-    <div class="rounded-lg border bg-card p-4">
+    </Card>
+    <Card class="max-w-none! flex-col bg-card! p-4! shadow-none!">
       <h2 class="font-semibold">Export the register</h2>
       <p class="mt-2 flex gap-2">
         {#each ['csv', 'xlsx', 'json'] as format (format)}
@@ -212,6 +173,6 @@
           >
         {/each}
       </p>
-    </div>
+    </Card>
   </aside>
 </main>
