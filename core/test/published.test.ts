@@ -1,6 +1,7 @@
 /** The core against figures printed outside this project. Each case file names its source and tolerance. */
 import { describe, expect, it } from 'vitest';
-import { circuitSchema, curveExtremes, steadyPoint, type Circuit } from '../src/motor/circuit.ts';
+import { circuitSchema } from '../src/motor/circuit-shape.ts';
+import { curveExtremes, steadyPoint, type Circuit } from '../src/motor/circuit.ts';
 import { emptyCatalogue, emptyJob, solve, type JobInput } from '../src/index.ts';
 import chapman1 from './cases/chapman-7-1.json' with { type: 'json' };
 import chapman2 from './cases/chapman-7-2.json' with { type: 'json' };
