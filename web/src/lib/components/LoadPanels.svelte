@@ -2,6 +2,7 @@
   import type { ViewProps } from '$lib/stages/views';
   import CurvePanel from './CurvePanel.svelte';
   import DutyPanel from './DutyPanel.svelte';
+  import Late from './Late.svelte';
   import LogPanel from './LogPanel.svelte';
   import PoleCards from './PoleCards.svelte';
   import TableCard from './TableCard.svelte';
@@ -14,10 +15,10 @@
   const head = 'px-3 py-1.5 font-normal';
 </script>
 
-<PoleCards {store} />
+<Late><PoleCards {store} /></Late>
 {#if way === 'curve'}<CurvePanel {store} />{/if}
 {#if way === 'duty'}<DutyPanel {store} />{/if}
-<LogPanel {store} />
+<Late><LogPanel {store} /></Late>
 {#if details.sizes.length > 0}
   <TableCard label="Sizes" caption="What a larger size would cost at this load">
     <thead>
