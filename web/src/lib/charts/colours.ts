@@ -30,7 +30,7 @@ export const minus = (value: number | string): string => String(value).replace('
 export function axisLook(): Record<string, unknown> {
   const { quiet, line } = chartColours();
   return {
-    axisLabel: { color: quiet, formatter: minus },
+    axisLabel: { color: quiet, formatter: minus, hideOverlap: true },
     nameTextStyle: { color: quiet },
     axisLine: { lineStyle: { color: line } },
   };

@@ -1,4 +1,11 @@
 <script lang="ts">
+  import {
+    columnFilteringFeature,
+    createFilteredRowModel,
+    createTable,
+    filterFn_equals,
+    tableFeatures,
+  } from '@tanstack/svelte-table';
   import Button from 'flowbite-svelte/Button.svelte';
 
   interface Refused {
@@ -26,7 +33,24 @@
       count: refused.filter((item) => item.rule === name).length,
     })),
   );
-  const wanted = $derived(refused.filter((item) => rule === '' || item.rule === rule));
+  const table = createTable({
+    features: tableFeatures({
+      columnFilteringFeature,
+      filteredRowModel: createFilteredRowModel(),
+      filterFns: { equals: filterFn_equals },
+    }),
+    columns: [{ id: 'rule', accessorFn: ({ rule: own }: Refused) => own, filterFn: 'equals' as const }],
+    get data() {
+      return [...refused];
+    },
+    getRowId: ({ id }: Refused) => id,
+    state: {
+      get columnFilters() {
+        return rule === '' ? [] : [{ id: 'rule', value: rule }];
+      },
+    },
+  });
+  const wanted = $derived(table.getRowModel().rows.map(({ original }) => original));
   const filters = $derived([{ name: '', count: refused.length }, ...counts]);
 </script>
 
