@@ -73,7 +73,7 @@ describe('the selection sheet', () => {
       'Branch device, at most | 90.0 A',
       // 1.15 · 34 A; 1000 kVA of 5 % at 480 V; four of 8 AWG, 0.1464 in².
       'Isolator, at least | 39.1 A',
-      'Short-circuit current at the bus | 24 056 A',
+      'Short-circuit current at the bus | 24.1 kA',
       'Grounding conductor | 8 AWG',
       'Conduit | 3/4 in EMT',
       'Drive input conductors, at least | 47.5 A',

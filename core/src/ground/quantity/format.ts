@@ -48,6 +48,8 @@ const withUnit = (si: number, dimension: Dimension, unit: Unit): string => {
 /** Units that take over where the usual one would show too many digits or none that count, each from a value in SI; the largest first. */
 const largerUnits: Partial<Record<Dimension, readonly (readonly [from: number, unit: Unit])[]>> = {
   energy: [[3.6e10, { names: ['MWh'], factor: 3.6e9 }]],
+  // As fault levels are spoken of.
+  current: [[10_000, { names: ['kA'], factor: 1000 }]],
   apparentPower: [[1e7, { names: ['MVA'], factor: 1e6 }]],
   span: [
     [0.1 * YEAR, { names: ['years'], factor: YEAR }],

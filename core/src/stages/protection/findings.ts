@@ -71,6 +71,12 @@ export const findings = declared({
       'Take a device and an assembly rated for it, or one tested with a fuse before it that limits the current, or choke the supply.',
     field: 'protection.assemblyRating',
   },
+  'protection.wire-gap': {
+    severity: 'caution',
+    basis: 'IEC 60364-4-43 434.5.2; ICEA P-32-382 (from memory); IEC 60947-4-1 Table 2',
+    clear: 'Take a larger wire, a device that opens sooner, or a faster class of relay.',
+    field: 'protection.device',
+  },
   'protection.dial-high': {
     severity: 'stop',
     basis: 'NEC 430.32(A)(1); IEC 60947-4-1 (from memory)',

@@ -10,6 +10,7 @@ import { checkRelay, checkUnusedDial, dialOf, driveOverload, overloadByIec, over
 import { starterOf } from './starter.ts';
 import type { StarterValues } from './starter-values.ts';
 import type { ProtectionValues } from './values.ts';
+import { checkWire } from './wire-heat.ts';
 import type { Worked } from './worked.ts';
 
 export interface ProtectionResult extends StageResult<ProtectionValues> {
@@ -24,6 +25,7 @@ export interface ProtectionResult extends StageResult<ProtectionValues> {
 /** A and s: what a short-circuit device carries and what opens it, beside the first half-wave of the motor. */
 export interface DevicePicture extends NonNullable<Worked['device']> {
   readonly firstWave: number | undefined;
+  readonly wireHeat: number | undefined;
 }
 
 const NOTHING: ProtectionValues = {};
@@ -60,7 +62,7 @@ export function protection(on: ProtectionOn): ProtectionResult {
       sharpen('supply.feederLength', 'Length of the cable, for its drop and for a fault to earth to be cleared');
   }
   const worked = workedBy(circuit, flag);
-  const { values, device } = worked;
+  const { values, device, wireHeat } = worked;
   const summary = summaryOf(values, school === 'IEC' ? values.overloadCurrent : undefined);
   const other = once(() => {
     const swapped: Circuit = {
@@ -73,7 +75,7 @@ export function protection(on: ProtectionOn): ProtectionResult {
   });
   const starter = starterOf(circuit, worked);
   const drawn = (): DevicePicture | undefined =>
-    device && { ...device, firstWave: circuit.onDrive ? undefined : firstWave(circuit) };
+    device && { ...device, wireHeat, firstWave: circuit.onDrive ? undefined : firstWave(circuit) };
   return { values, findings, missing, summary, starter, other, drawn };
 }
 
@@ -94,6 +96,7 @@ function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: Pro
     ...(fault ? { faultCurrent: fault } : {}),
   };
   checkFault(fault, circuit, flag);
+  checkWire(own, circuit, { dial: dial?.value, fault: fault?.value }, flag);
   return { ...own, values };
 }
 

@@ -7,6 +7,8 @@ export interface Worked {
   readonly values: Partial<ProtectionValues>;
   /** What clears a short circuit, to be drawn; undefined where there is none, or a fuse of which no gates are known. */
   readonly device: Pick<Device, 'name' | 'carries' | 'opens'> | undefined;
+  /** A²s that the wire bears within a few seconds; undefined where none is sized. */
+  readonly wireHeat: number | undefined;
   /** A; its rating, for what stands before it. */
   readonly rating: Value | undefined;
   /** Whether its own dial is the overload of the motor. */

@@ -1,5 +1,6 @@
 import type { Solution } from '@pilgrim/core';
 import type { SteadyPoint } from '@pilgrim/core/motor/circuit';
+import { ADIABATIC } from '@pilgrim/core/stages/protection/adiabatic';
 import { tripTime } from '@pilgrim/core/stages/starting/trip-curve';
 import type { Spread } from '@pilgrim/core/stages/starting/spread';
 import type { TransientRun } from '@pilgrim/core/stages/starting/transient';
@@ -336,10 +337,12 @@ export function timeCurrentChart(
   {
     conductor,
     device,
+    fault,
     picture,
   }: {
     readonly conductor: number | undefined;
     readonly device: number | undefined;
+    readonly fault: number | undefined;
     readonly picture: Solution['details']['shortCircuitDevice'];
   },
 ): EChartsCoreOption {
@@ -369,12 +372,15 @@ export function timeCurrentChart(
   const logarithmic = { type: 'log', minorSplitLine: { show: false } };
   return {
     ...frame(),
+    // Every line is named in view; they take up to three rows.
+    legend: { textStyle: { color: ink, fontFamily: chartColours().font }, itemGap: 8, itemWidth: 16, top: 0, left: 0 },
+    grid: { left: 56, right: 24, top: 88, bottom: 42 },
     tooltip: { trigger: 'item', valueFormatter: rounded },
     xAxis: {
       ...xAxis('A'),
       ...logarithmic,
       min: 10 ** Math.floor(Math.log10(Math.max(1, overload / 2))),
-      max: 10 ** Math.ceil(Math.log10(Math.max(lockedRotorMost * 1.2, picture?.opens.at(-1)?.[0] ?? 0))),
+      max: 10 ** Math.ceil(Math.log10(Math.max(lockedRotorMost * 1.2, picture?.opens.at(-1)?.[0] ?? 0, fault ?? 0))),
     },
     yAxis: { ...yAxis('s'), ...logarithmic, min: shortest, max: longest },
     series: [
@@ -394,6 +400,7 @@ export function timeCurrentChart(
       },
       ...upright('Wire carries', conductor, quiet),
       ...upright('Device at most', device, ink),
+      ...upright('Short circuit at the bus', fault, stop),
       ...(picture
         ? [
             line(
@@ -412,6 +419,16 @@ export function timeCurrentChart(
             ),
           ]
         : []),
+      ...(picture?.wireHeat === undefined
+        ? []
+        : [
+            line(
+              'Wire is damaged',
+              stop,
+              [ADIABATIC, 1, 0.1, shortest].map((time) => [Math.sqrt((picture.wireHeat ?? 0) / time), time]),
+              { width: 1.5, type: 'dashed' },
+            ),
+          ]),
       ...(picture?.firstWave === undefined
         ? []
         : [

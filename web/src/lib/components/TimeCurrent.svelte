@@ -53,11 +53,12 @@
       option={timeCurrentChart(chosen, dial ? { ...details.startSetting, overload: dial.line } : details.startSetting, {
         conductor: amperes('conductorAmpacity'),
         device: amperes('branchDeviceMax'),
+        fault: amperes('faultCurrent'),
         picture: details.shortCircuitDevice,
       })}
-      height={330}
+      height={350}
       {handles}
-      label="On logarithmic axes: the motor’s current while it starts, the band of the overload relay, what the standing motor bears, the conductor’s ampacity, what the short-circuit device carries and what opens it, and the first half-wave of the motor; the figures stand beside it. The relay’s dial can be dragged, or typed beside it."
+      label="On logarithmic axes: the motor’s current while it starts, the band of the overload relay, what the standing motor bears, the conductor’s ampacity, what the short-circuit device carries and what opens it, what damages the wire, the short circuit that may flow, and the first half-wave of the motor; the figures stand beside it. The relay’s dial can be dragged, or typed beside it."
     />
   {:else}
     <p class="flex h-56 items-center justify-center rounded border border-dashed text-center text-sm text-quiet">

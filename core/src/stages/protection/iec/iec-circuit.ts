@@ -9,6 +9,7 @@ import type { Flag } from '../findings.ts';
 import type { ProtectionValues } from '../values.ts';
 import { aMFuse, gGFuse, motorBreaker, type Asked, type Device } from './device.ts';
 import { laidBy } from './cable.ts';
+import { heatFactor } from './earth.ts';
 import { sizeRun, RUNNING_MOST, STARTING_MOST, type SizedRun } from './size-run.ts';
 
 /** A; peak of the first half-wave while it starts, as r.m.s. of a wave as high. */
@@ -36,7 +37,11 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
     device && device.kind !== 'motor breaker'
       ? quantity(device.rating, 'current', brief.job.school, { origin: 'recalled', source: gGGates.source })
       : undefined;
-  return { values, device: drawn, rating, isOverload: device?.kind === 'motor breaker' };
+  // What feeds a drive is behind the device, what leaves it is cleared by the drive.
+  const wire = onDrive ? fed : run;
+  const heat = heatFactor(laidBy(brief).insulation, laidBy(brief).metal);
+  const wireHeat = wire?.size === undefined ? undefined : (heat * wire.size) ** 2;
+  return { values, device: drawn, wireHeat, rating, isOverload: device?.kind === 'motor breaker' };
 }
 
 /** Line current while it starts, A, for how many s, and what stands at first. */

@@ -8,7 +8,7 @@ import type { Worked } from '../worked.ts';
 import type { Flag } from '../findings.ts';
 import { conduitFor } from './nec-conduit.ts';
 import { voltsLost } from './nec-drop.ts';
-import { nextSize, smallestConductor, type Conductor } from './nec-conductor.ts';
+import { nextSize, smallestConductor, wireHeatOf, type Conductor } from './nec-conductor.ts';
 import { currentByCode, tableFullLoadCurrent } from './nec-current.ts';
 import { chosenBreaker, grounding, largestDevice } from './nec-device.ts';
 import type { ProtectionValues } from '../values.ts';
@@ -26,7 +26,13 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
       'protection.no-table-current',
       `Table 430.250 has no current for ${motor.voltage.toFixed(0)} V and this size; conductors and short-circuit device are not sized.`,
     );
-    return { values: driveSide(circuit).values, device: undefined, rating: undefined, isOverload: false };
+    return {
+      values: driveSide(circuit).values,
+      device: undefined,
+      wireHeat: undefined,
+      rating: undefined,
+      isOverload: false,
+    };
   }
   const least = quantity(CONTINUOUS * codeCurrent.value, 'current', brief.job.school, {
     formula: 'I_z = 1.25\\,I',
@@ -65,7 +71,8 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
     device && brief.job.protection.device === 'inverse time breaker'
       ? { name: `breaker ${device.value} A`, ...atOnce(magneticBand(device.value)) }
       : undefined;
-  return { values, device: drawn, rating: device, isOverload: false };
+  const wireHeat = conductor && !onDrive ? wireHeatOf(conductor.size, brief.job.protection) : undefined;
+  return { values, device: drawn, wireHeat, rating: device, isOverload: false };
 }
 
 const standIn = ({ nameplateCurrent }: Circuit): Value => ({

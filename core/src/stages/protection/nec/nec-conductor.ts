@@ -57,6 +57,17 @@ export const nextSize = (size: string): string | undefined => {
   return typeof next === 'string' ? next : undefined;
 };
 
+/** What the formula of ICEA P-32-382 takes of a metal (from memory): A²s per circular mil squared, and °C below zero at which it would not resist. */
+const METALS = { copper: { k: 0.0297, zero: 234 }, aluminium: { k: 0.0125, zero: 228 } } as const;
+/** °C that thermoplastic insulation bears for as long as a short circuit lasts: ICEA P-32-382 (from memory). */
+const SHORT = 150;
+
+/** A²s that a wire bears, from the temperature of its insulation in service. */
+export function wireHeatOf(size: string, { conductor, insulation }: OptionBrief['job']['protection']): number {
+  const { k, zero } = METALS[conductor];
+  return circularMils(size) ** 2 * k * Math.log10((SHORT + zero) / (Number(insulation) + zero));
+}
+
 const circularMils = (size: string): number =>
   Math.max(0, ...conductorMetal.rows.filter((row) => row['size'] === size).map((row) => Number(row['cmil'])));
 
