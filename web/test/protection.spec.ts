@@ -1,5 +1,6 @@
 /** The motor’s circuit: sized by its own school, the other one beside it, drawn over time and current. */
 import { expect, test } from '@playwright/test';
+import readXlsxFile from 'read-excel-file/node';
 import { accessible, copyOfDemo, demoJob, field, fill, finding, visit } from './app.ts';
 
 test.use({ viewport: { width: 1280, height: 800 } });
@@ -81,14 +82,14 @@ test('the dial is dragged until it is told that the motor may take too much, and
   };
   const dial = page.locator('[data-value="protection.overloadDial"]').first();
   await expect(dial).toContainText('27.8');
-  await drag(40);
+  await drag(20);
   const found = finding(page, 'protection.dial-high');
   await expect(found).toContainText('more than it bears');
   await expect(field(page, 'protection.dial')).toHaveValue(/^[345]\d(\.\d)? A$/);
   await found.getByRole('button', { name: /^Take 27\.8/ }).click();
   await expect(found).toHaveCount(0);
   await expect(dial).toContainText('27.8');
-  await drag(-25);
+  await drag(-12);
   await expect(finding(page, 'protection.dial-low')).toContainText('while the machine runs');
   await fill(page, { 'protection.dial': '27.6' });
   await expect(finding(page, 'protection.dial-low')).toHaveCount(0);
@@ -109,4 +110,40 @@ test('what else hangs on the feeder is counted with the motor, and the panel mus
   await expect(feeder).toContainText('43.9');
   await expect(finding(page, 'protection.fault-above')).toContainText('22.7');
   await accessible(page);
+});
+
+test('cables, devices and settings of a job and of its site are kept as PDF, XLSX and CSV', async ({
+  page,
+  request,
+}) => {
+  const job = await demoJob(page, 'BP-3');
+  await visit(page, `${job}/protection`);
+  const links = page.getByRole('region', { name: 'Schedules' });
+  await expect(links.getByRole('link', { name: 'Schedules as CSV' })).toHaveAttribute('href', `${job}/schedules.csv`);
+  const csv = await request.get(`${job}/schedules.csv`);
+  expect(csv.headers()['content-disposition']).toBe('attachment; filename="BP-3-schedules.csv"');
+  const text = await csv.text();
+  expect(text).toContain('BP-3-W1,panel,BP-3-M1,6 mm² copper');
+  expect(text).toMatch(/BP-3-F2,Relay,Current,27\.8\sA/);
+  expect(text).toContain('licensed person');
+  const site = `/sites/${encodeURIComponent('Greyspit Salt Works')}`;
+  await visit(page, site);
+  await expect(links.getByRole('link', { name: 'Schedules as XLSX' })).toHaveAttribute(
+    'href',
+    `${site}/schedules.xlsx`,
+  );
+  const sheets = await readXlsxFile(Buffer.from(await (await request.get(`${site}/schedules.xlsx`)).body()));
+  expect(sheets.map(({ sheet }) => sheet)).toEqual(['Cables', 'Devices', 'Settings', 'Notes']);
+  const cables = sheets[0]?.data.map((row) => String(row[0])) ?? [];
+  expect(cables).toEqual(expect.arrayContaining(['BP-3-W1', 'KA-2-W1', 'KA-2-W2']));
+  // The stopped job is told, not listed.
+  expect(cables.some((cable) => cable.startsWith('VF-12'))).toBe(false);
+  expect(sheets[3]?.data.map(([note]) => String(note)).join(' ')).toContain('Left out, stopped. VF-12: Hazardous area');
+  for (const address of [`${job}/schedules.pdf`, `${site}/schedules.pdf`]) {
+    const paper = await request.get(address);
+    expect(paper.headers()['content-type']).toBe('application/pdf');
+    expect((await paper.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  }
+  for (const wrong of [`${job}/schedules.doc`, '/sites/nowhere/schedules.pdf', `${job}/schedules.csv?revision=x`])
+    expect((await request.get(wrong)).status()).toBeGreaterThanOrEqual(400);
 });

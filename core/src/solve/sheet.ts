@@ -86,8 +86,8 @@ function billRows({ details }: { readonly details: Partial<Solution['details']> 
   }));
 }
 
-/** Results of before drives were looked at whole have none. */
-const settingsOf = ({ details }: { readonly details: Partial<Solution['details']> }): readonly Setting[] =>
+/** What is set in a drive; results of before drives were looked at whole have none. */
+export const settingsOf = ({ details }: { readonly details: Partial<Solution['details']> }): readonly Setting[] =>
   details.drivePictures?.settings ?? [];
 
 function reasonsOf({ details, values, chosen }: Solution, why: string): string[] {

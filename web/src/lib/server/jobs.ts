@@ -160,6 +160,23 @@ export async function revisionText(id: string, wanted: string | null): Promise<R
   return row;
 }
 
+/** Jobs of one site that a file holds. */
+const MOST_OF_SITE = 200;
+
+/** What is stored of the jobs at work of a site, by their tags, and how many there are in all. */
+export const jobsOfSite = (site: string): Promise<{ jobs: KeptText[]; total: number }> =>
+  withDatabase(async (sql) => {
+    const at = sql`site_id = (select id from sites where name = ${site}) and removed_at is null and archived_at is null`;
+    const [jobs, [count]] = await Promise.all([
+      sql<KeptText[]>`
+        select document::text as document, result::text as result
+        from jobs join job_revisions on job_id = jobs.id and job_revisions.revision = jobs.revision
+        where ${at} order by tag, title limit ${MOST_OF_SITE}`,
+      sql<{ total: number }[]>`select count(*)::int as total from jobs where ${at}`,
+    ]);
+    return { jobs, total: count?.total ?? 0 };
+  });
+
 export interface RevisionRow {
   readonly revision: number;
   readonly savedAt: Date;

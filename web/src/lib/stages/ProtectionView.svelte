@@ -6,6 +6,7 @@
   import { fields } from '@pilgrim/core/stages/protection/fields';
   import { starterValues } from '@pilgrim/core/stages/protection/starter-values';
   import Cautions from '$lib/components/Cautions.svelte';
+  import ScheduleLinks from '$lib/components/ScheduleLinks.svelte';
   import TimeCurrent from '$lib/components/TimeCurrent.svelte';
   import { optionsOf } from '$lib/job/sheets';
   import type { ViewProps } from './views';
@@ -40,5 +41,6 @@
     further={{ title: 'What it is', cells: kindCell }}
     fresh={{ circuit: '', kind: 'motor', current: '', device: '' }}
   />
+  <ScheduleLinks base={props.base} of="this job" />
   <Cautions />
 </Bench>

@@ -20,7 +20,7 @@ function face(weight: number, style: string): string {
 let ready = false;
 
 /** Fonts come from the package and are embedded; nothing else may be read or fetched while a PDF is made. */
-function prepare(): void {
+export function prepare(): void {
   if (ready) return;
   const faces = {
     normal: face(400, 'normal'),
@@ -53,10 +53,10 @@ const substitutes: Readonly<Record<string, string>> = {
   '\u202f': '\u00a0',
 };
 const LATIN = /[\n\u0020-\u00ff\u0131\u0152\u0153\u02bb-\u02dc\u2000-\u206f\u20ac\u2122\u2212]/;
-const printable = (text: string): string =>
+export const printable = (text: string): string =>
   Array.from(text, (char) => substitutes[char] ?? (LATIN.test(char) ? char : '?')).join('');
 
-const QUIET = '#575b5c';
+export const QUIET = '#575b5c';
 const colours = { stop: '#a01c2c', caution: '#8a5a00', note: '#12566b' } as const;
 
 const rule = (width: number): Content => ({
@@ -94,6 +94,29 @@ const section = (part: SheetSection, width: number): Content => ({
   ],
   margin: [0, 0, 0, 6],
   unbreakable: true,
+});
+
+/** What everybody reads before anything is touched. */
+export const boxed = (lines: readonly string[], last?: string): Content => ({
+  table: {
+    widths: ['*'],
+    body: [
+      [
+        {
+          stack: [
+            { text: 'Before anyone touches it', bold: true, color: colours.caution },
+            { ul: lines.map(printable) },
+            ...(last === undefined
+              ? []
+              : [{ text: printable(last), bold: true, margin: [0, 3, 0, 0] } satisfies Content]),
+          ],
+        },
+      ],
+    ],
+  },
+  layout: { hLineColor: () => colours.caution, vLineColor: () => colours.caution },
+  unbreakable: true,
+  margin: [0, 4, 0, 0],
 });
 
 const bullets = (title: string, lines: readonly string[], width: number): Content[] =>
@@ -173,25 +196,7 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
       ...bullets('Needed for a decision', sheet.needed, pageWidth),
       ...bullets('Would sharpen it', sheet.sharpens, pageWidth),
       ...(sheet.note ? [{ text: printable(sheet.note), margin: [0, 0, 0, 6] } satisfies Content] : []),
-      {
-        table: {
-          widths: ['*'],
-          body: [
-            [
-              {
-                stack: [
-                  { text: 'Before anyone touches it', bold: true, color: colours.caution },
-                  { ul: cautions.map(printable) },
-                  { text: printable(deferral), bold: true, margin: [0, 3, 0, 0] },
-                ],
-              },
-            ],
-          ],
-        },
-        layout: { hLineColor: () => colours.caution, vLineColor: () => colours.caution },
-        unbreakable: true,
-        margin: [0, 4, 0, 0],
-      },
+      boxed(cautions, deferral),
       { text: 'Figures in italics are estimates.', color: QUIET, margin: [0, 4, 0, 0] },
       ...settingsPage(sheet, pageWidth),
     ],
@@ -245,7 +250,7 @@ function settingsPage({ settings, title, site }: SelectionSheet, pageWidth: numb
   ];
 }
 
-const cell = (text: string, bold: boolean) => ({ text: printable(text), bold });
+export const cell = (text: string, bold: boolean) => ({ text: printable(text), bold });
 
 /** The options beside each other; a star marks what is best by a measure. */
 function comparison({ compared }: SelectionSheet, pageWidth: number): Content[] {

@@ -9,6 +9,7 @@ import { plainPhoto, type Photo } from './plain-photo.ts';
 import { readCatalogue, type CatalogueRead } from './read-catalogue.ts';
 import { registerFile } from './register-file.ts';
 import type { RegisterFormat } from './register-formats.ts';
+import { scheduleFile, type ScheduleTask } from './schedule-file.ts';
 import { selectionPdf } from './selection-pdf.ts';
 
 /** What takes long enough to be done beside the thread that answers. */
@@ -23,6 +24,7 @@ export type Task =
     }
   | ({ readonly kind: 'paper'; readonly revision: number } & KeptText)
   | { readonly kind: 'register'; readonly documents: readonly string[]; readonly format: RegisterFormat }
+  | ({ readonly kind: 'schedules' } & ScheduleTask)
   | { readonly kind: 'photo'; readonly content: Uint8Array }
   | { readonly kind: 'catalogue'; readonly content: Uint8Array };
 
@@ -64,6 +66,7 @@ export default async function work(task: Task): Promise<Done> {
   }
   if (task.kind === 'register')
     return { kind: 'file', bytes: new Uint8Array(await registerFile(task.documents, task.format)) };
+  if (task.kind === 'schedules') return { kind: 'file', bytes: new Uint8Array(await scheduleFile(task)) };
   if (task.kind === 'catalogue') return { kind: 'catalogue', read: readCatalogue(task.content) };
   if (task.kind === 'photo') {
     const read = await plainPhoto(task.content);

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import Button from 'flowbite-svelte/Button.svelte';
+  import ScheduleLinks from '$lib/components/ScheduleLinks.svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import { savedOnLeaving } from '$lib/leaving';
   import type { PageProps } from './$types';
@@ -35,6 +36,9 @@
 <svelte:head><title>{data.site.name} · Pilgrim</title></svelte:head>
 <SiteHeader current="sites" />
 <main id="main" class="mx-auto max-w-6xl p-4">
+  <div class="mb-4">
+    <ScheduleLinks base={`/sites/${encodeURIComponent(data.site.name)}`} of={`all jobs of ${data.site.name}`} />
+  </div>
   <h1 class="text-xl font-bold">Rules of thumb of {data.site.name}</h1>
   <p class="mb-4 max-w-3xl text-quiet">
     None of these has a published source: each is common practice with its reason. What is set here goes into every new

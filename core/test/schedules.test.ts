@@ -1,0 +1,104 @@
+import { describe, expect, it } from 'vitest';
+import { emptyJob, solve, type JobInput } from '../src/index.ts';
+import { schedulesOf } from '../src/solve/schedules.ts';
+import { demo } from './demo.ts';
+import { plate } from './round-prices.ts';
+
+const there: JobInput = {
+  tag: 'P-1',
+  title: 'Brine pump',
+  situation: { kind: 'replace' },
+  nameplate: { ...plate, frame: '284T' },
+  supply: { voltage: '480 V', sourcePower: '1000 kVA', sourceImpedance: '5 %', feederLength: '40 m' },
+  place: { hazardous: 'no', ambient: '30 °C' },
+  load: { torque: '25 lb·ft', torqueKind: 'variable', speed: '1770', inertia: '4 lb·ft²' },
+  starting: { method: 'direct' },
+};
+const solved = (input: JobInput) => {
+  const job = emptyJob(input);
+  return { job, solution: solve(job, demo) };
+};
+/** With plain spaces before units. */
+const plain = (text: string | undefined): string => (text ?? '').replaceAll('\u00a0', ' ');
+/** The rows of a schedule as what stands under each head. */
+function read(jobs: readonly ReturnType<typeof solved>[], title: string): Record<string, string>[] {
+  const schedule = schedulesOf(jobs).schedules.find((each) => each.title === title);
+  return (schedule?.rows ?? []).map((row) => {
+    expect(row).toHaveLength(schedule?.heads.length ?? 0);
+    return Object.fromEntries(row.map((text, at) => [schedule?.heads[at] ?? '', plain(text)]));
+  });
+}
+
+describe('schedules', () => {
+  it('list the run of a motor on the line with what it must carry: 125 % of the 34 A of 430.250', () => {
+    const job = solved(there);
+    const { values } = job.solution;
+    expect(read([job], 'Cables')).toEqual([
+      {
+        Cable: 'P-1-W1',
+        From: 'panel',
+        To: 'P-1-M1',
+        Wire: plain(values['protection.conductorSize']?.text),
+        Earth: plain(values['protection.groundingConductor']?.text),
+        Conduit: plain(values['protection.conduit']?.text),
+        Length: '40 m',
+        'Must carry': '42.5 A',
+        'Carries here': plain(values['protection.conductorAmpacity']?.text),
+        'Lost running': plain(values['protection.runningDrop']?.text),
+        'Lost starting': plain(values['protection.startingDrop']?.text),
+        'Decided by': plain(values['protection.conductorLimit']?.text),
+      },
+    ]);
+    expect(read([job], 'Devices').map(({ Item, What }) => `${Item} ${What}`)).toEqual([
+      'P-1-F1 short circuit',
+      'P-1-Q1 isolator',
+      'P-1-Q2 contactor',
+      'P-1-F2 overload',
+      'P-1-M1 motor',
+    ]);
+    const fault = plain(values['protection.faultCurrent']?.text);
+    expect(read([job], 'Devices')[0]).toMatchObject({
+      'Rating or setting': '90.0 A at most',
+      'Short circuit there': fault,
+    });
+    expect(read([job], 'Settings').map(({ Item, Setting, Value }) => [Item, Setting, Value])).toEqual([
+      ['P-1-F2', 'Current', plain(values['protection.overloadDial']?.text)],
+      ['P-1-F2', 'Class', plain(values['starter.tripClass']?.text)],
+    ]);
+  });
+
+  it('list six leads behind a star-delta starter: 72 % of the current (430.22(C))', () => {
+    const [, leads] = read([solved({ ...there, starting: { method: 'star-delta', leads: '6' } })], 'Cables');
+    expect(leads).toMatchObject({ Cable: 'P-1-W2', From: 'starter', To: 'P-1-M1, six leads', 'Must carry': '24.5 A' });
+  });
+
+  it('list both runs of a drive, its settings, and no relay', () => {
+    const job = solved({ ...there, starting: { method: 'drive' }, drive: { lead: '25 m' } });
+    const { values, details } = job.solution;
+    expect(
+      read([job], 'Cables').map((row) => [row['Cable'], row['To'], row['Length'], row['Must carry'], row['Earth']]),
+    ).toEqual([
+      [
+        'P-1-W1',
+        'P-1-T1',
+        '40 m',
+        plain(values['protection.driveInputAmpacity']?.text),
+        plain(values['protection.groundingConductor']?.text),
+      ],
+      ['P-1-W2', 'P-1-M1', '25 m', '42.5 A', ''],
+    ]);
+    expect(read([job], 'Devices').map((row) => row['What'])).toEqual(['short circuit', 'isolator', 'drive', 'motor']);
+    expect(read([job], 'Settings').map((row) => row['Setting'])).toEqual(
+      details.drivePictures?.settings.map(({ name }) => name),
+    );
+  });
+
+  it('list several jobs under each other, and of a stopped one nothing but that it is stopped', () => {
+    const stopped = solved({ ...there, tag: 'P-2', place: { hazardous: 'yes' } });
+    const { schedules, leftOut } = schedulesOf([solved(there), stopped, solved({ ...there, tag: 'P-3' })]);
+    expect(schedules[0]?.rows.map(([cable]) => cable)).toEqual(['P-1-W1', 'P-3-W1']);
+    expect(leftOut).toEqual([expect.stringMatching(/^P-2: .*explosion-protected/)]);
+    expect(schedulesOf([]).schedules.every(({ rows }) => rows.length === 0)).toBe(true);
+    expect(read([solved({})], 'Devices')).toEqual([]);
+  });
+});
