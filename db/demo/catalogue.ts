@@ -535,7 +535,21 @@ function parts(random: Random): StarterPart[] {
     currentMax: range[1],
   });
   const contactors = contactorSizes.flatMap((size) => [
-    part('contactor', `lt-${size}`, 'Ashgill', 'Latch', `Latch contactor ${size} A`, [0, size], price(28, 2.1, size)),
+    {
+      ...part(
+        'contactor',
+        `lt-${size}`,
+        'Ashgill',
+        'Latch',
+        `Latch contactor ${size} A`,
+        [0, size],
+        price(28, 2.1, size),
+      ),
+      coilSealed: round(6 + 0.16 * size),
+      coilInrush: round(55 + 2.4 * size),
+      lifeStarted: 1_200_000,
+      lifeInched: 60_000,
+    },
     part('contactor', `hs-${size}`, 'Fenlode', 'Hasp', `Hasp contactor ${size} A`, [0, size], price(34, 2.4, size)),
   ]);
   const relays = relayEdges.slice(1).map((high, at) => {

@@ -10,6 +10,12 @@ export const starterPartSchema = z.strictObject({
   currentMax: z.number().positive(),
   /** Breaker: r.m.s. current it breaks at that voltage, A; unknown where left out. */
   breakingCapacity: z.number().positive().max(1e6).optional(),
+  /** Contactor: VA of its ac coil while it is held and while it pulls in; unknown where left out. */
+  coilSealed: z.number().positive().max(1e4).optional(),
+  coilInrush: z.number().positive().max(1e5).optional(),
+  /** Contactor: operations its contacts last at that current, started (AC-3) and inched or plugged (AC-4). */
+  lifeStarted: z.number().positive().max(1e9).optional(),
+  lifeInched: z.number().positive().max(1e9).optional(),
 });
 
 export type StarterPart = Readonly<z.infer<typeof starterPartSchema>>;

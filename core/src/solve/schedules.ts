@@ -39,9 +39,7 @@ const SETTINGS = ['Item', 'Group', 'Setting', 'Value', 'From'];
  * Cable, device and setting schedules of jobs, one row under the other. The numbers of items are proposed: the job’s tag with a letter for
  * what it is (W cable, F protective device, Q switch, T converter, M motor, in the sense of IEC 81346-2, from memory).
  */
-export function schedulesOf(
-  jobs: readonly { readonly job: Job; readonly solution: Scheduled }[],
-): Schedules {
+export function schedulesOf(jobs: readonly { readonly job: Job; readonly solution: Scheduled }[]): Schedules {
   const stopOf = ({ findings }: Scheduled): string | undefined =>
     findings.find(({ severity }) => severity === 'stop')?.message;
   const taken = jobs.filter(({ solution }) => stopOf(solution) === undefined);

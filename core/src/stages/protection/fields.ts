@@ -73,6 +73,30 @@ const own = perOption({
       note: 'What a short circuit that spoils the starter would cost',
     },
   ),
+  control: choice(
+    [
+      ['auto', 'From a transformer in the starter'],
+      ['dc', '24 V dc'],
+      ['line', 'Coil at the line voltage'],
+    ],
+    {
+      label: 'Contactor fed',
+      usual: 'auto',
+      asked: not(is('starting.method', 'drive')),
+      note: 'What the coils of the contactors are fed from',
+      group: 'Contactor',
+    },
+  ),
+  hardShare: quantity('fraction', {
+    label: 'Of its starts inched or plugged',
+    min: 0,
+    max: 1,
+    example: '20 %',
+    hint: '100 %',
+    asked: (look) => look('starting.inching') === 'yes' || look('starting.plugging') === 'yes',
+    note: 'Share of operations that part the current of a standing motor, AC-4',
+    group: 'Contactor',
+  }),
   device: choice(named('inverse time breaker', 'dual element fuse', 'nontime delay fuse'), {
     label: 'Short-circuit device',
     usual: 'inverse time breaker',

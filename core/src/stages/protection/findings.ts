@@ -71,6 +71,12 @@ export const findings = declared({
       'Take a device and an assembly rated for it, or one tested with a fuse before it that limits the current, or choke the supply.',
     field: 'protection.assemblyRating',
   },
+  'protection.coil-drops': {
+    severity: 'caution',
+    basis: 'IEC 60947-4-1: a coil is held from 85 % and lets go between 75 and 20 % (from memory)',
+    clear: 'Feed the coils with 24 V dc of its own supply, hold them by a ride-through relay, or start more gently.',
+    field: 'protection.control',
+  },
   'protection.wire-gap': {
     severity: 'caution',
     basis: 'IEC 60364-4-43 434.5.2; ICEA P-32-382 (from memory); IEC 60947-4-1 Table 2',

@@ -73,7 +73,7 @@ export function protection(on: ProtectionOn): ProtectionResult {
     // What would be found is told once the job is of that school.
     return workedBy(swapped, () => undefined).values;
   });
-  const starter = starterOf(circuit, worked);
+  const starter = starterOf(circuit, worked, flag);
   const drawn = (): DevicePicture | undefined =>
     device && { ...device, wireHeat, firstWave: circuit.onDrive ? undefined : firstWave(circuit) };
   return { values, findings, missing, summary, starter, other, drawn };

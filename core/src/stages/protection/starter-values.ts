@@ -8,6 +8,12 @@ export const starterValues = {
   contactorCurrent: figure('current', 'Contactor, at least', { sheet: 'Settings and wiring' }),
   relayDial: figure('current', 'Its relay set to', { unseen: true }),
   tripClass: phrase('Its relay', { unseen: true }),
+  controlVoltage: phrase('Coils fed by', { sheet: 'Settings and wiring' }),
+  /** Of its rated voltage, fed from the bus that the start pulls down. */
+  coilVoltage: figure('fraction', 'Left at the coil while it starts', { sheet: 'Settings and wiring' }),
+  /** What the control transformer gives while the largest coil pulls in. */
+  controlPower: figure('apparentPower', 'Control transformer gives at once', { sheet: 'Settings and wiring' }),
+  contactLife: figure('count', 'Contacts last, operations', { sheet: 'Settings and wiring' }),
   /** Rated current of the soft starter for its limit and time. */
   softStarterCurrent: figure('current', 'Soft starter, at least', { sheet: 'Settings and wiring' }),
 };

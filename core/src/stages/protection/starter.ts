@@ -1,5 +1,7 @@
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 import { ownStart, type Circuit } from './asked-of-protection.ts';
+import { controlOf } from './control.ts';
+import type { Flag } from './findings.ts';
 import { IN_WINDING } from '../starting/overload-dial.ts';
 import type { StarterValues } from './starter-values.ts';
 import type { Worked } from './worked.ts';
@@ -18,7 +20,11 @@ export const softStarterRating = (running: number, limit: number, seconds: numbe
   running * Math.max(1, Math.sqrt((limit ** 2 * seconds) / (SOFT.multiple ** 2 * SOFT.seconds)));
 
 /** What the starter is built of and must carry; nothing for a drive. */
-export function starterOf(circuit: Circuit, { values: { overloadDial }, isOverload }: Worked): StarterValues {
+export function starterOf(
+  circuit: Circuit,
+  { values: { overloadDial }, isOverload }: Worked,
+  flag: Flag,
+): StarterValues {
   const { starting, onDrive, brief, nameplateCurrent, motor } = circuit;
   const { method } = starting;
   if (onDrive || method === undefined || method === 'drive') return {};
@@ -29,6 +35,7 @@ export function starterOf(circuit: Circuit, { values: { overloadDial }, isOverlo
     architecture: wording(builtOf(circuit, isOverload), { origin: 'chosen', source: PRACTICE }),
     coordination: coordinationOf(circuit),
     contactorCurrent: contactorOf(circuit),
+    ...controlOf(circuit, flag),
     ...(overloadDial ? { relayDial: overloadDial } : {}),
     ...(tripClass
       ? { tripClass: wording(tripClass.value, { source: tripClass.working.source, note: 'As the start needs it.' }) }

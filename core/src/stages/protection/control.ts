@@ -1,0 +1,115 @@
+import type { StarterPart } from '../../catalogue/catalogue.ts';
+import { formatQuantity } from '../../ground/quantity/format.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import type { Circuit } from './asked-of-protection.ts';
+import type { Flag } from './findings.ts';
+import type { StarterValues } from './starter-values.ts';
+
+/** A coil that is fed with less than this share lets go: IEC 60947-4-1, from memory. */
+const LETS_GO = 0.75;
+/** V of control by the rules of a school: NFPA 79 and IEC 60204-1, from memory. */
+const USUAL = { NEMA: '120 V ac', IEC: '230 V ac' } as const;
+
+/** What feeds the coils, whether it holds them while the start pulls the bus down, and how long their contacts last. */
+export function controlOf(circuit: Circuit, flag: Flag): Partial<StarterValues> {
+  const { brief, supply } = circuit;
+  const { school, protection } = brief.job;
+  const fed = {
+    auto: `${USUAL[school]} from a transformer in the starter`,
+    dc: '24 V dc from a supply of its own',
+    line: `the line, ${supply.values.voltage?.text ?? 'its voltage is not known'}`,
+  } as const;
+  const coil = protection.control === 'dc' ? undefined : coilOf(circuit, flag);
+  const power = protection.control === 'auto' ? powerOf(circuit) : undefined;
+  const life = lifeOf(circuit);
+  return {
+    controlVoltage: wording(fed[protection.control], {
+      origin: 'chosen',
+      source: `NFPA 79, IEC 60204-1 (from memory); which of them: ${PRACTICE}`,
+    }),
+    ...(coil ? { coilVoltage: coil } : {}),
+    ...(power ? { controlPower: power } : {}),
+    ...(life ? { contactLife: life } : {}),
+  };
+}
+
+/** Share of the voltage left at coils that hang on the bus. */
+function coilOf(circuit: Circuit, flag: Flag): Value | undefined {
+  const dip = circuit.starting.values.startingDip;
+  if (!dip) return undefined;
+  const { school } = circuit.brief.job;
+  const left = quantity(1 - dip.value, 'fraction', school, {
+    origin: 'derived',
+    formula: 'u = 1 - d',
+    from: { d: dip },
+    source: 'definition',
+    note: 'Of what it is fed with at rest.',
+  });
+  if (left.value < LETS_GO)
+    flag(
+      'protection.coil-drops',
+      `While it starts ${left.text} are left at the coils; below ${formatQuantity(LETS_GO, 'fraction', school)} they let go, and the start is broken off.`,
+      { mends: [{ label: 'Feed them with 24 V dc', set: { 'protection.control': 'dc' } }] },
+    );
+  return left;
+}
+
+const contactorsOf = ({ pick }: Circuit): readonly StarterPart[] =>
+  (pick.starter?.parts ?? []).map(({ part }) => part).filter(({ kind }) => kind === 'contactor');
+
+/** VA that the transformer gives while the largest coil pulls in and the others are held. */
+function powerOf(circuit: Circuit): Value | undefined {
+  const coils = contactorsOf(circuit).map(({ coilSealed, coilInrush }) => ({ sealed: coilSealed, inrush: coilInrush }));
+  if (coils.length === 0) return undefined;
+  let most = 0;
+  let held = 0;
+  let heldByIt = 0;
+  for (const { sealed, inrush } of coils) {
+    if (sealed === undefined || inrush === undefined) return undefined;
+    held += sealed;
+    if (inrush > most) [most, heldByIt] = [inrush, sealed];
+  }
+  return quantity(held - heldByIt + most, 'apparentPower', circuit.brief.job.school, {
+    origin: 'looked up',
+    formula: 'S = \\hat S + \\textstyle\\sum S_h',
+    from: {
+      '\\hat S': quantity(most, 'apparentPower', circuit.brief.job.school, {
+        origin: 'looked up',
+        source: 'catalogue',
+      }),
+    },
+    source: `coils by the catalogue; the sum: ${PRACTICE}`,
+    note: 'Within a twentieth of its voltage, at a power factor of 0.3 to 0.5; lamps and timers come on top.',
+  });
+}
+
+/** Operations that the contacts of the contactor last which wears first: 1/N = (1 − c)/N₃ + c/N₄. */
+function lifeOf(circuit: Circuit): Value | undefined {
+  const { brief } = circuit;
+  const { inching, plugging } = brief.job.starting;
+  const hard = inching === 'yes' || plugging === 'yes';
+  const typed = brief.given.protection.hardShare;
+  const share = hard ? (typed?.value ?? 1) : 0;
+  const lives = contactorsOf(circuit).map(({ lifeStarted, lifeInched }) =>
+    lifeStarted === undefined || (share > 0 && lifeInched === undefined)
+      ? undefined
+      : { started: lifeStarted, inched: lifeInched ?? lifeStarted },
+  );
+  if (lives.length === 0 || lives.includes(undefined)) return undefined;
+  const lasts = (each: (typeof lives)[number]): number =>
+    each ? 1 / ((1 - share) / each.started + share / each.inched) : Number.POSITIVE_INFINITY;
+  const first = lives.reduce((least, each) => (lasts(each) < lasts(least) ? each : least));
+  const known = (value: number): Value =>
+    quantity(value, 'count', brief.job.school, { origin: 'looked up', source: 'catalogue' });
+  return quantity(lasts(first), 'count', brief.job.school, {
+    origin: 'looked up',
+    formula: 'N = \\dfrac{1}{(1-c)/N_3 + c/N_4}',
+    from: {
+      N_3: known(first?.started ?? 0),
+      N_4: known(first?.inched ?? 0),
+      c: quantity(share, 'fraction', brief.job.school, { source: PRACTICE }),
+    },
+    source: `catalogue, at its rated current; the sum of both wears: ${PRACTICE}`,
+    note: hard && !typed ? 'Every start is taken as inched or plugged.' : undefined,
+  });
+}
