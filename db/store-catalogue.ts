@@ -36,8 +36,9 @@ export async function storeCatalogue(sql: Sql, catalogue: Catalogue): Promise<vo
   await sql.begin(async (transaction) => {
     await checkBeside(transaction as unknown as Sql, catalogue, ids);
     const [row] = await transaction<{ id: string }[]>`
-      insert into catalogues (name, currency) values (${catalogue.name}, ${catalogue.currency})
-      on conflict (name) do update set loaded_at = now(), currency = excluded.currency
+      insert into catalogues (name, currency, pairs)
+      values (${catalogue.name}, ${catalogue.currency}, ${transaction.json(catalogue.pairs)})
+      on conflict (name) do update set loaded_at = now(), currency = excluded.currency, pairs = excluded.pairs
       returning id`;
     if (!row) throw new Error('the catalogue was not stored');
     await transaction`delete from catalogue_items where catalogue_id = ${row.id}`;
@@ -59,8 +60,9 @@ export async function storeCatalogue(sql: Sql, catalogue: Catalogue): Promise<vo
 /** Every item of every catalogue as one, or those of one catalogue. Items were checked when they were stored. */
 export async function loadCatalogue(sql: Sql, id?: string): Promise<Catalogue> {
   const one = id === undefined ? sql`true` : sql`catalogue_id = ${id}`;
-  const [named] = await sql<{ name: string; currency: string }[]>`
-    select name, currency from catalogues where ${id === undefined ? sql`true` : sql`id = ${id}`} order by loaded_at limit 1`;
+  const catalogues = await sql<Pick<Catalogue, 'name' | 'currency' | 'pairs'>[]>`
+    select name, currency, pairs from catalogues where ${id === undefined ? sql`true` : sql`id = ${id}`} order by loaded_at`;
+  const [named] = catalogues;
   const rows = await sql<{ document: Item }[]>`
     select document from catalogue_items where ${one} order by catalogue_id, item_id`;
   const items = rows.map((row) => row.document);
@@ -71,6 +73,7 @@ export async function loadCatalogue(sql: Sql, id?: string): Promise<Catalogue> {
     drives: items.filter((item) => item.kind === 'drive'),
     parts: items.filter((item) => item.kind !== 'motor' && item.kind !== 'drive' && !isDrivePart(item)),
     accessories: items.filter(isDrivePart),
+    pairs: catalogues.flatMap(({ pairs }) => pairs),
   };
 }
 

@@ -97,3 +97,52 @@ describe('the contacts', () => {
     expect(said({}, 'contactLife', bare)).toBeUndefined();
   });
 });
+
+describe('what was tested together', () => {
+  /** Names are compared whatever their letters. */
+  const device = String(
+    run({ protection: { shortCircuit: 'gG' } }).values['protection.branchDevice']?.value,
+  ).toUpperCase();
+  const pair = {
+    device,
+    contactor: 'contactor-60',
+    relay: 'overload relay-45',
+    coordination: 'type 2' as const,
+    current: 50_000,
+    voltage: 400,
+  };
+  /** What is said of a coordination with these pairs in the catalogue, and whether it is found untested. */
+  function told(consequence: string, more: Partial<typeof pair> = {}) {
+    const { values, findings } = run(
+      { protection: { consequence, shortCircuit: 'gG' } },
+      { ...catalogue, parts, pairs: [{ ...pair, ...more }] },
+    );
+    return {
+      origin: values['starter.coordination']?.origin,
+      note: values['starter.coordination']?.working.note?.replaceAll('\u00a0', ' ') ?? '',
+      untested: findings.some(({ code }) => code === 'protection.pair-untested'),
+    };
+  }
+  it('is no longer proposed: 14.4 kA of 400 kVA behind 4 % are within the 50 kA of the table', () => {
+    expect(told('process')).toMatchObject({ origin: 'looked up', untested: false });
+    expect(told('process').note).toContain('Tested together by their maker: type 2, 50.0 kA at 400 V');
+    // Better than asked for is good enough, and type 1 needs no proof.
+    expect(told('parts')).toMatchObject({ origin: 'looked up', untested: false });
+  });
+
+  it.each([
+    ['a weaker coordination', 'safety', {}],
+    ['another contactor', 'process', { contactor: 'contactor-100' }],
+    ['another relay', 'process', { relay: 'overload relay-25' }],
+    ['another device', 'process', { device: 'fuses gG 2 A' }],
+    ['less current than may flow', 'process', { current: 10_000 }],
+    ['less voltage', 'process', { voltage: 380 }],
+  ] as const)('does not count with %s', (_, consequence, more) => {
+    expect(told(consequence, more)).toMatchObject({ origin: 'chosen', untested: true });
+    expect(told(consequence, more).note).toContain('Proposed');
+  });
+
+  it('is not asked for type 1', () => {
+    expect(told('parts', { device: 'another' })).toMatchObject({ origin: 'chosen', untested: false });
+  });
+});

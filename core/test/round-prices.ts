@@ -74,6 +74,7 @@ export const catalogue: Catalogue = {
     },
   ],
   accessories: [],
+  pairs: [],
   parts: [part('K', 'contactor', 120), part('F', 'overload relay', 80)],
 };
 /** A new fan that is controlled by its damper. */

@@ -2,6 +2,7 @@
  * The demo catalogue: invented makers and series. Figures come from the standards' tables with seeded scatter,
  * so that power, current, efficiency and torque of each item agree with each other.
  */
+import type { TestedPair } from '@pilgrim/core/catalogue/tested-pair';
 import { synchronousSpeed } from '@pilgrim/core/motor/synchronous';
 import { referenceLoss } from '@pilgrim/core/stages/profile/drive-loss';
 import type { Catalogue, DriveItem, DrivePart, MotorItem, StarterPart } from '@pilgrim/core/catalogue/catalogue';
@@ -710,6 +711,21 @@ function accessories(): DrivePart[] {
   return [...perAmpere, ...resistors, ring];
 }
 
+/** Some of the small sizes were tested, with their relay and a breaker one size up. */
+const pairs = (): TestedPair[] =>
+  [
+    [25, 24, 60],
+    [32, 32, 80],
+    [40, 38, 100],
+  ].map(([contactor, relay, breaker]) => ({
+    device: `Bulwark breaker ${breaker} A`,
+    contactor: `lt-${contactor}`,
+    relay: `wd-${relay}`,
+    coordination: 'type 2',
+    current: 65_000,
+    voltage: 480,
+  }));
+
 /** The whole demo catalogue; the same on every machine. */
 export function demoCatalogue(seed = 2026): Catalogue {
   const random = seeded(seed);
@@ -720,5 +736,6 @@ export function demoCatalogue(seed = 2026): Catalogue {
     drives: drives(random),
     parts: parts(random),
     accessories: accessories(),
+    pairs: pairs(),
   };
 }

@@ -34,6 +34,22 @@ test('the starter: what it is built of, and the coordination its consequence ask
   await expect(starter).toContainText('three devices');
 });
 
+test('what the catalogue has as tested together is no longer only proposed', async ({ page }) => {
+  await visit(page, `${await copyOfDemo(page, 'PU-205', 'CAB-5')}/protection`);
+  await field(page, 'protection.consequence').selectOption('process');
+  const coordination = page.locator('[data-value="starter.coordination"]');
+  await expect(coordination).toContainText('type 2');
+  await expect(finding(page, 'protection.pair-untested')).toHaveCount(0);
+  await coordination.getByRole('button').click();
+  await expect(page.getByRole('dialog', { name: 'Working of Coordination wanted' })).toContainText(
+    'Tested together by their maker',
+  );
+  await page.keyboard.press('Escape');
+  // Continuity of service was not tested.
+  await field(page, 'protection.consequence').selectOption('safety');
+  await expect(finding(page, 'protection.pair-untested')).toContainText('Bulwark breaker 60 A');
+});
+
 test('more circuits side by side want a larger cable, a better way of laying it a smaller one', async ({ page }) => {
   await visit(page, `${await copyOfDemo(page, 'BP-3', 'CAB-1')}/protection`);
   const size = page.locator('[data-value="protection.conductorSize"]').first();

@@ -3,6 +3,7 @@ import { drivePartKinds, drivePartSchema, searchedOfDrivePart, type DrivePart } 
 import { driveItemSchema, searchedOfDrive, type DriveItem } from './drive-item.ts';
 import type { Searched } from './item.ts';
 import { motorItemSchema, searchedOfMotor, type MotorItem } from './motor-item.ts';
+import { testedPairSchema } from './tested-pair.ts';
 import { searchedOfPart, starterPartSchema, type StarterPart } from './starter-part.ts';
 
 export type { DriveItem, DrivePart, MotorItem, StarterPart };
@@ -14,6 +15,8 @@ export const catalogueSchema = z.strictObject({
   drives: z.array(driveItemSchema).max(5000),
   parts: z.array(starterPartSchema).max(5000),
   accessories: z.array(drivePartSchema).max(5000).default([]),
+  /** What was tested together. */
+  pairs: z.array(testedPairSchema).max(5000).default([]),
 });
 
 export type Catalogue = Readonly<z.infer<typeof catalogueSchema>>;
@@ -29,4 +32,12 @@ export function searched(item: Item): Searched {
   return isDrivePart(item) ? searchedOfDrivePart(item) : searchedOfPart(item);
 }
 
-export const emptyCatalogue: Catalogue = { name: '', currency: '', motors: [], drives: [], parts: [], accessories: [] };
+export const emptyCatalogue: Catalogue = {
+  name: '',
+  currency: '',
+  motors: [],
+  drives: [],
+  parts: [],
+  accessories: [],
+  pairs: [],
+};

@@ -77,6 +77,12 @@ export const findings = declared({
     clear: 'Feed the coils with 24 V dc of its own supply, hold them by a ride-through relay, or start more gently.',
     field: 'protection.control',
   },
+  'protection.pair-untested': {
+    severity: 'caution',
+    basis: 'IEC 60947-4-1 9.3.4 (from memory); the maker’s table decides',
+    clear: 'Take device, contactor and relay as one row of the maker’s table, and add it to the catalogue.',
+    field: 'protection.consequence',
+  },
   'protection.wire-gap': {
     severity: 'caution',
     basis: 'IEC 60364-4-43 434.5.2; ICEA P-32-382 (from memory); IEC 60947-4-1 Table 2',

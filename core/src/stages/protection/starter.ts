@@ -1,6 +1,7 @@
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 import { ownStart, type Circuit } from './asked-of-protection.ts';
 import { controlOf } from './control.ts';
+import { coordinationOf } from './coordination.ts';
 import type { Flag } from './findings.ts';
 import { IN_WINDING } from '../starting/overload-dial.ts';
 import type { StarterValues } from './starter-values.ts';
@@ -22,7 +23,7 @@ export const softStarterRating = (running: number, limit: number, seconds: numbe
 /** What the starter is built of and must carry; nothing for a drive. */
 export function starterOf(
   circuit: Circuit,
-  { values: { overloadDial }, isOverload }: Worked,
+  { values: { overloadDial, branchDevice }, isOverload }: Worked,
   flag: Flag,
 ): StarterValues {
   const { starting, onDrive, brief, nameplateCurrent, motor } = circuit;
@@ -33,7 +34,7 @@ export function starterOf(
   const own = ownStart(circuit);
   return {
     architecture: wording(builtOf(circuit, isOverload), { origin: 'chosen', source: PRACTICE }),
-    coordination: coordinationOf(circuit),
+    coordination: coordinationOf(circuit, branchDevice?.text, flag),
     contactorCurrent: contactorOf(circuit),
     ...controlOf(circuit, flag),
     ...(overloadDial ? { relayDial: overloadDial } : {}),
@@ -74,23 +75,6 @@ function builtOf({ starting: { method }, brief }: Circuit, isOverload: boolean):
       return isOverload ? `two devices: ${first}, ${contactors}` : `three devices: ${first}, ${contactors}${relay}`;
     }
   }
-}
-
-/** By what a welded contactor would cost: common practice, the words of IEC 60947-4-1. */
-function coordinationOf({ brief, supply }: Circuit): Value<string> {
-  const { consequence } = brief.job.protection;
-  const fault = supply.source ? ' at the short-circuit current of its place' : '';
-  const words = {
-    parts: ['type 1', 'After a short circuit parts are changed before it runs again.'],
-    process: ['type 2', 'After a short circuit it runs on; contacts may be parted by hand.'],
-    safety: ['continuity of service', 'Only a short circuit may trip it. Fire and safety codes decide: defer to them.'],
-  } as const;
-  const [type, says] = words[consequence];
-  return wording(type, {
-    origin: 'chosen',
-    source: `IEC 60947-4-1; by its consequence: ${PRACTICE}`,
-    note: `${says} Proposed: it counts only as the maker tested device, contactor and relay together${fault}.`,
-  });
 }
 
 function contactorOf(circuit: Circuit): Value {

@@ -1,0 +1,60 @@
+import { coordinations, type Coordination, type TestedPair } from '../../catalogue/tested-pair.ts';
+import { formatQuantity } from '../../ground/quantity/format.ts';
+import { PRACTICE, wording, type Value } from '../../ground/value.ts';
+import type { Circuit } from './asked-of-protection.ts';
+import { faultAtBus, holds, kiloAmperes } from './fault.ts';
+import type { Flag } from './findings.ts';
+
+/** By what a welded contactor would cost: common practice, the words of IEC 60947-4-1. */
+const wanted = {
+  parts: ['type 1', 'After a short circuit parts are changed before it runs again.'],
+  process: ['type 2', 'After a short circuit it runs on; contacts may be parted by hand.'],
+  safety: ['continuity of service', 'Only a short circuit may trip it. Fire and safety codes decide: defer to them.'],
+} as const satisfies Readonly<Record<string, readonly [Coordination, string]>>;
+
+/** Coordination by its consequence: proposed, unless the catalogue has the parts as tested together for what may flow here. */
+export function coordinationOf(circuit: Circuit, device: string | undefined, flag: Flag): Value<string> {
+  const { brief, supply } = circuit;
+  const [type, says] = wanted[brief.job.protection.consequence];
+  const fault = faultAtBus(circuit)?.value;
+  const pair = testedFor(circuit, device, type, fault);
+  const there = fault === undefined ? '' : ` at the short-circuit current of its place`;
+  if (!pair && type !== 'type 1')
+    flag(
+      'protection.pair-untested',
+      `${type.charAt(0).toUpperCase()}${type.slice(1)} is wanted; no table of the catalogue has ${device ?? 'a device'} with this contactor and relay as tested so${fault === undefined ? '' : ` for ${kiloAmperes(fault)}`}.`,
+    );
+  const volts = supply.values.voltage?.text ?? '';
+  const proof = pair
+    ? `Tested together by their maker: ${pair.coordination}, ${kiloAmperes(pair.current)} at ${formatQuantity(pair.voltage, 'voltage', brief.job.school)}, here ${volts}.`
+    : `Proposed: it counts only as the maker tested device, contactor and relay together${there}.`;
+  return wording(type, {
+    origin: pair ? 'looked up' : 'chosen',
+    source: pair ? 'catalogue' : `IEC 60947-4-1; by its consequence: ${PRACTICE}`,
+    note: `${says} ${proof}`,
+  });
+}
+
+/** The pair of the catalogue that holds the picked parts, at least so well coordinated, for the current and voltage here. */
+function testedFor(
+  { catalogue, pick, supply, motor }: Circuit,
+  device: string | undefined,
+  type: Coordination,
+  fault: number | undefined,
+): TestedPair | undefined {
+  const parts = (pick.starter?.parts ?? []).map(({ part }) => part);
+  const idsOf = (kind: string): string[] => parts.filter((part) => part.kind === kind).map(({ id }) => id);
+  const [contactors, relays] = [idsOf('contactor'), idsOf('overload relay')];
+  const volts = supply.values.voltage?.value ?? motor.voltage;
+  const rank = (each: Coordination): number => coordinations.indexOf(each);
+  return catalogue.pairs.find(
+    (pair) =>
+      pair.device.toLowerCase() === device?.toLowerCase() &&
+      contactors.length > 0 &&
+      contactors.every((id) => id === pair.contactor) &&
+      relays.every((id) => id === pair.relay) &&
+      rank(pair.coordination) >= rank(type) &&
+      pair.voltage >= volts * 0.999 &&
+      (fault === undefined || holds(pair.current, fault)),
+  );
+}
