@@ -101,4 +101,40 @@ describe('schedules', () => {
     expect(schedulesOf([]).schedules.every(({ rows }) => rows.length === 0)).toBe(true);
     expect(read([solved({})], 'Devices')).toEqual([]);
   });
+
+  it('list the motors of a voltage as a panel: 34 A and a quarter more for the largest of three is 110.5 A (430.24)', () => {
+    const three = ['P-1', 'P-2', 'P-3'].map((tag) => solved({ ...there, tag }));
+    const rows = read(three, 'Panels');
+    expect(rows.map((row) => [row['Circuit'], row['Current of its wires'], row['Its device']])).toEqual([
+      ['P-1', '34.0 A', '90.0 A at most'],
+      ['P-2', '34.0 A', '90.0 A at most'],
+      ['P-3', '34.0 A', '90.0 A at most'],
+      // 430.62: 90 A and the other two, 158 A; the standard size below is 150.
+      ['Feeder, if all hang on it', '111 A at least', '150 A at most'],
+    ]);
+    expect(rows[3]?.['Note']).toContain('3 circuits');
+    // A drive counts with its input; another voltage hangs elsewhere, and one motor alone is no panel.
+    const driven = solved({ ...there, tag: 'P-4', starting: { method: 'drive' } });
+    const input = Number(driven.solution.values['protection.driveInputAmpacity']?.value) / 1.25;
+    const [, own] = read([three[0] ?? driven, driven], 'Panels');
+    expect(Number.parseFloat(own?.['Current of its wires'] ?? '')).toBeCloseTo(input, 0);
+    const elsewhere = solved({ ...there, tag: 'P-5', supply: { ...there.supply, voltage: '460 V' } });
+    expect(read([three[0] ?? driven, elsewhere], 'Panels')).toEqual([]);
+    // By IEC what runs at once is summed; of a device whose rating is not known nothing is said.
+    const iec = ['Q-1', 'Q-2'].map((tag) =>
+      solved({
+        tag,
+        school: 'IEC',
+        situation: { kind: 'starter' },
+        nameplate: { power: '15 kW', speed: '1470', voltages: '400', currents: '28', frequency: '50' },
+        load: { torque: '60 N·m', torqueKind: 'variable', speed: '1470', inertia: '0.2 kg·m²' },
+        supply: { voltage: '400 V' },
+        place: { hazardous: 'no' },
+        starting: { method: 'direct' },
+      }),
+    );
+    const feeder = read(iec, 'Panels').at(-1);
+    expect(feeder?.['Current of its wires']).toMatch(/^56\.0 A at least$/);
+    expect(feeder?.['Note']).toContain('is not said');
+  });
 });

@@ -149,12 +149,12 @@ test('cables, devices and settings of a job and of its site are kept as PDF, XLS
     `${site}/schedules.xlsx`,
   );
   const sheets = await readXlsxFile(Buffer.from(await (await request.get(`${site}/schedules.xlsx`)).body()));
-  expect(sheets.map(({ sheet }) => sheet)).toEqual(['Cables', 'Devices', 'Settings', 'Notes']);
+  expect(sheets.map(({ sheet }) => sheet)).toEqual(['Cables', 'Devices', 'Panels', 'Settings', 'Notes']);
   const cables = sheets[0]?.data.map((row) => String(row[0])) ?? [];
   expect(cables).toEqual(expect.arrayContaining(['BP-3-W1', 'KA-2-W1', 'KA-2-W2']));
   // The stopped job is told, not listed.
   expect(cables.some((cable) => cable.startsWith('VF-12'))).toBe(false);
-  expect(sheets[3]?.data.map(([note]) => String(note)).join(' ')).toContain('Left out, stopped. VF-12: Hazardous area');
+  expect(sheets[4]?.data.map(([note]) => String(note)).join(' ')).toContain('Left out, stopped. VF-12: Hazardous area');
   for (const address of [`${job}/schedules.pdf`, `${site}/schedules.pdf`]) {
     const paper = await request.get(address);
     expect(paper.headers()['content-type']).toBe('application/pdf');

@@ -1,4 +1,5 @@
 import type { Job } from '../job/job.ts';
+import { panelsOf } from './panels.ts';
 import { settingsOf } from './sheet.ts';
 import type { Solution } from './solution.ts';
 
@@ -16,7 +17,9 @@ export interface Schedules {
   readonly leftOut: readonly string[];
 }
 
-export type Scheduled = Pick<Solution, 'values' | 'findings'> & { readonly details: Partial<Solution['details']> };
+export type Scheduled = Pick<Solution, 'values' | 'findings' | 'chosen'> & {
+  readonly details: Partial<Solution['details']>;
+};
 
 const CABLES = [
   'Cable',
@@ -33,6 +36,7 @@ const CABLES = [
   'Decided by',
 ];
 const DEVICES = ['Item', 'What', 'Device', 'Rating or setting', 'Short circuit there', 'For'];
+const PANELS = ['Voltage', 'Circuit', 'Current of its wires', 'Its device', 'Note'];
 const SETTINGS = ['Item', 'Group', 'Setting', 'Value', 'From'];
 
 /**
@@ -49,6 +53,7 @@ export function schedulesOf(jobs: readonly { readonly job: Job; readonly solutio
     schedules: [
       { title: 'Cables', heads: CABLES, rows: rowsOf(cables) },
       { title: 'Devices', heads: DEVICES, rows: rowsOf(devices) },
+      { title: 'Panels', heads: PANELS, rows: panels(taken) },
       { title: 'Settings', heads: SETTINGS, rows: rowsOf(settings) },
     ],
     leftOut: jobs.flatMap(({ job, solution }) => {
@@ -156,6 +161,27 @@ function devices(job: Job, solution: Scheduled): string[][] {
     .filter(([, , device, rating]) => device !== '' || rating !== '')
     .map(([item, ...rest]) => [numberOf(job, item), ...rest, drives]);
 }
+
+/** Every circuit of a panel, and under them what feeds it if all of them hang there. */
+const panels = (jobs: Parameters<typeof panelsOf>[0]): string[][] =>
+  panelsOf(jobs).flatMap(({ voltage, circuits, feeder }) => [
+    ...circuits.map(({ name, current, device }) => [
+      voltage,
+      name,
+      current.text,
+      device ? `${device.text} at most` : '',
+      '',
+    ]),
+    [
+      voltage,
+      'Feeder, if all hang on it',
+      feeder.feederAmpacity ? `${feeder.feederAmpacity.text} at least` : '',
+      feeder.feederDeviceMax ? `${feeder.feederDeviceMax.text} at most` : (feeder.feederDevice?.text ?? ''),
+      [feeder.feederAmpacity?.working.note, (feeder.feederDeviceMax ?? feeder.feederDevice)?.working.note]
+        .filter(Boolean)
+        .join(' '),
+    ],
+  ]);
 
 function settings(job: Job, solution: Scheduled): string[][] {
   const read = reader(solution);

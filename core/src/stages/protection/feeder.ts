@@ -1,17 +1,20 @@
 import { fuseRatings, gGGates, standardRatings } from '../../ground/tables/index.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import type { OptionBrief } from '../stage.ts';
 import type { Circuit } from './asked-of-protection.ts';
 import { largestDevice } from './nec/nec-device.ts';
 import type { ProtectionValues } from './values.ts';
 
+export type Feeder = Pick<Partial<ProtectionValues>, 'feederAmpacity' | 'feederDeviceMax' | 'feederDevice'>;
+
 /** A circuit on the feeder. */
-interface OnFeeder {
+export interface OnFeeder {
   readonly name: string;
   readonly kind: 'motor' | 'continuous' | 'other';
   /** A of its wires. */
   readonly current: Value;
-  /** A of its own short-circuit device; undefined where it was not typed. */
+  /** A of its own short-circuit device; undefined where it is not known. */
   readonly device: Value | undefined;
 }
 
@@ -56,18 +59,28 @@ export function feederOf(
   if (!current) return {};
   const all = circuitsOn(circuit, { current, device });
   if (all.length === 0) return {};
-  return circuit.brief.job.school === 'NEMA' ? byNec(circuit, all) : byIec(circuit, all);
+  const { school, protection } = circuit.brief.job;
+  return school === 'NEMA'
+    ? feederByNec(all, protection.device, (each) => largestDevice(each, circuit))
+    : feederByIec(all, circuit.brief.given.protection.simultaneity);
 }
 
-/** NEC 430.24 and 430.62: the largest motor a quarter more, the largest device and what else runs beside it. */
-function byNec(circuit: Circuit, all: readonly OnFeeder[]): Partial<ProtectionValues> {
-  const { school, protection } = circuit.brief.job;
+/**
+ * NEC 430.24 and 430.62: the largest motor a quarter more, the largest device and what else runs beside it. `largestFor` says the largest
+ * device that a motor whose device is not known may have.
+ */
+export function feederByNec(
+  all: readonly OnFeeder[],
+  kind: OptionBrief['job']['protection']['device'],
+  largestFor: (current: Value) => Value | undefined,
+): Feeder {
+  const school = 'NEMA';
   const motors = all.filter(({ kind }) => kind === 'motor');
   const largest = largestOf(motors, ({ current }) => current.value);
   const continuous = sum(all.filter(({ kind }) => kind === 'continuous'));
   const devices = motors.map((each) => ({
     each,
-    device: each.device ?? largestDevice(each.current, circuit),
+    device: each.device ?? largestFor(each.current),
     assumed: each.device === undefined,
   }));
   const before = largestOf(devices, ({ device }) => device?.value ?? 0);
@@ -81,7 +94,7 @@ function byNec(circuit: Circuit, all: readonly OnFeeder[]): Partial<ProtectionVa
   if (!before?.device) return { feederAmpacity: ampacity };
   const most = before.device.value + total - before.each.current.value;
   const rating = standardRatings.rows
-    .filter((row) => protection.device !== 'inverse time breaker' || row['fuse_only'] !== true)
+    .filter((row) => kind !== 'inverse time breaker' || row['fuse_only'] !== true)
     .map((row) => Number(row['rating']))
     .findLast((each) => each <= most + 1e-9);
   const guessed = devices.filter(({ assumed, device }) => assumed && device).length;
@@ -102,9 +115,8 @@ function byNec(circuit: Circuit, all: readonly OnFeeder[]): Partial<ProtectionVa
 }
 
 /** What runs at the same time, and a fuse that lets those behind it clear alone. */
-function byIec({ brief }: Circuit, all: readonly OnFeeder[]): Partial<ProtectionValues> {
-  const { school } = brief.job;
-  const share = brief.given.protection.simultaneity;
+export function feederByIec(all: readonly OnFeeder[], share: Value | undefined): Feeder {
+  const school = 'IEC';
   const at = share?.value ?? 1;
   const demand = at * sum(all);
   const ampacity = quantity(demand, 'current', school, {

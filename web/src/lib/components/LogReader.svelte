@@ -105,7 +105,7 @@
   }
 </script>
 
-<details class="rounded-lg border bg-card px-4">
+<details class="rounded-lg border bg-card px-3">
   <summary class="min-h-11 cursor-pointer py-2.5 text-sm font-semibold text-quiet">{title}</summary>
   <div class="space-y-3 pb-4">
     <div>

@@ -13,8 +13,8 @@
 
 <section class="flex flex-wrap items-center gap-2 rounded-lg border bg-card px-3 py-2" aria-label="Schedules">
   <p class="min-w-0 grow text-sm">
-    <strong>Cables, devices and settings</strong> of {of} as schedules, for who buys, wires and sets. A stopped job is left
-    out and told.
+    <strong>Cables, devices, panels and settings</strong> of {of} as schedules, for who buys, wires and sets. A stopped job
+    is left out and told.
   </p>
   {#each formats as [format, name] (format)}
     <Button

@@ -1,7 +1,7 @@
 import { columns, writeRow } from '@pilgrim/core/register/columns';
 import { registeredMotorSchema } from '@pilgrim/core/register/registered-motor';
 import Papa from 'papaparse';
-import type { RegisterFormat } from './register-formats.ts';
+import type { RegisterFormat } from './file-types.ts';
 import { workbook } from './workbook.ts';
 
 /** The register as a file, from stored motors as JSON text. Cells that a spreadsheet would run as a formula are quoted. */

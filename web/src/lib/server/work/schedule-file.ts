@@ -2,7 +2,7 @@ import { schedulesOf } from '@pilgrim/core/solve/schedules';
 import { deferral } from '@pilgrim/core/stages/handover/cautions';
 import Papa from 'papaparse';
 import { readKept, type KeptText } from './kept.ts';
-import type { ScheduleFormat } from './schedule-formats.ts';
+import type { ScheduleFormat } from './file-types.ts';
 import { schedulesPdf } from './schedules-pdf.ts';
 import { workbooks } from './workbook.ts';
 

@@ -8,7 +8,7 @@ import { readKept, type KeptText } from './kept.ts';
 import { plainPhoto, type Photo } from './plain-photo.ts';
 import { readCatalogue, type CatalogueRead } from './read-catalogue.ts';
 import { registerFile } from './register-file.ts';
-import type { RegisterFormat } from './register-formats.ts';
+import type { RegisterFormat } from './file-types.ts';
 import { scheduleFile, type ScheduleTask } from './schedule-file.ts';
 import { selectionPdf } from './selection-pdf.ts';
 

@@ -1,4 +1,5 @@
 import { revisionText } from '$lib/server/jobs';
+import { fileResponse, plainName } from '$lib/server/work/file-types';
 import { beside } from '$lib/server/work/pool';
 import type { RequestHandler } from './$types';
 
@@ -19,8 +20,5 @@ export const GET: RequestHandler = async ({ params, url, request }) => {
     const [oldest] = papers.keys();
     if (papers.size > KEPT && oldest !== undefined) papers.delete(oldest);
   }
-  const name = (tag || 'job').replaceAll(/[^\w-]+/g, '-').slice(0, 40);
-  return new Response(bytes, {
-    headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}-selection.pdf"` },
-  });
+  return fileResponse(bytes, `${plainName(tag || 'job')}-selection`, 'pdf');
 };
