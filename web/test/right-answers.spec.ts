@@ -66,7 +66,9 @@ test('dial and ceiling stand apart, control of the flow is asked, and two curren
   await openStage(page, 'situation');
   await page.getByText('Tag, title, site and rules').click();
   await field(page, 'currency').fill('EUR');
+  await page.getByRole('button', { name: /Elsewhere: 1 stop/ }).click();
   await expect(finding(page, 'money.currency')).toContainText('Stop');
+  await page.keyboard.press('Escape');
   await openStage(page, 'money');
   await fill(page, { 'money.exchangeRate': '0.92' });
   await expect(finding(page, 'money.currency')).toBeHidden();
