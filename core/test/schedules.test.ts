@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { emptyJob, solve, type JobInput } from '../src/index.ts';
+import { emptyJob, solve, solveByBoth, type JobInput } from '../src/index.ts';
 import { schedulesOf } from '../src/solve/schedules.ts';
 import { demo } from './demo.ts';
 import { plate } from './round-prices.ts';
@@ -106,9 +106,9 @@ describe('schedules', () => {
     const three = ['P-1', 'P-2', 'P-3'].map((tag) => solved({ ...there, tag }));
     const rows = read(three, 'Panels');
     expect(rows.map((row) => [row['Circuit'], row['Current of its wires'], row['Its device']])).toEqual([
-      ['P-1', '34.0 A', '90.0 A at most'],
-      ['P-2', '34.0 A', '90.0 A at most'],
-      ['P-3', '34.0 A', '90.0 A at most'],
+      ['P-1', '34.0 A', '90.0 A'],
+      ['P-2', '34.0 A', '90.0 A'],
+      ['P-3', '34.0 A', '90.0 A'],
       // 430.62: 90 A and the other two, 158 A; the standard size below is 150.
       ['Feeder, if all hang on it', '111 A at least', '150 A at most'],
     ]);
@@ -136,5 +136,25 @@ describe('schedules', () => {
     const feeder = read(iec, 'Panels').at(-1);
     expect(feeder?.['Current of its wires']).toMatch(/^56\.0 A at least$/);
     expect(feeder?.['Note']).toContain('is not said');
+  });
+
+  it('count on a feeder 34 A with a device of 90 by the code; by IEC the motor’s own current with the fuses that carry its start', () => {
+    const { values } = solveByBoth(emptyJob({ ...there, protection: { shortCircuit: 'gG' } }), demo);
+    expect(values['protection.feederCurrent']?.value).toBe(34);
+    expect(values['protection.deviceRating']?.value).toBe(90);
+    expect(values['other.feederCurrent']?.value).toBe(values['pick.motorCurrent']?.value);
+    expect(`Fuses gG ${values['other.deviceRating']?.value} A`).toBe(values['other.branchDevice']?.text);
+    // A drive counts with its input.
+    const driven = solveByBoth(emptyJob({ ...there, starting: { method: 'drive' } }), demo);
+    expect(Number(driven.values['protection.feederCurrent']?.value) * 1.25).toBeCloseTo(
+      Number(driven.values['protection.driveInputAmpacity']?.value),
+      9,
+    );
+  });
+
+  it('says of a dial that was typed that it was', () => {
+    const [dial] = read([solved({ ...there, protection: { dial: '29 A' } })], 'Settings');
+    expect(dial).toMatchObject({ Setting: 'Current', Value: '29.0 A', From: 'as typed' });
+    expect(read([solved(there)], 'Settings')[0]?.['From']).toBe('what the motor asks');
   });
 });

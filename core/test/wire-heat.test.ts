@@ -4,6 +4,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Gate } from '../src/stages/protection/iec/device.ts';
 import { wireHeatOf } from '../src/stages/protection/nec/nec-conductor.ts';
+import { emptyCatalogue, emptyJob, solve, type JobInput } from '../src/index.ts';
+import { plate } from './round-prices.ts';
 import { gapOf } from '../src/stages/protection/wire-heat.ts';
 import { tripTime } from '../src/stages/starting/trip-curve.ts';
 
@@ -23,6 +25,24 @@ describe('what a wire of Article 310 bears', () => {
     // 250 kcmil are 126.7 mm²; from 60 °C, which lies as far below as 150 °C.
     expect(Math.sqrt(wire('250', metal, '60')) / 126.7 / k).toBeGreaterThan(0.86);
     expect(Math.sqrt(wire('250', metal, '60')) / 126.7 / k).toBeLessThan(1.01);
+  });
+});
+
+describe('the wire behind the relay', () => {
+  it('is that of the leads of a star-delta start: 72 % of 34 A are 10 AWG of 10 380 circular mils; the line’s 42.5 A are 6 AWG at 60 °C terminals', () => {
+    const job = {
+      situation: { kind: 'replace' },
+      nameplate: plate,
+      supply: { voltage: '480 V' },
+      load: { torque: '25 lb·ft', torqueKind: 'variable', speed: '1770', inertia: '4 lb·ft²' },
+      place: { hazardous: 'no', ambient: '30 °C' },
+    } as const;
+    const heat = (method: string) =>
+      solve(emptyJob({ ...job, starting: { method, leads: '6' } } as JobInput), emptyCatalogue).details
+        .shortCircuitDevice?.wireHeat;
+    expect(heat('star-delta')).toBeCloseTo(wire('10', 'copper', '75'), 6);
+    expect(heat('direct')).toBeCloseTo(wire('6', 'copper', '75'), 6);
+    expect(wire('10', 'copper', '75')).toBeCloseTo(10_380 ** 2 * 0.0297 * Math.log10(384 / 309), -1);
   });
 });
 

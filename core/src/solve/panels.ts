@@ -1,5 +1,5 @@
 import type { Job } from '../job/job.ts';
-import { quantity, type Value } from '../ground/value.ts';
+import type { Value } from '../ground/value.ts';
 import { feederByIec, feederByNec, type Feeder, type OnFeeder } from '../stages/protection/feeder.ts';
 import type { Solution } from './solution.ts';
 
@@ -17,23 +17,16 @@ const figureOf = ({ values }: Solved, id: string): Value | undefined => {
   return found && typeof found.value === 'number' ? (found as Value) : undefined;
 };
 
-/** What its wires to the panel carry: of a drive its input, without the quarter that the code adds to it (NEC 430.122(A)). */
-function currentOf({ school }: Job, solution: Solved): Value | undefined {
-  const least = figureOf(solution, 'protection.driveInputAmpacity');
-  if (!least) return figureOf(solution, 'protection.wireCurrent');
-  return school === 'IEC' ? least : quantity(least.value / 1.25, 'current', school, { source: least.working.source });
-}
-
 /** Panels of the motors that are told apart by voltage, each of two circuits or more; the largest motor counts once. */
 export function panelsOf(jobs: readonly { readonly job: Job; readonly solution: Solved }[]): readonly Panel[] {
   const found = jobs.flatMap(({ job, solution }) => {
-    const [current, voltage] = [currentOf(job, solution), figureOf(solution, 'supply.voltage')];
+    const [current, voltage] = [figureOf(solution, 'protection.feederCurrent'), figureOf(solution, 'supply.voltage')];
     if (!current || !voltage) return [];
     const circuit: OnFeeder = {
       name: job.tag || job.title || 'Untitled',
       kind: 'motor',
       current,
-      device: figureOf(solution, 'protection.branchDeviceMax'),
+      device: figureOf(solution, 'protection.deviceRating'),
     };
     return [
       {

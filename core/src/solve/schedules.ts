@@ -72,8 +72,8 @@ const reader =
   (id: string): string =>
     values[id]?.text ?? '';
 
-/** Whether the option starts its motor by a drive. */
-const isDriven = (solution: Scheduled): boolean => reader(solution)('starting.method') === 'drive';
+/** Whether the circuit was worked out as one behind a drive. */
+const isDriven = ({ values }: Scheduled): boolean => values['protection.driveOverloadCurrent'] !== undefined;
 
 function cables(job: Job, solution: Scheduled): string[][] {
   const read = reader(solution);
@@ -165,13 +165,7 @@ function devices(job: Job, solution: Scheduled): string[][] {
 /** Every circuit of a panel, and under them what feeds it if all of them hang there. */
 const panels = (jobs: Parameters<typeof panelsOf>[0]): string[][] =>
   panelsOf(jobs).flatMap(({ voltage, circuits, feeder }) => [
-    ...circuits.map(({ name, current, device }) => [
-      voltage,
-      name,
-      current.text,
-      device ? `${device.text} at most` : '',
-      '',
-    ]),
+    ...circuits.map(({ name, current, device }) => [voltage, name, current.text, device?.text ?? '', '']),
     [
       voltage,
       'Feeder, if all hang on it',
@@ -185,8 +179,14 @@ const panels = (jobs: Parameters<typeof panelsOf>[0]): string[][] =>
 
 function settings(job: Job, solution: Scheduled): string[][] {
   const read = reader(solution);
+  const dial = solution.values['protection.overloadDial'];
   const relay = [
-    ['Relay', 'Current', read('protection.overloadDial'), 'what the motor asks'],
+    [
+      'Relay',
+      'Current',
+      read('protection.overloadDial'),
+      dial?.origin === 'given' ? 'as typed' : 'what the motor asks',
+    ],
     ['Relay', 'Class', read('protection.overloadDial') && read('starter.tripClass'), 'what the start asks'],
   ].filter(([, , value]) => value !== '');
   return [

@@ -2,8 +2,9 @@ import { coordinations, type Coordination, type TestedPair } from '../../catalog
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { PRACTICE, wording, type Value } from '../../ground/value.ts';
 import type { Circuit } from './asked-of-protection.ts';
-import { faultAtBus, holds, kiloAmperes } from './fault.ts';
+import { holds, kiloAmperes } from './fault.ts';
 import type { Flag } from './findings.ts';
+import type { ProtectionValues } from './values.ts';
 
 /** By what a welded contactor would cost: common practice, the words of IEC 60947-4-1. */
 const wanted = {
@@ -13,12 +14,16 @@ const wanted = {
 } as const satisfies Readonly<Record<string, readonly [Coordination, string]>>;
 
 /** Coordination by its consequence: proposed, unless the catalogue has the parts as tested together for what may flow here. */
-export function coordinationOf(circuit: Circuit, device: string | undefined, flag: Flag): Value<string> {
+export function coordinationOf(
+  circuit: Circuit,
+  { branchDevice, faultCurrent }: Partial<ProtectionValues>,
+  flag: Flag,
+): Value<string> {
   const { brief, supply } = circuit;
   const [type, says] = wanted[brief.job.protection.consequence];
-  const fault = faultAtBus(circuit)?.value;
+  const [device, fault] = [branchDevice?.text, faultCurrent?.value];
   const pair = testedFor(circuit, device, type, fault);
-  const there = fault === undefined ? '' : ` at the short-circuit current of its place`;
+  const there = fault === undefined ? '' : ' at the short-circuit current of its place';
   if (!pair && type !== 'type 1')
     flag(
       'protection.pair-untested',

@@ -49,7 +49,7 @@ function ownCurrent({ onDrive, pick, brief }: Circuit, wires: Value | undefined)
     : quantity(input, 'current', brief.job.school, { origin: 'looked up', source: 'catalogue' });
 }
 
-/** Feeder of several motors; nothing where this one hangs alone. */
+/** What the circuit counts with on a feeder, and the feeder itself where something else hangs on it. */
 export function feederOf(
   circuit: Circuit,
   wires: Value | undefined,
@@ -57,12 +57,15 @@ export function feederOf(
 ): Partial<ProtectionValues> {
   const current = ownCurrent(circuit, wires);
   if (!current) return {};
+  const own = { feederCurrent: current, ...(device ? { deviceRating: device } : {}) };
   const all = circuitsOn(circuit, { current, device });
-  if (all.length === 0) return {};
+  if (all.length === 0) return own;
   const { school, protection } = circuit.brief.job;
-  return school === 'NEMA'
-    ? feederByNec(all, protection.device, (each) => largestDevice(each, circuit))
-    : feederByIec(all, circuit.brief.given.protection.simultaneity);
+  const feeder =
+    school === 'NEMA'
+      ? feederByNec(all, protection.device, (each) => largestDevice(each, circuit))
+      : feederByIec(all, circuit.brief.given.protection.simultaneity);
+  return { ...own, ...feeder };
 }
 
 /**

@@ -21,11 +21,7 @@ export const softStarterRating = (running: number, limit: number, seconds: numbe
   running * Math.max(1, Math.sqrt((limit ** 2 * seconds) / (SOFT.multiple ** 2 * SOFT.seconds)));
 
 /** What the starter is built of and must carry; nothing for a drive. */
-export function starterOf(
-  circuit: Circuit,
-  { values: { overloadDial, branchDevice }, isOverload }: Worked,
-  flag: Flag,
-): StarterValues {
+export function starterOf(circuit: Circuit, { values, isOverload }: Worked, flag: Flag): StarterValues {
   const { starting, onDrive, brief, nameplateCurrent, motor } = circuit;
   const { method } = starting;
   if (onDrive || method === undefined || method === 'drive') return {};
@@ -34,10 +30,10 @@ export function starterOf(
   const own = ownStart(circuit);
   return {
     architecture: wording(builtOf(circuit, isOverload), { origin: 'chosen', source: PRACTICE }),
-    coordination: coordinationOf(circuit, branchDevice?.text, flag),
+    coordination: coordinationOf(circuit, values, flag),
     contactorCurrent: contactorOf(circuit),
     ...controlOf(circuit, flag),
-    ...(overloadDial ? { relayDial: overloadDial } : {}),
+    ...(values.overloadDial ? { relayDial: values.overloadDial } : {}),
     ...(tripClass
       ? { tripClass: wording(tripClass.value, { source: tripClass.working.source, note: 'As the start needs it.' }) }
       : {}),

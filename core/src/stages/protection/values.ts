@@ -36,6 +36,10 @@ export const values = {
   loopImpedanceMax: figure('resistance', 'That loop, at most'),
   groundingConductor: phrase('Grounding conductor', { sheet: 'Settings and wiring' }),
   conduit: phrase('Conduit', { sheet: 'Settings and wiring' }),
+  /** What it counts with on a feeder: of its drive’s input where it has one. */
+  feederCurrent: figure('current', 'Counts on a feeder', { unseen: true }),
+  /** Of its short-circuit device, for what stands before it. */
+  deviceRating: figure('current', 'Rating of its device', { unseen: true }),
   /** Of what hangs on the same feeder, this motor among it. */
   feederAmpacity: figure('current', 'Feeder, at least', { sheet: 'Settings and wiring' }),
   feederDeviceMax: figure('current', 'Feeder device, at most', { sheet: 'Settings and wiring' }),

@@ -1,6 +1,5 @@
 import { fallingRoot } from '../../ground/numeric.ts';
 import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
-import { IN_WINDING } from '../starting/overload-dial.ts';
 import { classTimes } from '../starting/trip-class.ts';
 import { tripTime } from '../starting/trip-curve.ts';
 import { ADIABATIC } from './adiabatic.ts';
@@ -45,7 +44,7 @@ function opensInTime(opens: readonly Gate[], heat: number): number {
   return slow[0] ** (1 - share) * fast[0] ** share;
 }
 
-/** Currents that neither relay nor device cuts off before the wire is damaged, as far as they can flow. */
+/** Currents that neither relay nor device cuts off before the wire behind them is damaged, as far as they can flow. */
 export function checkWire(
   { device, wireHeat }: Worked,
   circuit: Circuit,
@@ -55,9 +54,8 @@ export function checkWire(
   const start = ownStart(circuit);
   if (!device || wireHeat === undefined || dial === undefined || !start) return;
   const { school } = circuit.brief.job;
-  const onLine = circuit.starting.method === 'star-delta' ? dial / IN_WINDING : dial;
   const { slowest } = classTimes(start.relayClass);
-  const gap = gapOf((amperes) => tripTime(slowest, amperes / onLine), wireHeat, device.opens);
+  const gap = gapOf((amperes) => tripTime(slowest, amperes / dial), wireHeat, device.opens);
   if (!gap || (fault !== undefined && gap.from >= fault)) return;
   const shown = (amperes: number): string => formatQuantity(amperes, 'current', school);
   const to = Math.min(gap.to, fault ?? gap.to);

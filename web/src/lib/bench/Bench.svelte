@@ -50,16 +50,18 @@
   >
     {@render picture?.()}
     {#if layout === 'above'}<FieldGrid fields={sheet.fields} {store} look={looks[layout]} part="folds" />{/if}
-    <Figures
-      values={store.solution.values}
-      {stage}
-      declared={sheet.values}
-      currency={store.document.currency}
-      whole={(id: string) => store.whole(id)}
-      left={(id: string) =>
-        store.solution.details.readouts.every((readout) => readout.id !== id) &&
-        store.echo(id)?.read !== store.solution.values[id]?.text}
-    />
+    <Late>
+      <Figures
+        values={store.solution.values}
+        {stage}
+        declared={sheet.values}
+        currency={store.document.currency}
+        whole={(id: string) => store.whole(id)}
+        left={(id: string) =>
+          store.solution.details.readouts.every((readout) => readout.id !== id) &&
+          store.echo(id)?.read !== store.solution.values[id]?.text}
+      />
+    </Late>
   </div>
 </div>
 {#if children}<div class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-3"><Late {children} /></div>{/if}

@@ -5,9 +5,11 @@ let worker: Worker | undefined;
 let asked = 0;
 const waiting = new Map<number, { readonly done: (svg: string) => void; readonly fail: () => void }>();
 
-/** What is waited for cannot be had: each chart draws itself. */
+/** What is waited for cannot be had: each chart draws itself; the next one asks another worker. */
 function giveUp(event: Event): void {
   event.preventDefault();
+  worker?.terminate();
+  worker = undefined;
   for (const { fail } of waiting.values()) fail();
   waiting.clear();
 }
@@ -15,7 +17,8 @@ function giveUp(event: Event): void {
 function start(): Worker {
   const started = new ChartWorker();
   started.onmessage = ({ data: { id, svg } }: MessageEvent<ChartAnswer>) => {
-    waiting.get(id)?.done(svg);
+    if (svg === undefined) waiting.get(id)?.fail();
+    else waiting.get(id)?.done(svg);
     waiting.delete(id);
   };
   started.onerror = giveUp;

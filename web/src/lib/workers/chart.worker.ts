@@ -18,7 +18,8 @@ export interface ChartQuestion {
 }
 export interface ChartAnswer {
   readonly id: number;
-  readonly svg: string;
+  /** Undefined where it could not be drawn. */
+  readonly svg: string | undefined;
 }
 
 // What a label takes is measured with the letters of the page.
@@ -49,4 +50,7 @@ function svgOf({ option, width, height, grips, look }: ChartQuestion): string {
 }
 
 onmessage = ({ data }: MessageEvent<ChartQuestion>) =>
-  void loaded.then(() => postMessage({ id: data.id, svg: svgOf(data) } satisfies ChartAnswer));
+  void loaded
+    .then(() => svgOf(data))
+    .catch(() => undefined)
+    .then((svg) => postMessage({ id: data.id, svg } satisfies ChartAnswer));

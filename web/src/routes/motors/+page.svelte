@@ -1,5 +1,5 @@
 <script lang="ts">
-  import MotorList from '$lib/components/MotorList.svelte';
+  import MotorList from './MotorList.svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import Button from 'flowbite-svelte/Button.svelte';

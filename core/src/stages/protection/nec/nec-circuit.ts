@@ -46,6 +46,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
   const breaker = device && chosenBreaker(device, circuit, flag);
   const ground = device && grounding(device, conductor, circuit, run.byCurrent);
   const conduit = conductor && ground && conduitFor(conductor.size, ground.size);
+  const leads = leadsOf(codeCurrent, circuit);
   const drive = driveSide(circuit);
   checkConductors(least, conductor, drive, circuit, flag);
   const values = {
@@ -54,7 +55,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
     conductorMinAmpacity: least,
     ...(conductor ? { conductorSize: conductor.name, conductorAmpacity: conductor.carries } : {}),
     ...run.values,
-    ...leadsOf(codeCurrent, circuit),
+    ...leads.values,
     ...(device ? { branchDeviceMax: device } : {}),
     ...(breaker ? { branchDevice: breaker } : {}),
     ...(ground ? { groundingConductor: ground.name } : {}),
@@ -71,7 +72,9 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
     device && brief.job.protection.device === 'inverse time breaker'
       ? { name: `breaker ${device.value} A`, ...atOnce(magneticBand(device.value)) }
       : undefined;
-  const wireHeat = conductor && !onDrive ? wireHeatOf(conductor.size, brief.job.protection) : undefined;
+  // The relay of a star-delta start guards the leads behind it.
+  const guarded = onDrive ? undefined : (leads.conductor ?? conductor);
+  const wireHeat = guarded && wireHeatOf(guarded.size, brief.job.protection);
   return { values, device: drawn, wireHeat, rating: device, isOverload: false };
 }
 
@@ -153,8 +156,11 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
 /** Wires between a star-delta starter and its motor carry this share of 125 % each: 1.25/√3, NEC 430.22(C). */
 const SIX_LEADS = 0.72;
 
-function leadsOf(current: Value, { brief, motor, starting, onDrive, holds }: Circuit): Partial<ProtectionValues> {
-  if (onDrive || starting.method !== 'star-delta') return {};
+function leadsOf(
+  current: Value,
+  { brief, motor, starting, onDrive, holds }: Circuit,
+): { readonly conductor: Conductor | undefined; readonly values: Partial<ProtectionValues> } {
+  if (onDrive || starting.method !== 'star-delta') return { conductor: undefined, values: {} };
   const least = quantity(SIX_LEADS * current.value, 'current', brief.job.school, {
     formula: 'I_z = 0.72\\,I',
     from: { I: current },
@@ -162,7 +168,7 @@ function leadsOf(current: Value, { brief, motor, starting, onDrive, holds }: Cir
     note: `Each of the six leads between starter and motor. ${holds}`,
   });
   const conductor = smallestConductor(brief, least, { designLetter: motor.designLetter });
-  return { leadAmpacity: least, ...(conductor ? { leadConductor: conductor.name } : {}) };
+  return { conductor, values: { leadAmpacity: least, ...(conductor ? { leadConductor: conductor.name } : {}) } };
 }
 
 interface DriveSide {

@@ -2,7 +2,7 @@ import type { Schedule } from '@pilgrim/core/solve/schedules';
 import { cautions } from '@pilgrim/core/stages/handover/cautions';
 import pdfmake from 'pdfmake';
 import type { Content } from 'pdfmake/interfaces';
-import { boxed, cell, prepare, printable, QUIET } from './selection-pdf.ts';
+import { boxed, cell, prepare, printable, QUIET } from './pdf.ts';
 
 interface Asked {
   readonly title: string;

@@ -10,7 +10,7 @@ export const GET: RequestHandler = async ({ params, request }) => {
   if (!site) error(404, 'There is no such site.');
   const { jobs, total } = await jobsOfSite(site.name);
   return schedules(
-    { title: site.name, paper: site.paper, jobs, more: total - jobs.length },
+    { jobs, site: { name: site.name, paper: site.paper, more: total - jobs.length } },
     params.format,
     site.name,
     request.signal,

@@ -6,8 +6,8 @@
     type SortingState,
     type Updater,
   } from '@tanstack/svelte-table';
-  import type { PageData } from '../../routes/motors/$types';
-  import TableCard from './TableCard.svelte';
+  import type { PageData } from './$types';
+  import TableCard from '$lib/components/TableCard.svelte';
 
   type MotorRow = PageData['motors'][number];
 
