@@ -119,6 +119,9 @@ describe('a feeder by IEC', () => {
     expect(value(feeder, 'protection.feederAmpacity')).toBeCloseTo(88, 9);
     expect(value(feeder, 'protection.feederDevice')).toBe('Fuses gG 200 A or larger');
     expect(value(feeder, 'protection.feederDeviceMax')).toBeUndefined();
+    // 1.5 · 210 would be 315 A itself.
+    const fuse = String(value(iec(others({ current: '60 A', device: '210 A' })), 'protection.feederDevice'));
+    expect(Number(/gG (\d+) A/.exec(fuse)?.[1])).toBeGreaterThanOrEqual(1.6 * 210);
   });
   it('this motor’s own fuse counts; without any the current decides', () => {
     const own = iec(others({ current: '5 A' }));

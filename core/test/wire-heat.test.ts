@@ -97,6 +97,16 @@ describe('amperes at which nothing opens before the wire is damaged', () => {
     );
   });
 
+  it('end where a fuse of 580 A in 5 s and 1450 A in 0.1 s opens before 476 100 A²s: at 1011 A, straight on logarithmic scales', () => {
+    const [fuse = []] = devices;
+    const gap = gapOf((amperes) => tripTime(20, amperes / 28), 476_100, fuse);
+    // ln 0.02 / ln 2.5 = −4.269: 5 (I/580)^−4.269 = 476 100/I² at I = (5 · 580^4.269 / 476 100)^(1/2.269).
+    const steep = -Math.log(0.02) / Math.log(2.5);
+    expect(gap?.to).toBeCloseTo(((5 * 580 ** steep) / 476_100) ** (1 / (steep - 2)), 6);
+    expect(gap?.to).toBeCloseTo(1011, 0);
+    expect(gap?.from).toBeCloseTo(308.6, 1);
+  });
+
   it('are never more with a larger wire or a faster relay', () => {
     fc.assert(
       fc.property(settings, fc.double({ min: 1, max: 4, noNaN: true }), ({ dial, slowest, heat, opens }, more) => {
