@@ -98,6 +98,18 @@ test('what is wrong elsewhere is a count that opens', async ({ page }) => {
   await expect(page).toHaveURL(/#field-/);
 });
 
+test('on a narrow screen what is wrong is told at the top and one press away', async ({ page }) => {
+  await page.setViewportSize({ width: 768, height: 1024 });
+  await page.goto(`${await demoJob(page, 'VF-12')}/place`);
+  const told = page.getByRole('main').getByRole('link', { name: /^■?\s*\d+ stops?/ });
+  await expect(told).toBeInViewport();
+  await told.click();
+  const findings = page.getByRole('complementary', { name: 'What is wrong and what is missing' });
+  await expect(findings).toBeFocused();
+  await expect(findings.locator('[data-finding]').first()).toBeInViewport();
+  await accessible(page);
+});
+
 test('an empty stage shows what would stand there and leads to what makes it', async ({ page }) => {
   await startJob(page, 'new', 'M-2', 'Nothing known yet');
   await openStage(page, 'load');

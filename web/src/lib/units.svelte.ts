@@ -40,9 +40,10 @@ class UnitsWanted {
     return this.#other ? this.#other.inUnits(school, result) : result;
   }
 
-  /** Words of something that has its own units. */
+  /** Words of something that has its own units; no figure leaves its unit. */
   said(text: string): string {
-    return this.wanted && this.#other ? this.#other.inUnitsOf(this.wanted, text) : text;
+    const own = this.wanted && this.#other ? this.#other.inUnitsOf(this.wanted, text) : text;
+    return own.replaceAll(/(?<=\d) (?=(?:A|V|hp|kW)\b)/g, '\u00a0');
   }
 }
 

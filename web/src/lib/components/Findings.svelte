@@ -4,6 +4,7 @@
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import type { StageName } from '@pilgrim/core/ground/stage-names';
   import { fieldAt } from '@pilgrim/core/job/places';
+  import { countOf, countsOf } from '$lib/job/finding-counts';
   import { addressIn, fieldId, reach } from '$lib/job/reach';
 
   interface Props {
@@ -24,17 +25,6 @@
       { title: 'Would sharpen it', list: missing.filter(({ kind }) => kind === 'sharpens') },
     ].filter(({ list }) => list.length > 0),
   );
-  const count = (list: readonly Finding[], severity: Finding['severity']): number =>
-    list.filter((each) => each.severity === severity).length;
-  const counts = (list: readonly Finding[]): string =>
-    [
-      plural(count(list, 'stop'), 'stop'),
-      plural(count(list, 'caution'), 'caution'),
-      plural(count(list, 'note'), 'note'),
-    ]
-      .filter((each) => !each.startsWith('0'))
-      .join(' · ') || 'nothing found';
-  const plural = (number: number, word: string): string => `${number} ${word}${number === 1 ? '' : 's'}`;
   const looks = {
     stop: { edge: 'border-s-stop', word: 'Stop', colour: 'text-stop' },
     caution: { edge: 'border-s-caution', word: 'Caution', colour: 'text-caution' },
@@ -95,16 +85,16 @@
     bind:this={heading}
     data-testid="findings-count"
   >
-    Here: {counts(here)}
+    Here: {countsOf(here)}
   </h2>
   {#each here as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(finding)}{/each}
   {#if elsewhere.length > 0}
     <button
       type="button"
-      class={`min-h-9 text-left text-sm font-semibold underline decoration-dotted underline-offset-4 pointer-coarse:min-h-11 ${count(elsewhere, 'stop') > 0 ? 'text-stop' : 'text-quiet'}`}
+      class={`min-h-9 text-left text-sm font-semibold underline decoration-dotted underline-offset-4 pointer-coarse:min-h-11 ${countOf(elsewhere, 'stop') > 0 ? 'text-stop' : 'text-quiet'}`}
       aria-haspopup="dialog"
       onclick={() => (asked = opened = true)}
-      >{count(elsewhere, 'stop') > 0 ? '■ ' : ''}Elsewhere: {counts(elsewhere)}</button
+      >{countOf(elsewhere, 'stop') > 0 ? '■ ' : ''}Elsewhere: {countsOf(elsewhere)}</button
     >
   {/if}
   {#each lists as { title, list } (title)}
@@ -133,7 +123,7 @@
       onoutroend={({ currentTarget }) => currentTarget.close()}
     >
       <div class="space-y-2">
-        <h2 class="pe-10 text-lg font-bold">Elsewhere: {counts(elsewhere)}</h2>
+        <h2 class="pe-10 text-lg font-bold">Elsewhere: {countsOf(elsewhere)}</h2>
         {#each elsewhere as finding, index (`${finding.code}-${finding.field ?? ''}-${index}`)}{@render one(
             finding,
           )}{/each}

@@ -12,6 +12,7 @@
   import UnitsButton from '$lib/components/UnitsButton.svelte';
   import { working } from '$lib/components/working.svelte';
   import { useJobStore } from '$lib/job/context';
+  import { countOf, countsOf } from '$lib/job/finding-counts';
   import { addressIn, reach } from '$lib/job/reach';
   import { sheetOf } from '$lib/job/sheets';
   import { stageViews } from '$lib/stages/views';
@@ -25,6 +26,7 @@
   const stage = $derived((params.stage ?? 'situation') as StageName);
   $effect.pre(() => void (store.at = stage));
   const sheet = $derived(data.sheet);
+  const found = $derived(store.solution.findings);
   /** An option without a drive says so itself. */
   const asked = $derived(isAsked(store.document, stage));
   const next = $derived(stageNames[stageNames.indexOf(stage) + 1]);
@@ -149,6 +151,12 @@
     <div class="mb-2 flex flex-wrap items-baseline gap-x-3">
       <h1 class="text-lg font-bold">{stageTitles[stage]}</h1>
       <p class="text-sm text-quiet">{sheet.lead}</p>
+      <!-- Beside a narrow work there is no room for what is wrong: it stands under it, and here is told and led to. -->
+      <a
+        href="#findings"
+        class={`ms-auto flex min-h-9 items-center text-sm font-semibold underline underline-offset-4 lg:hidden pointer-coarse:min-h-11 ${countOf(found, 'stop') > 0 ? 'text-stop' : countOf(found, 'caution') > 0 ? 'text-caution' : 'text-sea'}`}
+        >{countOf(found, 'stop') > 0 ? '■ ' : countOf(found, 'caution') > 0 ? '△ ' : ''}{countsOf(found)}</a
+      >
     </div>
     {#if !asked}
       <p class="mb-3 rounded-lg border bg-card px-4 py-2 text-sm" data-testid="not-asked">
@@ -170,7 +178,7 @@
     </p>
   </main>
 
-  <aside class="findings border-s bg-paper" aria-label="What is wrong and what is missing">
+  <aside class="findings border-s bg-paper" id="findings" tabindex="-1" aria-label="What is wrong and what is missing">
     <Findings {store} {stage} {base} />
   </aside>
 </div>
