@@ -1,15 +1,32 @@
 import { onMount } from 'svelte';
 
-const waiting: (() => void)[] = [];
+const waiting: Record<'inView' | 'outOfSight', (() => void)[]> = { inView: [], outOfSight: [] };
+let channel: MessageChannel | undefined;
+let busy = false;
 
 function next(): void {
-  waiting.shift()?.();
-  if (waiting.length > 0) setTimeout(next);
+  const task = waiting.inView.shift() ?? waiting.outOfSight.shift();
+  busy = task !== undefined;
+  if (!task) return;
+  call();
+  task();
 }
 
-/** Does something soon, in a task of its own, so that the browser answers in between. */
-export function inTurn(task: () => void): void {
-  if (waiting.push(task) === 1) setTimeout(next);
+/** A message comes as a task of its own, and unlike a timer at once. */
+function call(): void {
+  if (!channel) {
+    channel = new MessageChannel();
+    channel.port1.onmessage = next;
+  }
+  channel.port2.postMessage(undefined);
+}
+
+/** Does something soon, in a task of its own, so that the browser answers in between; what is in view comes first. */
+export function inTurn(task: () => void, where: keyof typeof waiting = 'outOfSight'): void {
+  waiting[where].push(task);
+  if (busy) return;
+  busy = true;
+  call();
 }
 
 /** Says when something that is out of sight is drawn: after the page has come to life, in its turn. */

@@ -3,14 +3,16 @@
   import '../app.css';
   import ThemeProvider from 'flowbite-svelte/ThemeProvider.svelte';
   import { onMount, type Snippet } from 'svelte';
+  import { inTurn } from '$lib/later.svelte';
   import { units } from '$lib/units.svelte';
 
   let { children }: { children: Snippet } = $props();
 
-  // Tests wait for it; until then controls that need scripts are disabled.
+  // Tests wait for it; until then nothing takes a press.
   onMount(() => {
     units.resume();
-    document.documentElement.dataset['hydrated'] = 'true';
+    // After everything in view has come to life.
+    inTurn(() => (document.documentElement.dataset['hydrated'] = 'true'));
   });
 </script>
 

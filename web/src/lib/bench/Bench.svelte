@@ -5,6 +5,7 @@
   import Figures from '$lib/components/Figures.svelte';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import type { Sheet } from '$lib/job/sheets';
+  import InTurn from '$lib/components/InTurn.svelte';
   import Late from '$lib/components/Late.svelte';
   import Readouts from './Readouts.svelte';
 
@@ -35,20 +36,22 @@
 </script>
 
 <!-- A stage as a bench: what it comes to, what can be turned, and the picture of it, in one view. -->
-<Readouts {store} {stage} declared={sheet.values} />
+<InTurn><Readouts {store} {stage} declared={sheet.values} /></InTurn>
 {@render top?.()}
 <div class={`grid grid-cols-[minmax(0,1fr)] items-start gap-3 ${columns[layout]}`}>
   <!-- On a narrow screen the picture comes first; where the fields are the picture, they do. -->
   <div class={layout === 'beside' ? 'order-2 lg:order-1' : undefined}>
-    {@render before?.()}
-    <FieldGrid fields={sheet.fields} {store} look={looks[layout]} {...layout === 'above' ? { part: 'first' } : {}} />
-    {@render after?.()}
+    <InTurn>
+      {@render before?.()}
+      <FieldGrid fields={sheet.fields} {store} look={looks[layout]} {...layout === 'above' ? { part: 'first' } : {}} />
+      {@render after?.()}
+    </InTurn>
   </div>
   <div
     class={`grid grid-cols-[minmax(0,1fr)] gap-3 ${layout === 'beside' ? 'order-1 lg:order-2' : ''}`}
     data-testid="picture"
   >
-    {@render picture?.()}
+    <InTurn>{@render picture?.()}</InTurn>
     {#if layout === 'above'}<FieldGrid fields={sheet.fields} {store} look={looks[layout]} part="folds" />{/if}
     <Late>
       <Figures

@@ -4,6 +4,7 @@
   import { stageNames, type StageName } from '@pilgrim/core/ground/stage-names';
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
   import Findings from '$lib/components/Findings.svelte';
+  import InTurn from '$lib/components/InTurn.svelte';
   import OptionBar from '$lib/components/OptionBar.svelte';
   import SaveNotice from '$lib/components/SaveNotice.svelte';
   import Spine from '$lib/components/Spine.svelte';
@@ -142,10 +143,10 @@
         △ {store.trouble}
       </p>
     {/if}
-    <TrainStrip train={store.solution.train} {base} />
+    <InTurn><TrainStrip train={store.solution.train} {base} /></InTurn>
   </div>
 
-  <Spine stages={store.solution.stages} current={stage} {base} />
+  <InTurn><Spine stages={store.solution.stages} current={stage} {base} /></InTurn>
 
   <main id="main" class="bench min-w-0 p-3" onfocusin={() => store.warm()}>
     <div class="mb-2 flex flex-wrap items-baseline gap-x-3">
@@ -164,7 +165,7 @@
         again when the situation changes.
       </p>
     {/if}
-    {#key stage}<data.View {store} {base} {sheet} />{/key}
+    {#key stage}<InTurn><data.View {store} {base} {sheet} /></InTurn>{/key}
     <p class="mt-4 flex flex-wrap gap-3">
       {#if next}
         <a class="flex min-h-11 items-center rounded-lg border px-4 text-sea hover:bg-wash" href={`${base}/${next}`}
@@ -179,7 +180,7 @@
   </main>
 
   <aside class="findings border-s bg-paper" id="findings" tabindex="-1" aria-label="What is wrong and what is missing">
-    <Findings {store} {stage} {base} />
+    <InTurn><Findings {store} {stage} {base} /></InTurn>
   </aside>
 </div>
 
