@@ -59,9 +59,9 @@ it('each stage brings what its screen draws, two figures of small print come eve
     starting: ['loadCurve', 'starting'],
     pick: ['chosenDrive', 'chosenMotor', 'drives', 'motors', 'need', 'outlines', 'starter'],
     drive: ['drivePictures', 'profile'],
-    protection: ['bothSchools', 'shortCircuitDevice', 'starting'],
+    protection: ['bothSchools', 'scheme', 'shortCircuitDevice', 'starting'],
     money: ['bill'],
-    handover: ['drivePictures', 'rules'],
+    handover: ['drivePictures', 'rules', 'scheme'],
   };
   const empty = {
     ...{

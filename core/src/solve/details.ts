@@ -11,6 +11,7 @@ import type { PickResult } from '../stages/pick/pick.ts';
 import type { MotorNeed } from '../stages/pick/motor-rules.ts';
 import type { MoneyResult } from '../stages/money/money.ts';
 import type { DevicePicture } from '../stages/protection/protection.ts';
+import type { Scheme } from '../stages/protection/diagram/scheme.ts';
 import type { BothAnswers } from '../stages/protection/side-by-side.ts';
 import type { PlaceResult } from '../stages/place/place.ts';
 import type { FlowCurve, FlowPicture, ProfilePoint } from '../stages/profile/profile-result.ts';
@@ -63,6 +64,8 @@ export interface Details {
   /** The circuit as both schools answer it. */
   readonly bothSchools: readonly BothAnswers[];
   readonly shortCircuitDevice: DevicePicture | undefined;
+  /** What power and control circuit are drawn from. */
+  readonly scheme: Scheme | undefined;
   /** What the drive carries, reaches, sends back and is set to. */
   readonly drivePictures: ReturnType<DriveResult['drawn']>;
 }
@@ -100,6 +103,7 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
   bill: ['money'],
   bothSchools: ['protection'],
   shortCircuitDevice: ['protection'],
+  scheme: ['protection', 'handover'],
   drivePictures: ['drive', 'handover'],
 };
 
@@ -133,6 +137,7 @@ export const noDetails: Omit<Details, 'warming' | 'pricing' | 'readouts'> = {
   bill: [],
   bothSchools: [],
   shortCircuitDevice: undefined,
+  scheme: undefined,
   drivePictures: undefined,
 };
 
@@ -147,6 +152,7 @@ const late = [
   'drives',
   'bothSchools',
   'shortCircuitDevice',
+  'scheme',
   'drivePictures',
 ] as const satisfies (keyof Details)[];
 const later = (stage: StageName): readonly (typeof late)[number][] =>

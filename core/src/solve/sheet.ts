@@ -3,6 +3,7 @@ import { formatNumber } from '../ground/quantity/format.ts';
 import type { Job } from '../job/job.ts';
 import { letters } from '../job/places.ts';
 import type { Solution } from './solution.ts';
+import type { Scheme } from '../stages/protection/diagram/scheme.ts';
 import type { Setting } from '../stages/drive/settings.ts';
 import type { AnyValue } from '../stages/stage.ts';
 import { sheetSections } from '../stages/declared-value.ts';
@@ -46,6 +47,8 @@ export interface SelectionSheet {
   readonly compared: ComparedOptions;
   /** What is set in the drive, in the order its keypad asks; on a page of its own. Empty without a drive. */
   readonly settings: readonly Setting[];
+  /** What its circuits are drawn from; undefined where nothing is to be built: a stop, or nothing known. */
+  readonly scheme: Scheme | undefined;
   /** Why this motor, drive or starter, and what came next. */
   readonly reasons: readonly string[];
   readonly findings: readonly Finding[];
@@ -143,6 +146,7 @@ export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
     ].filter((section) => section.rows.length > 0),
     compared: comparedOf(solution, job.currency),
     settings: settingsOf(solution),
+    scheme: findings.some(({ severity }) => severity === 'stop') ? undefined : solution.details.scheme,
     reasons: reasonsOf(solution, job.handover.why?.trim() ?? ''),
     findings,
     needed: missing.flatMap(({ kind, message }) => (kind === 'sharpens' ? [] : [message])),

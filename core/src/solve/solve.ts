@@ -172,6 +172,7 @@ function detailsOf(
   const poles = once(() => comparePoles(brief, load, frequency, catalogue));
   const flow = once(profile.drawn);
   const device = once(chosen.results.protection.drawn);
+  const scheme = once(chosen.results.protection.scheme);
   const both = once(() => sideBySide(chosen.results.protection.values, chosen.results.protection.other()));
   const drivePictures = once(chosen.results.drive.drawn);
   return {
@@ -222,6 +223,9 @@ function detailsOf(
     },
     get shortCircuitDevice() {
       return device();
+    },
+    get scheme() {
+      return scheme();
     },
     get drivePictures() {
       return drivePictures();

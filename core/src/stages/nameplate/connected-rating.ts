@@ -26,7 +26,15 @@ export interface ConnectedRating {
   /** False while a plate of several voltages does not say which one is connected. */
   readonly voltageKnown: boolean;
   /** The speeds of a two-speed plate, and which of them is in force. */
-  readonly speeds?: { readonly all: readonly Value[]; readonly chosen: number; readonly settled: boolean };
+  readonly speeds?: {
+    readonly all: readonly Value[];
+    /** At each of them; undefined where the plate does not tell them apart. */
+    readonly currents: readonly (Value | undefined)[];
+    readonly chosen: number;
+    readonly settled: boolean;
+    /** The starter switches between them; the fastest is chosen. */
+    readonly both: boolean;
+  };
   /** The plate’s own rating, where it runs at another frequency with the same volts per hertz. */
   readonly shiftedFrom?: { readonly voltage: Value; readonly frequency: Value; readonly power: Value | undefined };
   readonly doubts: readonly ('pairing' | 'several ratings' | 'frequency assumed')[];
@@ -137,8 +145,18 @@ export function connectedRating(given: Inputs['given'], job: Pick<Job, 'school' 
     const [first] = all;
     if (!first || all.length < 2 || all.length === frequencies.length) return undefined;
     if (all.every((each) => distance(each.value, first.value) < TWO_SPEED)) return undefined;
-    const named = { ask: -1, first: 0, second: 1 }[job.nameplate.speedInForce];
-    return { all, chosen: Math.min(Math.max(0, named), all.length - 1), settled: named >= 0 };
+    const { speedInForce } = job.nameplate;
+    const fastest = all.reduce((most, each, index) => (each.value > (all[most]?.value ?? 0) ? index : most), 0);
+    const named = { ask: -1, first: 0, second: 1, both: fastest }[speedInForce];
+    const each = currents.flat();
+    const told = groups.flat().length === 1 && each.length === all.length;
+    return {
+      all,
+      currents: all.map((_, index) => (told ? each[index] : undefined)),
+      chosen: Math.min(Math.max(0, named), all.length - 1),
+      settled: named >= 0,
+      both: speedInForce === 'both',
+    };
   }
 }
 
@@ -231,8 +249,8 @@ function pairedCurrent(
   speeds: ConnectedRating['speeds'],
 ): Value | undefined {
   // A two-speed plate prints a current for each speed at one voltage.
-  if (speeds && voltages.flat().length === 1 && currents.flat().length === speeds.all.length)
-    return currents.flat()[speeds.chosen];
+  const ofSpeed = speeds?.currents[speeds.chosen];
+  if (ofSpeed) return ofSpeed;
   if (currents.length === voltages.length) {
     const group = currents[g] ?? [];
     return group.length === voltages[g]?.length ? group[i] : group.at(-1);

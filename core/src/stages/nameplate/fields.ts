@@ -70,12 +70,13 @@ export const fields = {
       ['ask', 'Not chosen'],
       ['first', 'The first on the plate'],
       ['second', 'The second'],
+      ['both', 'Both, switched by the starter'],
     ],
     {
       label: 'Speed in question',
       usual: 'ask',
       asked: twoSpeed,
-      note: 'Which speed of a two-speed plate is replaced or driven',
+      note: 'Which speed of a two-speed plate is replaced or driven, or both',
     },
   ),
   serviceFactor: quantity('count', {

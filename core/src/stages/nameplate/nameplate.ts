@@ -31,8 +31,8 @@ export interface NameplateResult extends StageResult<NameplateValues> {
   readonly voltages: readonly Value[];
   /** False while a plate of several voltages does not say which one is connected. */
   readonly voltageKnown: boolean;
-  /** The plate is of a motor with more than one speed. */
-  readonly multispeed: boolean;
+  /** Of a plate with more than one speed. */
+  readonly speeds: ConnectedRating['speeds'];
   /** The plate’s own rating, where it runs at another frequency with the same volts per hertz. */
   readonly shiftedFrom: ConnectedRating['shiftedFrom'];
   readonly open: boolean;
@@ -102,7 +102,7 @@ export function nameplate(brief: Brief): NameplateResult {
     clues: recovery.clues,
     voltages: rating.voltages,
     voltageKnown: rating.voltageKnown,
-    multispeed: rating.speeds !== undefined,
+    speeds: rating.speeds,
     shiftedFrom: rating.shiftedFrom,
     open: known.open,
   };

@@ -35,6 +35,17 @@ export interface Circuit extends ProtectionOn {
 /** Power factor of a standing motor. Common practice, no published source. */
 export const STANDING_POWER_FACTOR = 0.3;
 
+/** A motor of which both speeds are used, by its plate. */
+export const bothSpeeds = ({ motor, nameplate: { speeds } }: Circuit): NameplateResult['speeds'] =>
+  motor.kind === 'plate' && speeds?.both ? speeds : undefined;
+
+/** What wires and short-circuit device carry: of two speeds that which takes the most (NEC 430.22(B)). */
+export function mostCurrent(circuit: Circuit): Value {
+  const { nameplateCurrent } = circuit;
+  const currents = bothSpeeds(circuit)?.currents.filter((each) => each !== undefined) ?? [];
+  return currents.reduce((most, each) => (each.value > most.value ? each : most), nameplateCurrent);
+}
+
 /** The start of the circuit by its own way; undefined while that is not known. */
 export const ownStart = ({ starting: { method, bench } }: Pick<Circuit, 'starting'>): Comparison | undefined =>
   method && bench?.comparison(method);

@@ -87,6 +87,18 @@ const own = perOption({
       group: 'Contactor',
     },
   ),
+  winding: choice(
+    [
+      ['tapped', 'One winding, tapped'],
+      ['two', 'Two windings'],
+    ],
+    {
+      label: 'Its two speeds come from',
+      usual: 'tapped',
+      asked: is('nameplate.speedInForce', 'both'),
+      note: 'Windings of a motor of which both speeds are used; other ratios than 2:1 come from two',
+    },
+  ),
   hardShare: quantity('fraction', {
     label: 'Of its starts inched or plugged',
     min: 0,

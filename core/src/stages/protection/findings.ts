@@ -52,6 +52,23 @@ export const findings = declared({
     clear: 'Run conductors in parallel, sized by a licensed person, or bring the circuit into cooler air.',
     field: 'protection.conductor',
   },
+  'protection.speeds-start': {
+    severity: 'caution',
+    basis: PRACTICE,
+    clear: 'Start it direct at its lower speed, or take a drive for both speeds.',
+    field: 'starting.method',
+  },
+  'protection.speed-change': {
+    severity: 'note',
+    basis: PRACTICE,
+    clear: 'Set the timer longer than it takes to run down to the lower speed.',
+  },
+  'protection.speed-current': {
+    severity: 'caution',
+    basis: 'NEC 430.32, IEC 60947-4-1: each speed by its own current',
+    clear: 'Type both currents in the order of the speeds: 44/20 A.',
+    field: 'nameplate.currents',
+  },
   'protection.drop': {
     severity: 'caution',
     basis: 'NEC 210.19, as a note; Chapter 9 Table 9',

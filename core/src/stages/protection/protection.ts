@@ -1,5 +1,6 @@
 import { notebook, type StageResult } from '../stage.ts';
 import type { Circuit, ProtectionOn } from './asked-of-protection.ts';
+import { schemeOf, type Scheme } from './diagram/scheme.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { once } from '../../ground/remembered.ts';
 import { checkFault, faultAtBus } from './fault.ts';
@@ -20,6 +21,8 @@ export interface ProtectionResult extends StageResult<ProtectionValues> {
   readonly other: () => ProtectionValues;
   /** The short-circuit device over time and current; undefined where there is none to draw. */
   readonly drawn: () => DevicePicture | undefined;
+  /** What its diagrams are drawn from; undefined while no way to start is known. */
+  readonly scheme: () => Scheme | undefined;
 }
 
 /** A and s: what a short-circuit device carries and what opens it, beside the first half-wave of the motor. */
@@ -48,6 +51,7 @@ export function protection(on: ProtectionOn): ProtectionResult {
       starter: {},
       other: () => NOTHING,
       drawn: () => undefined,
+      scheme: () => undefined,
     };
   }
   // Until a drive is there the motor is protected as on the line.
@@ -76,7 +80,8 @@ export function protection(on: ProtectionOn): ProtectionResult {
   const starter = starterOf(circuit, worked, flag);
   const drawn = (): DevicePicture | undefined =>
     device && { ...device, wireHeat, firstWave: circuit.onDrive ? undefined : firstWave(circuit) };
-  return { values, findings, missing, summary, starter, other, drawn };
+  const scheme = (): Scheme | undefined => schemeOf(circuit, worked, starter);
+  return { values, findings, missing, summary, starter, other, drawn, scheme };
 }
 
 function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: ProtectionValues } {

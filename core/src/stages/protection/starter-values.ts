@@ -7,6 +7,8 @@ export const starterValues = {
   /** Of the contactor that carries the most. */
   contactorCurrent: figure('current', 'Contactor, at least', { sheet: 'Settings and wiring' }),
   relayDial: figure('current', 'Its relay set to', { unseen: true }),
+  /** Of the relay that guards the lower of two speeds. */
+  lowDial: figure('current', 'Relay of the lower speed set to', { sheet: 'Settings and wiring' }),
   tripClass: phrase('Its relay', { unseen: true }),
   controlVoltage: phrase('Coils fed by', { sheet: 'Settings and wiring' }),
   /** Of its rated voltage, fed from the bus that the start pulls down. */

@@ -1,5 +1,7 @@
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
-import { ownStart, type Circuit } from './asked-of-protection.ts';
+import { dialShare } from '../starting/overload-dial.ts';
+import { bothSpeeds, ownStart, type Circuit } from './asked-of-protection.ts';
+import { arrangementOf } from './diagram/scheme.ts';
 import { controlOf } from './control.ts';
 import { coordinationOf } from './coordination.ts';
 import type { Flag } from './findings.ts';
@@ -34,6 +36,7 @@ export function starterOf(circuit: Circuit, { values, isOverload }: Worked, flag
     contactorCurrent: contactorOf(circuit),
     ...controlOf(circuit, flag),
     ...(values.overloadDial ? { relayDial: values.overloadDial } : {}),
+    ...lowerSpeed(circuit, flag),
     ...(tripClass
       ? { tripClass: wording(tripClass.value, { source: tripClass.working.source, note: 'As the start needs it.' }) }
       : {}),
@@ -56,21 +59,59 @@ export function starterOf(circuit: Circuit, { values, isOverload }: Worked, flag
   };
 }
 
-function builtOf({ starting: { method }, brief }: Circuit, isOverload: boolean): string {
+function builtOf(circuit: Circuit, isOverload: boolean): string {
   const first = isOverload ? 'motor-protective breaker' : 'short-circuit device';
   const relay = isOverload ? '' : ', overload relay';
-  switch (method) {
+  switch (arrangementOf(circuit)) {
     case 'soft starter':
       return `${first}, isolating contactor, soft starter with bypass${relay}`;
     case 'star-delta':
       return `${first}, main, delta and star contactors interlocked${relay}`;
     case 'autotransformer':
       return `${first}, three contactors, transformer with taps${relay}`;
+    case 'two windings':
+      return `${first}, a contactor and an overload relay for each speed, interlocked`;
+    case 'tapped winding':
+      return `${first}, a contactor and an overload relay for each speed, interlocked, and a contactor for the star point`;
     default: {
-      const contactors = brief.job.starting.reversing === 'yes' ? 'two contactors interlocked' : 'contactor';
+      const contactors = circuit.brief.job.starting.reversing === 'yes' ? 'two contactors interlocked' : 'contactor';
       return isOverload ? `two devices: ${first}, ${contactors}` : `three devices: ${first}, ${contactors}${relay}`;
     }
   }
+}
+
+/** The relay of the lower speed, set to its own current, and what changing down asks (common practice, no published source). */
+function lowerSpeed(circuit: Circuit, flag: Flag): Pick<StarterValues, 'lowDial'> {
+  const speeds = bothSpeeds(circuit);
+  if (!speeds) return {};
+  const { brief, motor, starting } = circuit;
+  if (starting.method !== 'direct')
+    flag(
+      'protection.speeds-start',
+      `Both speeds are wanted; a ${starting.method} is not worked out for two, its wiring is that of one speed.`,
+    );
+  else
+    flag(
+      'protection.speed-change',
+      'Changed down from the higher speed it brakes as a generator: a timer waits until it has slowed down. One relay guards each speed.',
+    );
+  const slow = speeds.all.findIndex((each) => speeds.all.every(({ value }) => each.value <= value));
+  const current = speeds.currents[slow];
+  if (!current) {
+    flag(
+      'protection.speed-current',
+      'The plate does not tell the current of each speed: the relay of the lower one cannot be set.',
+    );
+    return {};
+  }
+  const share = dialShare(brief.job, motor.serviceFactor);
+  return {
+    lowDial: quantity(share * current.value, 'current', brief.job.school, {
+      formula: share === 1 ? 'I_r = I_n' : `I_r = ${share.toFixed(3)}\\,I_n`,
+      from: { I_n: current, n: speeds.all[slow] },
+      source: `NEC 430.32 and IEC 60947-4-1, by the current of that speed: ${PRACTICE}`,
+    }),
+  };
 }
 
 function contactorOf(circuit: Circuit): Value {

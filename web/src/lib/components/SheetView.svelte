@@ -126,6 +126,12 @@
       </tbody>
     </table>
   {/if}
+  {#if sheet.scheme}
+    {@const { scheme } = sheet}
+    <div class="mt-4 break-before-page">
+      {#await import('./Diagrams.svelte') then { default: Diagrams }}<Diagrams {scheme} />{/await}
+    </div>
+  {/if}
   {#if sheet.note}<p class="mt-4 text-sm whitespace-pre-line">{sheet.note}</p>{/if}
 
   <div class="mt-4"><Cautions /></div>

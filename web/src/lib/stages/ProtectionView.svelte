@@ -27,6 +27,10 @@
     currency={props.store.document.currency}
     whole={(id: string) => props.store.whole(id)}
   />
+  {#if props.store.solution.details.scheme}
+    {@const { scheme } = props.store.solution.details}
+    {#await import('$lib/components/Diagrams.svelte') then { default: Diagrams }}<Diagrams {scheme} />{/await}
+  {/if}
   <BothSchools store={props.store} />
   <RowsEditor
     store={props.store}

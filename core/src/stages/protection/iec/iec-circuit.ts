@@ -1,7 +1,7 @@
 import { formatNumber, formatQuantity } from '../../../ground/quantity/format.ts';
 import { disconnection, dropConstants, gGGates, protectiveConductors } from '../../../ground/tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
-import { ownStart, type Circuit } from '../asked-of-protection.ts';
+import { bothSpeeds, mostCurrent, ownStart, type Circuit } from '../asked-of-protection.ts';
 import { IN_WINDING } from '../../starting/overload-dial.ts';
 import type { Worked } from '../worked.ts';
 import { INRUSH } from '../breaker.ts';
@@ -41,7 +41,13 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
   const wire = onDrive ? fed : run;
   const heat = heatFactor(laidBy(brief).insulation, laidBy(brief).metal);
   const wireHeat = wire?.size === undefined ? undefined : (heat * wire.size) ** 2;
-  return { values, device: drawn, wireHeat, rating, isOverload: device?.kind === 'motor breaker' };
+  return {
+    values,
+    device: drawn,
+    wireHeat,
+    rating,
+    isOverload: device?.kind === 'motor breaker' && !bothSpeeds(circuit),
+  };
 }
 
 /** Line current while it starts, A, for how many s, and what stands at first. */
@@ -62,7 +68,7 @@ const SLOW: readonly string[] = ['20', '30', '40'];
 function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
   const { shortCircuit } = circuit.brief.job.protection;
   const { school } = circuit.brief.job;
-  const asked: Asked = { running: circuit.nameplateCurrent.value, ...startOf(circuit) };
+  const asked: Asked = { running: mostCurrent(circuit).value, ...startOf(circuit) };
   if (shortCircuit === 'gG') return gGFuse(asked);
   if (shortCircuit === 'aM') return aMFuse(asked);
   const breaker = motorBreaker(asked);
@@ -80,7 +86,8 @@ function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
       `No motor breaker of the usual ladder holds ${formatQuantity(asked.running, 'current', school)} whose first half-wave reaches ${peak} times it: three devices do.`,
     );
   if (shortCircuit === 'motor breaker') return breaker;
-  return breaker && !slow ? breaker : gGFuse(asked);
+  // The dial of one breaker guards one speed.
+  return breaker && !slow && !bothSpeeds(circuit) ? breaker : gGFuse(asked);
 }
 
 /** What a drive takes surges nowhere; which fuse its maker lists comes first. */
@@ -100,7 +107,7 @@ const motorRun = (circuit: Circuit, device: Device | undefined): SizedRun | unde
         source: 'definition',
         note: 'Each of the six leads.',
       })
-    : nameplateCurrent;
+    : mostCurrent(circuit);
   return sizeRun(circuit, {
     needed,
     powerFactor: motor.powerFactor,
@@ -147,7 +154,8 @@ function valuesOf(
   fed: SizedRun | undefined,
   device: Device | undefined,
 ): Partial<ProtectionValues> {
-  const { brief, nameplateCurrent, holds, motor, supply, starting } = circuit;
+  const { brief, holds, motor, supply, starting } = circuit;
+  const nameplateCurrent = mostCurrent(circuit);
   const { school } = brief.job;
   const volts = supply.values.voltage?.value ?? motor.voltage;
   const dropped = (share: number, current: Value | undefined, most: number, note: string): Value =>

@@ -2,7 +2,7 @@ import { motorCurrent } from '../../../ground/tables/index.ts';
 import { cellValue } from '../../../ground/tables/table.ts';
 import { PRACTICE, type Value } from '../../../ground/value.ts';
 import { horsepowerOf } from '../../../motor/standard-power.ts';
-import type { Circuit } from '../asked-of-protection.ts';
+import { mostCurrent, type Circuit } from '../asked-of-protection.ts';
 
 /** Columns of Table 430.250 with the rated and system voltages each serves. */
 const voltageColumns: readonly (readonly [column: string, low: number, high: number])[] = [
@@ -25,11 +25,10 @@ export function tableFullLoadCurrent(power: number, voltage: number): Value | un
 }
 
 /** Table current, but the nameplate’s for motors of low speed, high torque or several speeds (NEC 430.6(A)(1)). */
-export function currentByCode(
-  table: Value | undefined,
-  { motor, nameplate, nameplateCurrent, holds }: Circuit,
-): Value | undefined {
-  const several = motor.kind === 'plate' && nameplate.multispeed;
+export function currentByCode(table: Value | undefined, circuit: Circuit): Value | undefined {
+  const { motor, nameplate, holds } = circuit;
+  const nameplateCurrent = mostCurrent(circuit);
+  const several = motor.kind === 'plate' && nameplate.speeds !== undefined;
   const slow = motor.poles >= 8 || /^D/i.test(motor.designLetter?.trim() ?? '');
   // Six poles run just below the 1200 r/min the code names: the larger of both.
   const larger = motor.poles === 6 && table !== undefined && nameplateCurrent.value > table.value;

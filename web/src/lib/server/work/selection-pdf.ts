@@ -2,6 +2,7 @@ import { cautions, deferral } from '@pilgrim/core/stages/handover/cautions';
 import type { SelectionSheet, SheetSection } from '@pilgrim/core/solve/sheet';
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { diagramPage } from './diagram-page.ts';
 import { boxed, cell, colours, prepare, printable, QUIET } from './pdf.ts';
 
 const rule = (width: number): Content => ({
@@ -121,6 +122,7 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
       boxed(cautions, deferral),
       { text: 'Figures in italics are estimates.', color: QUIET, margin: [0, 4, 0, 0] },
       ...settingsPage(sheet, pageWidth),
+      ...(sheet.scheme ? diagramPage(sheet.scheme, `${sheet.site} · ${sheet.title}`, pageWidth) : []),
     ],
   };
 }
