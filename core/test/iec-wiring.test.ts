@@ -226,6 +226,34 @@ describe('in a job of 41 A over 60 m', () => {
       found({ supply: { feederLength: '300 m' }, starting: { method: 'soft starter' } }, 'runningDrop')?.value,
     ).toBeLessThanOrEqual(0.05);
   });
+  it('draws the run with the size that each place of it asks for', () => {
+    const [drawn, ...others] = run({}).details.runs;
+    expect(others).toEqual([]);
+    expect(drawn).toMatchObject({ from: 'starter', to: 'motor', wire: '16 mm² copper' });
+    expect(drawn?.length).toMatch(/^60\sm$/);
+    expect(drawn?.lies).toContain('PVC');
+    // 15 % of 231 V: (0.0225 · 60/S · 0.3 + 0.00008 · 60 · 0.954) I
+    const started = run({}).details.starting.find(({ method }) => method === 'direct')?.current ?? 0;
+    const bears = [1.5, 2.5, 4, 6, 10].find((size) => ((0.405 / size + 0.004_58) * started) / 230.94 <= 0.15);
+    const sizes = Object.fromEntries(drawn?.limits.map(({ at, asks, size }) => [`${at}: ${asks}`, size]) ?? []);
+    expect(sizes).toEqual({
+      // 46 A of 10 mm² carry 41; 41 A over 60 m of 4 mm² lose 5.1 %, of 6 mm² 3.4 %.
+      'way: its current': '10 mm² copper',
+      'end: the drop while it runs': '6 mm² copper',
+      'end: the drop while it starts': `${bears} mm² copper`,
+      'end: a fault to earth being cleared': expect.stringMatching(/mm² copper/) as string,
+      'start: the heat of a short circuit': '16 mm² copper',
+    });
+    expect(drawn?.limits.filter(({ decides }) => decides).map(({ asks }) => asks)).toEqual([
+      'the heat of a short circuit',
+    ]);
+    // Without a length nothing is held against its far end; six leads are told.
+    const unknown = run({ supply: { feederLength: '' }, starting: { method: 'star-delta' } }).details.runs[0];
+    expect(unknown).toMatchObject({ to: 'motor, six leads', length: undefined });
+    expect(unknown?.limits.filter(({ at }) => at === 'end')).toEqual([]);
+    // A kilometre of starts: no size of the table.
+    expect(run({ supply: { feederLength: '3000 m' } }).details.runs[0]).toMatchObject({ wire: undefined });
+  });
   it('gives drop, isolator, earth and loop with what they are held against', () => {
     expect(found(aM, 'runningDrop')?.value).toBeCloseTo(0.0208, 4);
     expect(found(aM, 'disconnectCurrent')?.value).toBe(41);

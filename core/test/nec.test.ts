@@ -282,6 +282,31 @@ describe('the run to the motor', () => {
     expect(of('200 ft', 'conduit')?.value).toMatch(/in EMT$/);
     expect(of('', 'runningDrop')).toBeUndefined();
   });
+  it('draws the run with the size that terminals, heat and length ask for', () => {
+    const drawn = (supply: JobInput['supply'], protection: JobInput['protection'] = {}) =>
+      run({ supply, protection }, catalogue).details.runs[0];
+    const sizes = (each: ReturnType<typeof drawn>) => each?.limits.map(({ at, size, decides }) => [at, size, decides]);
+    // 42.5 A: 8 AWG at 75 °C; over 200 ft 10 AWG loses √3 · 34 (1.2 · 0.85 + 0.063 · 0.53) 0.2 = 12.4 V, 2.6 %, over 400 ft 8 AWG 3.4 %.
+    expect(sizes(drawn({ feederLength: '200 ft' }))).toEqual([
+      ['start', '8 AWG', true],
+      ['way', '8 AWG', true],
+      ['end', '10 AWG', false],
+    ]);
+    expect(sizes(drawn({ feederLength: '400 ft' }))).toEqual([
+      ['start', '8 AWG', false],
+      ['way', '8 AWG', false],
+      ['end', '6 AWG', true],
+    ]);
+    // At 45 °C beside three more wires 0.82 · 0.8 of 65 A of 6 AWG are 42.6 A; 60 °C terminals bear 40 A in 8 AWG, 55 in 6.
+    const hot = drawn({ feederLength: '' }, { ambient: '45 °C', conductors: '6', terminals: '60' });
+    expect(sizes(hot)).toEqual([
+      ['start', '6 AWG', true],
+      ['way', '6 AWG', true],
+    ]);
+    expect(hot).toMatchObject({ from: 'panel', wire: '6 AWG copper', length: undefined });
+    expect(hot?.limits[0]?.asks).toBe('terminals good for 60 °C');
+    expect(hot?.lies).toContain('insulation');
+  });
 });
 
 describe('the other school beside it', () => {

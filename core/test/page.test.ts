@@ -59,7 +59,7 @@ it('each stage brings what its screen draws, two figures of small print come eve
     starting: ['loadCurve', 'starting'],
     pick: ['chosenDrive', 'chosenMotor', 'drives', 'motors', 'need', 'outlines', 'starter'],
     drive: ['drivePictures', 'profile'],
-    protection: ['bothSchools', 'scheme', 'shortCircuitDevice', 'starting'],
+    protection: ['bothSchools', 'runs', 'scheme', 'shortCircuitDevice', 'starting'],
     money: ['bill'],
     handover: ['drivePictures', 'rules', 'scheme'],
   };
@@ -78,6 +78,7 @@ it('each stage brings what its screen draws, two figures of small print come eve
       flowCurves: [],
       starting: [],
       bothSchools: [],
+      runs: [],
     },
     outlines: { old: undefined, fresh: undefined, misfits: [] },
   };

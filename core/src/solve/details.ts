@@ -12,6 +12,7 @@ import type { MotorNeed } from '../stages/pick/motor-rules.ts';
 import type { MoneyResult } from '../stages/money/money.ts';
 import type { DevicePicture } from '../stages/protection/protection.ts';
 import type { Scheme } from '../stages/protection/diagram/scheme.ts';
+import type { DrawnRun } from '../stages/protection/drawn-run.ts';
 import type { BothAnswers } from '../stages/protection/side-by-side.ts';
 import type { PlaceResult } from '../stages/place/place.ts';
 import type { FlowCurve, FlowPicture, ProfilePoint } from '../stages/profile/profile-result.ts';
@@ -64,6 +65,8 @@ export interface Details {
   /** The circuit as both schools answer it. */
   readonly bothSchools: readonly BothAnswers[];
   readonly shortCircuitDevice: DevicePicture | undefined;
+  /** The wires of the circuit, with what asks for their sizes. */
+  readonly runs: readonly DrawnRun[];
   /** What power and control circuit are drawn from. */
   readonly scheme: Scheme | undefined;
   /** What the drive carries, reaches, sends back and is set to. */
@@ -103,6 +106,7 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
   bill: ['money'],
   bothSchools: ['protection'],
   shortCircuitDevice: ['protection'],
+  runs: ['protection'],
   scheme: ['protection', 'handover'],
   drivePictures: ['drive', 'handover'],
 };
@@ -137,6 +141,7 @@ export const noDetails: Omit<Details, 'warming' | 'pricing' | 'readouts'> = {
   bill: [],
   bothSchools: [],
   shortCircuitDevice: undefined,
+  runs: [],
   scheme: undefined,
   drivePictures: undefined,
 };

@@ -224,6 +224,7 @@ function detailsOf(
     get shortCircuitDevice() {
       return device();
     },
+    runs: chosen.results.protection.runs,
     get scheme() {
       return scheme();
     },

@@ -3,6 +3,7 @@ import type { Circuit, ProtectionOn } from './asked-of-protection.ts';
 import { schemeOf, type Scheme } from './diagram/scheme.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { once } from '../../ground/remembered.ts';
+import type { DrawnRun } from './drawn-run.ts';
 import { checkFault, faultAtBus } from './fault.ts';
 import { feederOf } from './feeder.ts';
 import { firstWave, iecCircuit } from './iec/iec-circuit.ts';
@@ -21,6 +22,8 @@ export interface ProtectionResult extends StageResult<ProtectionValues> {
   readonly other: () => ProtectionValues;
   /** The short-circuit device over time and current; undefined where there is none to draw. */
   readonly drawn: () => DevicePicture | undefined;
+  /** Its wires with what asks for their sizes; empty where none are sized. */
+  readonly runs: readonly DrawnRun[];
   /** What its diagrams are drawn from; undefined while no way to start is known. */
   readonly scheme: () => Scheme | undefined;
 }
@@ -52,6 +55,7 @@ export function protection(on: ProtectionOn): ProtectionResult {
       other: () => NOTHING,
       drawn: () => undefined,
       scheme: () => undefined,
+      runs: [],
     };
   }
   // Until a drive is there the motor is protected as on the line.
@@ -81,7 +85,7 @@ export function protection(on: ProtectionOn): ProtectionResult {
   const drawn = (): DevicePicture | undefined =>
     device && { ...device, wireHeat, firstWave: circuit.onDrive ? undefined : firstWave(circuit) };
   const scheme = (): Scheme | undefined => schemeOf(circuit, worked, starter);
-  return { values, findings, missing, summary, starter, other, drawn, scheme };
+  return { values, findings, missing, summary, starter, other, drawn, scheme, runs: worked.runs };
 }
 
 function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: ProtectionValues } {

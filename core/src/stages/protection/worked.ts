@@ -1,4 +1,5 @@
 import type { Value } from '../../ground/value.ts';
+import type { DrawnRun } from './drawn-run.ts';
 import type { Device } from './iec/device.ts';
 import type { ProtectionValues } from './values.ts';
 
@@ -9,6 +10,8 @@ export interface Worked {
   readonly device: Pick<Device, 'name' | 'carries' | 'opens'> | undefined;
   /** A²s that the wire bears within a few seconds; undefined where none is sized. */
   readonly wireHeat: number | undefined;
+  /** Its wires with what asks for their sizes. */
+  readonly runs: readonly DrawnRun[];
   /** A; its rating, for what stands before it. */
   readonly rating: Value | undefined;
   /** Whether its own dial is the overload of the motor. */

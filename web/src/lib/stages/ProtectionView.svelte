@@ -2,6 +2,7 @@
   import Bench from '$lib/bench/Bench.svelte';
   import BothSchools from '$lib/components/BothSchools.svelte';
   import Figures from '$lib/components/Figures.svelte';
+  import RunPicture from '$lib/components/RunPicture.svelte';
   import RowsEditor from '$lib/components/RowsEditor.svelte';
   import { fields } from '@pilgrim/core/stages/protection/fields';
   import { starterValues } from '@pilgrim/core/stages/protection/starter-values';
@@ -27,6 +28,7 @@
     currency={props.store.document.currency}
     whole={(id: string) => props.store.whole(id)}
   />
+  {#if props.store.solution.details.runs.length > 0}<RunPicture runs={props.store.solution.details.runs} />{/if}
   {#if props.store.solution.details.scheme}
     {@const { scheme } = props.store.solution.details}
     {#await import('$lib/components/Diagrams.svelte') then { default: Diagrams }}<Diagrams {scheme} />{/await}

@@ -3,6 +3,7 @@ import { disconnection, dropConstants, gGGates, protectiveConductors } from '../
 import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
 import { bothSpeeds, mostCurrent, ownStart, type Circuit } from '../asked-of-protection.ts';
 import { IN_WINDING } from '../../starting/overload-dial.ts';
+import type { DrawnRun } from '../drawn-run.ts';
 import type { Worked } from '../worked.ts';
 import { INRUSH } from '../breaker.ts';
 import type { Flag } from '../findings.ts';
@@ -41,8 +42,13 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
   const wire = onDrive ? fed : run;
   const heat = heatFactor(laidBy(brief).insulation, laidBy(brief).metal);
   const wireHeat = wire?.size === undefined ? undefined : (heat * wire.size) ** 2;
+  const starDelta = circuit.starting.method === 'star-delta';
+  const runs = onDrive
+    ? [drawnRun(fed, ['panel', 'drive']), drawnRun(run, ['drive', 'motor'])]
+    : [drawnRun(run, starDelta ? ['starter', 'motor, six leads'] : ['starter', 'motor'])];
   return {
     values,
+    runs: runs.flat(),
     device: drawn,
     wireHeat,
     rating,
@@ -145,6 +151,29 @@ const inputOf = ({ needed, size, metal }: SizedRun): Partial<ProtectionValues> =
     ? {}
     : { driveInputConductor: wording(sizeText(size, metal), { origin: 'recalled', source: 'IEC 60364-5-52' }) }),
 });
+
+/** As it is drawn; nothing where it is not sized. */
+function drawnRun(run: SizedRun | undefined, [from, to]: readonly [from: string, to: string]): DrawnRun[] {
+  if (!run) return [];
+  const { limits, size, metal, length, decides, ampacity } = run;
+  const text = (each: number | undefined): string | undefined =>
+    each === undefined ? undefined : sizeText(each, metal);
+  return [
+    {
+      from,
+      to,
+      wire: text(size),
+      length: length?.text,
+      lies: ampacity?.working.note ?? '',
+      limits: limits.map((each) => ({
+        at: each.at,
+        asks: each.name,
+        size: text(each.size),
+        decides: each.name === decides,
+      })),
+    },
+  ];
+}
 
 const sizeText = (size: number, metal: 'cu' | 'al'): string => `${size} mm² ${metal === 'cu' ? 'copper' : 'aluminium'}`;
 

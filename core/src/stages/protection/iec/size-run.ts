@@ -2,6 +2,7 @@ import { magnitude } from '../../../ground/complex.ts';
 import type { Value } from '../../../ground/value.ts';
 import { STANDING_POWER_FACTOR, type Circuit } from '../asked-of-protection.ts';
 import { ampacityHere, carriedBySize, laidBy, sizes, surroundingsOf } from './cable.ts';
+import type { Place } from '../drawn-run.ts';
 import type { Device } from './device.ts';
 import { dropOf, type Run } from './drop.ts';
 import { disconnectionTime, FAULT_VOLTAGE, heatFactor, heatSize, loopOf, protectiveSize } from './earth.ts';
@@ -24,6 +25,8 @@ export interface Demand {
 /** The least size for one of the things that are asked; undefined where none of the table does. */
 export interface Limit {
   readonly name: string;
+  /** Where along the run it bites. */
+  readonly at: Place;
   readonly size: number | undefined;
 }
 
@@ -69,24 +72,28 @@ export function sizeRun(circuit: Circuit, demand: Demand): SizedRun | undefined 
   const limits: Limit[] = [
     {
       name: 'its current',
+      at: 'way',
       size: least((size) => (carried.get(size) ?? 0) >= needed.value - 1e-9),
     },
   ];
   if (length) {
     limits.push({
       name: 'the drop while it runs',
+      at: 'end',
       size: least((size) => dropWith(size, needed.value, demand.powerFactor) <= RUNNING_MOST),
     });
     const { starting } = demand;
     if (starting !== undefined)
       limits.push({
         name: 'the drop while it starts',
+        at: 'end',
         size: least((size) => dropWith(size, starting, STANDING_POWER_FACTOR) <= STARTING_MOST),
       });
-    if (loopWith) limits.push({ name: 'a fault to earth being cleared', size: least((size) => meets(loopWith(size))) });
+    if (loopWith)
+      limits.push({ name: 'a fault to earth being cleared', at: 'end', size: least((size) => meets(loopWith(size))) });
   }
   const heat = device && heatCheck(circuit, device, toEarth, length ? loopWith : undefined);
-  if (heat) limits.push({ name: 'the heat of a short circuit', size: least(heat) });
+  if (heat) limits.push({ name: 'the heat of a short circuit', at: 'start', size: least(heat) });
   const decided = limits.some(({ size }) => size === undefined)
     ? undefined
     : limits.reduce((most, each) => ((each.size ?? 0) > (most.size ?? 0) ? each : most));

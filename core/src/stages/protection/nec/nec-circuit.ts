@@ -8,7 +8,16 @@ import type { Worked } from '../worked.ts';
 import type { Flag } from '../findings.ts';
 import { conduitFor } from './nec-conduit.ts';
 import { voltsLost } from './nec-drop.ts';
-import { nextSize, smallestConductor, wireHeatOf, type Conductor } from './nec-conductor.ts';
+import type { DrawnRun, Place, RunLimit } from '../drawn-run.ts';
+import {
+  compareSizes,
+  conductorName,
+  nextSize,
+  SMALLEST,
+  smallestConductor,
+  wireHeatOf,
+  type Conductor,
+} from './nec-conductor.ts';
 import { currentByCode, tableFullLoadCurrent } from './nec-current.ts';
 import { chosenBreaker, grounding, largestDevice } from './nec-device.ts';
 import type { ProtectionValues } from '../values.ts';
@@ -31,6 +40,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
       device: undefined,
       wireHeat: undefined,
       rating: undefined,
+      runs: [],
       isOverload: false,
     };
   }
@@ -75,7 +85,13 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
   // The relay of a star-delta start guards the leads behind it.
   const guarded = onDrive ? undefined : (leads.conductor ?? conductor);
   const wireHeat = guarded && wireHeatOf(guarded.size, brief.job.protection);
-  return { values, device: drawn, wireHeat, rating: device, isOverload: false };
+  const ends = onDrive ? (['drive', 'motor'] as const) : (['panel', 'starter and motor'] as const);
+  const runs = [
+    ...(onDrive ? drawnRun(drive.conductor, ['panel', 'drive'], { length: brief.given.supply.feederLength }) : []),
+    ...drawnRun(conductor, ends, run),
+    ...drawnRun(leads.conductor, ['starter', 'motor, six leads'], { length: undefined }),
+  ];
+  return { values, runs, device: drawn, wireHeat, rating: device, isOverload: false };
 }
 
 const standIn = ({ nameplateCurrent }: Circuit): Value => ({
@@ -88,7 +104,40 @@ const DISCONNECT = 1.15;
 /** Of the voltage a branch should lose at most: NEC 210.19, as a note. */
 const RUNNING_MOST = 0.03;
 
+/** As it is drawn; nothing where no wire is large enough. */
+function drawnRun(
+  conductor: Conductor | undefined,
+  [from, to]: readonly [from: string, to: string],
+  { length, byDrop }: Pick<NecRunSized, 'length' | 'byDrop'>,
+): DrawnRun[] {
+  if (!conductor) return [];
+  const { byTerminals, byWay, size } = conductor;
+  const limit = (at: Place, asks: string, least: string): RunLimit => ({
+    at,
+    asks,
+    size: conductorName(least),
+    decides: compareSizes(least, size) === 0,
+  });
+  return [
+    {
+      from,
+      to,
+      wire: conductor.name.text,
+      length: length?.text,
+      lies: conductor.carries.working.note ?? '',
+      limits: [
+        limit('start', `terminals good for ${byTerminals.degrees} °C`, byTerminals.size),
+        limit('way', 'its current in this heat, beside these wires', byWay),
+        ...(byDrop === undefined ? [] : [limit('end', 'the drop while it runs', byDrop)]),
+      ],
+    },
+  ];
+}
+
 interface NecRunSized {
+  readonly length: Value | undefined;
+  /** The size that the drop alone asks for; undefined where no length is known or no wire is large enough. */
+  readonly byDrop?: string | undefined;
   readonly conductor: Conductor | undefined;
   /** The size that its current alone asks for. */
   readonly byCurrent: string | undefined;
@@ -102,16 +151,17 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
   const { designLetter } = motor;
   const first = smallestConductor(brief, least, { designLetter });
   const length = onDrive ? brief.given.drive.lead : brief.given.supply.feederLength;
-  if (!first || !length) return { conductor: first, byCurrent: first?.size, values: {} };
+  if (!first || !length) return { conductor: first, byCurrent: first?.size, length, values: {} };
   const metal = brief.job.protection.conductor === 'copper' ? 'cu' : 'al';
   const volts = supply.values.voltage?.value ?? motor.voltage;
   const lost = (size: string, amperes: number, powerFactor: number): number | undefined => {
     const own = voltsLost({ size, metal, length: length.value }, amperes, powerFactor);
     return own === undefined ? undefined : own / volts;
   };
-  let size: string | undefined = first.size;
-  while (size !== undefined && (lost(size, current.value, motor.powerFactor) ?? 1) > RUNNING_MOST)
-    size = nextSize(size);
+  let byDrop: string | undefined = SMALLEST;
+  while (byDrop !== undefined && (lost(byDrop, current.value, motor.powerFactor) ?? 1) > RUNNING_MOST)
+    byDrop = nextSize(byDrop);
+  const size = byDrop === undefined || compareSizes(byDrop, first.size) > 0 ? byDrop : first.size;
   if (size === undefined)
     flag(
       'protection.drop',
@@ -142,6 +192,8 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
   return {
     conductor,
     byCurrent: first.size,
+    length,
+    byDrop,
     values: {
       conductorLimit: wording(conductor.size === first.size ? 'its current' : 'the drop while it runs', {
         source: 'the larger of both',

@@ -11,8 +11,8 @@ type Column = '60' | '75' | '90';
 export const conductorName = (size: string): string => (Number(size) >= 250 ? `${size} kcmil` : `${size} AWG`);
 
 /** Smallest size for power wiring (NEC 310.3). */
-const SMALLEST = ampacity.rows.findIndex((row) => row['size'] === '14');
-const sizes = ampacity.rows.slice(SMALLEST);
+export const SMALLEST = '14';
+const sizes = ampacity.rows.slice(ampacity.rows.findIndex((row) => row['size'] === SMALLEST));
 
 /** Which of two sizes is the larger; 0 where they are the same. */
 export const compareSizes = (a: string, b: string): number =>
@@ -23,6 +23,9 @@ export interface Conductor {
   readonly name: Value<string>;
   /** What it carries here, after ambient and bundling. */
   readonly carries: Value;
+  /** What its terminals alone ask for, and its insulation in the heat and beside other wires. */
+  readonly byTerminals: { readonly size: string; readonly degrees: string };
+  readonly byWay: string;
 }
 
 /** Share left of an ampacity with more than three current-carrying conductors together: NEC Table 310.15(C)(1). */
@@ -85,7 +88,7 @@ export function raisedWith(ground: string, from: string, to: string): string {
 export function smallestConductor(
   { job, given }: OptionBrief,
   needed: Value,
-  { designLetter, atLeast = '14' }: Asked = {},
+  { designLetter, atLeast = SMALLEST }: Asked = {},
 ): Conductor | undefined {
   const { conductor, terminals, insulation } = job.protection;
   const metal = conductor === 'copper' ? 'cu' : 'al';
@@ -95,12 +98,11 @@ export function smallestConductor(
   const heat = ambientFactor(ambient?.value ?? KELVIN + 30, own);
   const bundled = bundlingFactor(given.protection.conductors?.value ?? 3);
   const left = (heat?.value ?? 0) * (bundled?.value ?? 1);
-  const row = sizes.find(
-    (each) =>
-      compareSizes(String(each['size']), atLeast) >= 0 &&
-      (ampacity.number(each, `${metal}_${terminal}`) ?? 0) >= needed.value - 1e-9 &&
-      (ampacity.number(each, `${metal}_${own}`) ?? 0) * left >= needed.value - 1e-9,
-  );
+  const first = (column: Column, share: number): number =>
+    sizes.findIndex((each) => (ampacity.number(each, `${metal}_${column}`) ?? 0) * share >= needed.value - 1e-9);
+  const [byTerminals, byWay] = [first(terminal, 1), first(own, left)];
+  const wanted = sizes.findIndex((each) => each['size'] === atLeast);
+  const row = byTerminals < 0 || byWay < 0 ? undefined : sizes[Math.max(wanted, byTerminals, byWay)];
   const cell = row && cellValue(ampacity, row, `${metal}_${own}`, { dimension: 'current', school: 'NEMA' });
   const limit = row && cellValue(ampacity, row, `${metal}_${terminal}`, { dimension: 'current', school: 'NEMA' });
   if (!row || !cell || !limit) return undefined;
@@ -126,6 +128,8 @@ export function smallestConductor(
   return {
     size,
     carries,
+    byTerminals: { size: String(sizes[byTerminals]?.['size']), degrees: terminal },
+    byWay: String(sizes[byWay]?.['size']),
     name: wording(`${conductorName(size)} ${conductor}`, {
       origin: 'recalled',
       formula: 'I \\ge I_z',

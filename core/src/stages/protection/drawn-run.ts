@@ -1,0 +1,23 @@
+/** A run of wires with what asks for its size, in the order from where it is fed to where it ends. */
+export interface DrawnRun {
+  readonly from: string;
+  readonly to: string;
+  /** Undefined where no wire of the tables does. */
+  readonly wire: string | undefined;
+  readonly length: string | undefined;
+  /** How it lies: in what, how warm, beside what. */
+  readonly lies: string;
+  readonly limits: readonly RunLimit[];
+}
+
+export interface RunLimit {
+  /** Where it bites: at the terminals and the device, along the way, or at the far end. */
+  readonly at: Place;
+  readonly asks: string;
+  /** The least size by it alone; undefined where none of the tables does. */
+  readonly size: string | undefined;
+  /** The wire is as large as this asks. */
+  readonly decides: boolean;
+}
+
+export type Place = 'start' | 'way' | 'end';
