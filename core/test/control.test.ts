@@ -82,6 +82,55 @@ describe('the coils', () => {
   });
 });
 
+describe('a long control lead', () => {
+  const six: Catalogue = {
+    ...catalogue,
+    parts: parts.map((each) => ({ ...each, ...(each.kind === 'contactor' ? { coilSealed: 6 } : {}) })),
+  };
+  const longest = (more: More = {}) => Number(said(more, 'controlLeadMax', six)?.value);
+  it('holds a coil of 6 VA at 230 V and 50 Hz from 0.057 µF on, 189 m at 0.3 µF/km', () => {
+    expect(longest()).toBeCloseTo(189, 0);
+    // By the square of the voltage; twice the coil bears twice the lead.
+    expect(longest({ protection: { control: 'line' } })).toBeCloseTo(189 * (230 / 400) ** 2, 0);
+    expect(
+      Number(
+        said({}, 'controlLeadMax', { ...six, parts: six.parts.map((each) => ({ ...each, coilSealed: 12 })) })?.value,
+      ),
+    ).toBeCloseTo(378, 0);
+    expect(said({ protection: { control: 'dc' } }, 'controlLeadMax', six)).toBeUndefined();
+    expect(said({}, 'controlLeadMax', bare)).toBeUndefined();
+    // 60 Hz and 120 V.
+    const nema = solve(
+      emptyJob({
+        ...job,
+        school: 'NEMA',
+        supply: { ...job.supply, frequency: '60' },
+        nameplate: { ...job.nameplate, frequency: '60', speed: '1770' },
+        starting: { method: 'direct' },
+      }),
+      six,
+    );
+    expect(nema.values['starter.controlLeadMax']?.value).toBeCloseTo(
+      ((((500 * 6) / 120 ** 2) * (50 / 60)) / 0.3) * 1000,
+      6,
+    );
+  });
+  it('is told where it is typed longer, and dc lets it go', () => {
+    const codes = (controlLead: string, control = 'auto') =>
+      run({ protection: { controlLead, control } }, six).findings.map(({ code }) => code);
+    expect(codes('200 m')).toContain('protection.lead-holds');
+    expect(codes('180 m')).not.toContain('protection.lead-holds');
+    expect(codes('200 m', 'dc')).not.toContain('protection.lead-holds');
+  });
+});
+
+it('an autotransformer passes √3 V I of the line while the motor starts', () => {
+  const started = run({ starting: { method: 'autotransformer', tap: '65 %' } });
+  const current = started.details.starting.find(({ method }) => method === 'autotransformer')?.current ?? 0;
+  expect(started.values['starter.transformerPower']?.value).toBeCloseTo(Math.sqrt(3) * 400 * current, 6);
+  expect(said({}, 'transformerPower')).toBeUndefined();
+});
+
 describe('the contacts', () => {
   it('last 1/((1 − c)/N₃ + c/N₄): a million, 50 000 where all are inched, 208 333 of which a fifth are', () => {
     expect(said({}, 'contactLife')?.value).toBeCloseTo(1_000_000, 6);

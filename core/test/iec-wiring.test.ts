@@ -410,6 +410,35 @@ describe('the device over time and current', () => {
   });
 });
 
+describe('a device as it is typed', () => {
+  const typed = (rating: string, shortCircuit = 'gG') => ({ protection: { shortCircuit, rating } });
+  const named = (more: More) => found(more, 'branchDevice')?.value;
+  it('is taken in the next standard size, also where none was chosen; a motor breaker has no rating', () => {
+    expect(named(typed('150 A'))).toBe('Fuses gG 160 A');
+    expect(named(typed('160 A', 'auto'))).toBe('Fuses gG 160 A');
+    expect(named(typed('160 A', 'aM'))).toBe('Fuses aM 160 A');
+    expect(found(typed('160 A'), 'deviceRating')?.value).toBe(160);
+    // Of 16 A the ladder of motor breakers holds it; 500 A typed are not theirs.
+    const small = { nameplate: { power: '11 kW', currents: '21' }, load: { torque: '60 N·m' } };
+    expect(named({ ...small, ...typed('500 A', 'motor breaker') })).toBe('Motor breaker 20–25 A');
+    expect(run({ ...small, ...typed('', 'motor breaker') }).details.shortCircuitDevice?.rated).toBeUndefined();
+  });
+  it('may be dragged from size to size', () => {
+    const { rated } = run(typed('160 A')).details.shortCircuitDevice ?? {};
+    expect(rated?.rating).toBe(160);
+    expect(rated?.sizes).toEqual(expect.arrayContaining([16, 63, 125, 160, 400]));
+  });
+  it('is told where the start opens it: 125 A are the smallest gG for it', () => {
+    expect(code(typed('100 A'), 'device-small')?.message).toContain('fuses gG 125 A are the smallest');
+    expect(code(typed('100 A'), 'device-small')?.mends?.[0]?.set).toEqual({ 'protection.rating': '125 A' });
+    expect(code(typed('125 A'), 'device-small')).toBeUndefined();
+    expect(code(typed('200 A'), 'device-small')).toBeUndefined();
+  });
+  it('asks for a larger wire where it lets more through or opens later', () => {
+    expect(sizeOf(typed('250 A'))).toBeGreaterThan(sizeOf(typed('125 A')));
+  });
+});
+
 describe('the starter', () => {
   const said = (more: More, name: string) => run(more).values[`starter.${name}`];
   it('a soft starter for 3.5 times 100 A over 20 s, by 3.5-15: 115.5 A; never below the motor’s', () => {

@@ -366,6 +366,28 @@ describe('the other school beside it', () => {
     expect(drawn('inverse time breaker')?.firstWave).toBeGreaterThan(200);
     expect(drawn('dual element fuse')).toBeUndefined();
   });
+  it('a device as typed is held against the code and the start: 34 A allow 90 (250 %), and 240.6(A) has its sizes', () => {
+    const typed = (rating: string, device: 'inverse time breaker' | 'dual element fuse' = 'inverse time breaker') =>
+      run({ protection: { device, rating } }, catalogue);
+    const codes = (rating: string) => typed(rating).findings.map(({ code }) => code);
+    expect(value(typed('75 A'), 'deviceRating')?.value).toBe(80);
+    expect(value(typed('75 A'), 'branchDeviceMax')?.value).toBe(90);
+    expect(typed('75 A').details.shortCircuitDevice?.rated?.rating).toBe(80);
+    expect(typed('75 A').details.shortCircuitDevice?.carries[0]).toEqual([640, 0.2]);
+    expect(codes('90 A')).not.toContain('protection.device-large');
+    expect(codes('100 A')).toContain('protection.device-large');
+    expect(typed('100 A').findings.find(({ code }) => code === 'protection.device-large')?.mends?.[0]?.set).toEqual({
+      'protection.rating': '90.0\u00a0A',
+    });
+    expect(codes('35 A')).toContain('protection.device-small');
+    // A fuse carries at least the motor; its own curve decides on the start.
+    const fused = (rating: string) => typed(rating, 'dual element fuse').findings.map(({ code }) => code);
+    expect(fused('25 A')).toContain('protection.device-small');
+    expect(fused('60 A')).not.toContain('protection.device-small');
+    // By the rating that is there: 10 AWG to 60 A, 8 AWG to 100.
+    expect(value(typed('60 A'), 'groundingConductor')?.value).toBe('10 AWG');
+    expect(value(typed('90 A'), 'groundingConductor')?.value).toBe('8 AWG');
+  });
   it('says for which terminals, air and poles a wire holds', () => {
     const note = (protection: JobInput['protection']) =>
       value(run({ protection }, catalogue), 'conductorSize')?.working.note ?? '';

@@ -27,6 +27,7 @@ export function panelsOf(jobs: readonly { readonly job: Job; readonly solution: 
       kind: 'motor',
       current,
       device: figureOf(solution, 'protection.deviceRating'),
+      called: solution.values['protection.branchDevice']?.text,
     };
     return [
       {

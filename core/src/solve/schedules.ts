@@ -165,7 +165,13 @@ function devices(job: Job, solution: Scheduled): string[][] {
 /** Every circuit of a panel, and under them what feeds it if all of them hang there. */
 const panels = (jobs: Parameters<typeof panelsOf>[0]): string[][] =>
   panelsOf(jobs).flatMap(({ voltage, circuits, feeder }) => [
-    ...circuits.map(({ name, current, device }) => [voltage, name, current.text, device?.text ?? '', '']),
+    ...circuits.map(({ name, current, device, called }) => [
+      voltage,
+      name,
+      current.text,
+      device?.text ?? called ?? '',
+      '',
+    ]),
     [
       voltage,
       'Feeder, if all hang on it',

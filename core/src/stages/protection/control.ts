@@ -7,6 +7,10 @@ import type { StarterValues } from './starter-values.ts';
 
 /** A coil that is fed with less than this share lets go: IEC 60947-4-1, from memory. */
 const LETS_GO = 0.75;
+/** V of a transformer’s control voltage, by school. */
+const VOLTS = { NEMA: 120, IEC: 230 } as const;
+/** F/m of a control lead. From memory; common practice, no published source. */
+const LEAD = 0.3e-9;
 /** V of control by the rules of a school: NFPA 79 and IEC 60204-1, from memory. */
 const USUAL = { NEMA: '120 V ac', IEC: '230 V ac' } as const;
 
@@ -21,6 +25,7 @@ export function controlOf(circuit: Circuit, flag: Flag): Partial<StarterValues> 
   } as const;
   const coil = protection.control === 'dc' ? undefined : coilOf(circuit, flag);
   const power = protection.control === 'auto' ? powerOf(circuit) : undefined;
+  const lead = protection.control === 'dc' ? undefined : leadOf(circuit, flag);
   const life = lifeOf(circuit);
   return {
     controlVoltage: wording(fed[protection.control], {
@@ -29,6 +34,7 @@ export function controlOf(circuit: Circuit, flag: Flag): Partial<StarterValues> 
     }),
     ...(coil ? { coilVoltage: coil } : {}),
     ...(power ? { controlPower: power } : {}),
+    ...(lead ? { controlLeadMax: lead } : {}),
     ...(life ? { contactLife: life } : {}),
   };
 }
@@ -81,6 +87,40 @@ function powerOf(circuit: Circuit): Value | undefined {
     source: `coils by the catalogue; the sum: ${PRACTICE}`,
     note: 'Within a twentieth of its voltage, at a power factor of 0.3 to 0.5; lamps and timers come on top.',
   });
+}
+
+/** m of lead whose capacitance just lets the coil that is held by the least fall off: C = 500 P/V² · 50/f, µF (from memory). */
+function leadOf(circuit: Circuit, flag: Flag): Value | undefined {
+  const { brief, supply } = circuit;
+  const { school, protection } = brief.job;
+  const held = contactorsOf(circuit).map(({ coilSealed }) => coilSealed);
+  const least = held.reduce<number | undefined>(
+    (most, each) => (each === undefined ? most : Math.min(most ?? each, each)),
+    undefined,
+  );
+  const volts = protection.control === 'line' ? supply.values.voltage?.value : VOLTS[school];
+  if (least === undefined || volts === undefined) return undefined;
+  const hertz = supply.values.frequency?.value ?? (school === 'NEMA' ? 60 : 50);
+  const capacitance = ((500 * least) / volts ** 2) * (50 / hertz) * 1e-6;
+  const longest = quantity(capacitance / LEAD, 'length', school, {
+    origin: 'estimated',
+    formula: '\\ell = \\dfrac{500\\,P}{V^2}\\cdot\\dfrac{50}{f}\\Big/ 0.3',
+    from: {
+      P: quantity(least, 'apparentPower', school, { origin: 'looked up', source: 'catalogue' }),
+      V: quantity(volts, 'voltage', school, { source: PRACTICE }),
+      f: quantity(hertz, 'frequency', school, { source: PRACTICE }),
+    },
+    source: `0.3 µF/km and the formula from memory: ${PRACTICE}`,
+    note: 'A longer one may hold the coil in after its contact has opened.',
+  });
+  const typed = brief.given.protection.controlLead;
+  if (typed && typed.value > longest.value)
+    flag(
+      'protection.lead-holds',
+      `Over ${typed.text} the lead itself may hold the contactor in when it is told to stop; ${longest.text} is the most for its coil.`,
+      { mends: [{ label: 'Feed it with 24 V dc', set: { 'protection.control': 'dc' } }] },
+    );
+  return longest;
 }
 
 /** Operations that the contacts of the contactor last which wears first: 1/N = (1 − c)/N₃ + c/N₄. */

@@ -16,6 +16,8 @@ export interface OnFeeder {
   readonly current: Value;
   /** A of its own short-circuit device; undefined where it is not known. */
   readonly device: Value | undefined;
+  /** How that is called where it has no rating to go by: a motor breaker. */
+  readonly called?: string | undefined;
 }
 
 /** Wires of a feeder carry a quarter more of the largest motor and of what runs three hours or longer (NEC 430.24, 215.2). */
@@ -129,6 +131,7 @@ export function feederByIec(all: readonly OnFeeder[], share: Value | undefined):
     note: `${all.length} circuits, ${share ? share.text : 'all of them'} at the same time.`,
   });
   const behind = largestOf(all, ({ device }) => device?.value ?? 0)?.device;
+  const byMaker = all.some(({ device, called }) => !device && called);
   const least = Math.max(demand, SELECTIVE * (behind?.value ?? 0));
   const rating = gGGates.rows
     .map((row) => Number(row['in']))
@@ -143,9 +146,17 @@ export function feederByIec(all: readonly OnFeeder[], share: Value | undefined):
             formula: 'I_n \\ge \\max(I_B,\\ 1.6\\,I_{n,max})',
             from: { I_B: ampacity, 'I_{n,max}': behind },
             source: gGGates.source,
-            note: behind
-              ? `1.6 times the largest behind it, so that it alone clears. The feeder’s cable must carry it.`
-              : 'No device behind it is known: whether it alone clears is not said. The feeder’s cable must carry it.',
+            note: [
+              behind
+                ? '1.6 times the largest fuse behind it, so that that alone clears.'
+                : byMaker
+                  ? ''
+                  : 'No device behind it is known: whether it alone clears is not said.',
+              byMaker ? 'Up to which current a motor breaker behind it clears alone, its maker’s table says.' : '',
+              'The feeder’s cable must carry it.',
+            ]
+              .filter(Boolean)
+              .join(' '),
           }),
         }),
   };

@@ -5,6 +5,11 @@ const iec: Asked = is('school', 'IEC');
 const nema: Asked = is('school', 'NEMA');
 const duct: Asked = (look) => look('school') === 'IEC' && look('protection.laying') === 'duct';
 
+/** Devices that are sold by their rating; of a motor breaker the dial says it, of a drive its maker. */
+const rated: Asked = (look) =>
+  look('starting.method') !== 'drive' &&
+  (look('school') === 'NEMA' || look('protection.shortCircuit') !== 'motor breaker');
+
 const several: Asked = (look) => {
   const others = look('protection.others');
   return Array.isArray(others) && others.length > 0;
@@ -87,6 +92,15 @@ const own = perOption({
       group: 'Contactor',
     },
   ),
+  controlLead: quantity('length', {
+    label: 'Lead to its buttons',
+    min: 0,
+    max: 5000,
+    example: '80 m',
+    asked: (look) => look('starting.method') !== 'drive' && look('protection.control') !== 'dc',
+    note: 'Length of the lead from the contactor’s coil to the contact or button farthest away',
+    group: 'Contactor',
+  }),
   winding: choice(
     [
       ['tapped', 'One winding, tapped'],
@@ -113,6 +127,15 @@ const own = perOption({
     label: 'Short-circuit device',
     usual: 'inverse time breaker',
     asked: nema,
+  }),
+  rating: quantity('current', {
+    label: 'Its rating',
+    min: 0.5,
+    max: 6000,
+    example: '63 A',
+    hint: 'as start and code allow',
+    asked: rated,
+    note: 'Rating of the fuses or the breaker that are there or wanted; between two sizes the next larger is taken; by IEC fuses gG, if nothing else is chosen',
   }),
   conductor: choice(named('copper', 'aluminium'), { label: 'Conductor', usual: 'copper' }),
   ambient: quantity('temperature', {

@@ -52,6 +52,12 @@ export const findings = declared({
     clear: 'Run conductors in parallel, sized by a licensed person, or bring the circuit into cooler air.',
     field: 'protection.conductor',
   },
+  'protection.lead-holds': {
+    severity: 'caution',
+    basis: `C ≤ 500 P/V² · 50/f µF, a lead has 0.3 µF/km (both from memory): ${PRACTICE}`,
+    clear: 'Feed the coils with 24 V dc, put a relay at the starter, or lead it shorter.',
+    field: 'protection.controlLead',
+  },
   'protection.speeds-start': {
     severity: 'caution',
     basis: PRACTICE,
@@ -105,6 +111,18 @@ export const findings = declared({
     basis: 'IEC 60364-4-43 434.5.2; ICEA P-32-382 (from memory); IEC 60947-4-1 Table 2',
     clear: 'Take a larger wire, a device that opens sooner, or a faster class of relay.',
     field: 'protection.device',
+  },
+  'protection.device-large': {
+    severity: 'stop',
+    basis: 'NEC 430.52(C)(1), 240.6(A)',
+    clear: 'Take what the code allows, or show by exception 2 that the motor does not start with it.',
+    field: 'protection.rating',
+  },
+  'protection.device-small': {
+    severity: 'caution',
+    basis: `IEC 60269-1 gates; magnetic trip of a breaker: ${PRACTICE}`,
+    clear: 'Take a larger rating, or a start that takes less current.',
+    field: 'protection.rating',
   },
   'protection.dial-high': {
     severity: 'stop',

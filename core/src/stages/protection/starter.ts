@@ -4,6 +4,7 @@ import { bothSpeeds, ownStart, type Circuit } from './asked-of-protection.ts';
 import { arrangementOf } from './diagram/scheme.ts';
 import { controlOf } from './control.ts';
 import { coordinationOf } from './coordination.ts';
+import type { Comparison } from '../starting/comparison.ts';
 import type { Flag } from './findings.ts';
 import { IN_WINDING } from '../starting/overload-dial.ts';
 import type { StarterValues } from './starter-values.ts';
@@ -40,6 +41,7 @@ export function starterOf(circuit: Circuit, { values, isOverload }: Worked, flag
     ...(tripClass
       ? { tripClass: wording(tripClass.value, { source: tripClass.working.source, note: 'As the start needs it.' }) }
       : {}),
+    ...(method === 'autotransformer' && own ? { transformerPower: passedOn(circuit, own) } : {}),
     ...(method === 'soft starter' && own?.time !== undefined
       ? {
           softStarterCurrent: quantity(
@@ -78,6 +80,19 @@ function builtOf(circuit: Circuit, isOverload: boolean): string {
       return isOverload ? `two devices: ${first}, ${contactors}` : `three devices: ${first}, ${contactors}${relay}`;
     }
   }
+}
+
+/** VA that the transformer passes on while the motor starts: √3 V I of the line. */
+function passedOn({ brief, supply, motor, starting }: Circuit, own: Comparison): Value {
+  const { school } = brief.job;
+  const volts = supply.values.voltage ?? quantity(motor.voltage, 'voltage', school, { source: 'nameplate' });
+  return quantity(Math.sqrt(3) * volts.value * own.current, 'apparentPower', school, {
+    origin: 'estimated',
+    formula: 'S = \\sqrt3\\,V\\,I',
+    from: { V: volts, I: starting.values.startingCurrent, t: starting.values.accelerationTime },
+    source: 'definition',
+    note: 'For as long as each start takes; how often an hour it bears that, its item says.',
+  });
 }
 
 /** The relay of the lower speed, set to its own current, and what changing down asks (common practice, no published source). */

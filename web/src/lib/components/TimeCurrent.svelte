@@ -30,7 +30,24 @@
     if (typeof own !== 'number') return undefined;
     return { own, line: chosen?.method === 'star-delta' ? own / IN_WINDING : own };
   });
-  const handles = $derived.by((): Handle[] => {
+  /** A device that is sold by its rating goes from size to size. */
+  const sized = $derived.by((): Handle[] => {
+    const { rated, carries } = details.shortCircuitDevice ?? {};
+    const [at] = carries ?? [];
+    if (!rated || !at) return [];
+    const nearest = (wanted: number): number =>
+      rated.sizes.reduce((best, each) =>
+        Math.abs(Math.log(each / wanted)) < Math.abs(Math.log(best / wanted)) ? each : best,
+      );
+    return [
+      {
+        at: [at[0], at[1]],
+        ways: 'horizontal',
+        moved: (to) => store.set('protection.rating', `${nearest((to / at[0]) * rated.rating)} A`),
+      },
+    ];
+  });
+  const turned = $derived.by((): Handle[] => {
     if (!dial) return [];
     const share = dial.own / dial.line;
     return [
@@ -46,7 +63,11 @@
 <!-- Time against current: the start must pass under the relay, and the relay under what motor and wires bear. -->
 <section class="rounded-lg border bg-card p-3" aria-label="Time against current">
   <h2 class="mb-1 text-sm font-semibold text-quiet">
-    Time against current{handles.length > 0 ? ': the circle turns the relay’s dial' : ''}
+    Time against current{turned.length === 0
+      ? ''
+      : sized.length === 0
+        ? ': the circle turns the relay’s dial'
+        : ': the circles turn the relay’s dial and change the device'}
   </h2>
   {#if chosen?.trace && details.startSetting}
     <Chart
@@ -57,8 +78,8 @@
         picture: details.shortCircuitDevice,
       })}
       height={350}
-      {handles}
-      label="On logarithmic axes: the motor’s current while it starts, the band of the overload relay, what the standing motor bears, the conductor’s ampacity, what the short-circuit device carries and what opens it, what damages the wire, the short circuit that may flow, and the first half-wave of the motor; the figures stand beside it. The relay’s dial can be dragged, or typed beside it."
+      handles={[...turned, ...sized]}
+      label="On logarithmic axes: the motor’s current while it starts, the band of the overload relay, what the standing motor bears, the conductor’s ampacity, what the short-circuit device carries and what opens it, what damages the wire, the short circuit that may flow, and the first half-wave of the motor; the figures stand beside it. The relay’s dial and the device’s rating can be dragged, or typed beside it."
     />
   {:else}
     <p class="flex h-56 items-center justify-center rounded border border-dashed text-center text-sm text-quiet">

@@ -144,7 +144,7 @@ export function schemeOf(circuit: Circuit, { values, isOverload }: Worked, start
         }),
     T1: onDrive ? (pick.values.drive?.text ?? '') : named('soft starter') || least(starter.softStarterCurrent?.text),
     T2: least(starter.controlPower?.text),
-    T3: named('autotransformer'),
+    T3: named('autotransformer') || (starter.transformerPower?.text ?? ''),
     M1: pick.values.motor?.text ?? motor.label,
     ...(isTwoSpeed(arrangement)
       ? { F2: [starter.lowDial?.text ?? '', starter.tripClass?.text].filter(Boolean).join(', '), F3: dial }

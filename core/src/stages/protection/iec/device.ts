@@ -78,9 +78,13 @@ const LONG_START = 10;
 const between = (times: readonly number[], currents: readonly number[], time: number): number =>
   Math.exp(interpolate(times.map(Math.log), currents.map(Math.log), Math.log(time)));
 
-/** The smallest gG fuse that carries motor and start: IEC 60269-1 gates. */
-export function gGFuse({ running, starting, time }: Asked): Device | undefined {
-  const rows = gGGates.rows.filter((row) => fuseRatings.row(Number(row['in']))?.['gg'] === true);
+const gGRows = gGGates.rows.filter((row) => fuseRatings.row(Number(row['in']))?.['gg'] === true);
+/** Ratings of which the gates are known, A. */
+export const gGSizes = gGRows.map((row) => Number(row['in']));
+
+/** The smallest gG fuse that carries motor and start, and is no smaller than wanted, A: IEC 60269-1 gates. */
+export function gGFuse({ running, starting, time }: Asked, wanted = 0): Device | undefined {
+  const rows = gGRows.filter((row) => Number(row['in']) >= wanted * 0.9999);
   const first = rows.findIndex(
     (row) => Number(row['in']) >= running * 0.9999 && (gGGates.number(row, 'imin_10s') ?? 0) >= starting,
   );
@@ -130,12 +134,14 @@ function carriedFor(multiple: number): number {
   );
 }
 
-/** The smallest aM fuse that carries motor and start; it opens on short circuits only. */
-export function aMFuse({ running, starting, time }: Asked): Device | undefined {
-  const rating = fuseRatings.rows
-    .filter((row) => row['am'] === true)
-    .map((row) => Number(row['in']))
-    .find((each) => each >= running * 0.9999 && carriedFor(starting / each) >= time);
+/** Ratings of fuses aM, A. */
+export const aMSizes = fuseRatings.rows.filter((row) => row['am'] === true).map((row) => Number(row['in']));
+
+/** The smallest aM fuse that carries motor and start, and is no smaller than wanted, A; it opens on short circuits only. */
+export function aMFuse({ running, starting, time }: Asked, wanted = 0): Device | undefined {
+  const rating = aMSizes.find(
+    (each) => each >= wanted * 0.9999 && each >= running * 0.9999 && carriedFor(starting / each) >= time,
+  );
   if (rating === undefined) return undefined;
   return {
     kind: 'aM',

@@ -8,7 +8,7 @@ import type { Worked } from '../worked.ts';
 import { INRUSH } from '../breaker.ts';
 import type { Flag } from '../findings.ts';
 import type { ProtectionValues } from '../values.ts';
-import { aMFuse, gGFuse, motorBreaker, type Asked, type Device } from './device.ts';
+import { aMFuse, aMSizes, gGFuse, gGSizes, motorBreaker, type Asked, type Device } from './device.ts';
 import { laidBy } from './cable.ts';
 import { heatFactor } from './earth.ts';
 import { sizeRun, RUNNING_MOST, STARTING_MOST, type SizedRun } from './size-run.ts';
@@ -33,7 +33,13 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
       `In ${earthSystem === 'IT' ? 'an IT' : 'a TT'} system a fault to earth is not cleared by this device: ${earthSystem === 'IT' ? 'the first is told by an insulation monitor, the second must be cleared' : 'a residual-current device clears it'}.`,
     );
   const values = { ...valuesOf(circuit, run, onDrive ? fed : run, device), ...(fed ? inputOf(fed) : {}) };
-  const drawn = device && { name: device.name, carries: device.carries, opens: device.opens };
+  const drawn = device && {
+    name: device.name,
+    carries: device.carries,
+    opens: device.opens,
+    rated:
+      onDrive || device.kind === 'motor breaker' ? undefined : { rating: device.rating, sizes: FUSES[device.kind][1] },
+  };
   const rating =
     device && device.kind !== 'motor breaker'
       ? quantity(device.rating, 'current', brief.job.school, { origin: 'recalled', source: gGGates.source })
@@ -75,8 +81,9 @@ function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
   const { shortCircuit } = circuit.brief.job.protection;
   const { school } = circuit.brief.job;
   const asked: Asked = { running: mostCurrent(circuit).value, ...startOf(circuit) };
-  if (shortCircuit === 'gG') return gGFuse(asked);
-  if (shortCircuit === 'aM') return aMFuse(asked);
+  if (shortCircuit === 'gG' || shortCircuit === 'aM') return fuse(shortCircuit, asked, circuit, flag);
+  // A motor breaker is not sold by a rating: who types one means fuses.
+  if (shortCircuit === 'auto' && circuit.brief.given.protection.rating) return fuse('gG', asked, circuit, flag);
   const breaker = motorBreaker(asked);
   const relay = ownStart(circuit)?.relayClass;
   const slow = relay !== undefined && SLOW.includes(relay);
@@ -94,6 +101,28 @@ function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
   if (shortCircuit === 'motor breaker') return breaker;
   // The dial of one breaker guards one speed.
   return breaker && !slow && !bothSpeeds(circuit) ? breaker : gGFuse(asked);
+}
+
+const FUSES = { gG: [gGFuse, gGSizes], aM: [aMFuse, aMSizes] } as const;
+/** What carries nothing: the size alone is wanted. */
+const NOTHING: Asked = { running: 0, starting: 0, time: 0, standing: 0, inrush: 1 };
+
+/** As typed, held against motor and start; else the smallest that carries both. */
+function fuse(kind: 'gG' | 'aM', asked: Asked, { brief }: Circuit, flag: Flag): Device | undefined {
+  const [smallest] = FUSES[kind];
+  const proper = smallest(asked);
+  const typed = brief.given.protection.rating;
+  if (!typed) return proper;
+  const own = smallest(NOTHING, typed.value);
+  if (own && (!proper || own.rating < proper.rating))
+    flag(
+      'protection.device-small',
+      `${own.name.charAt(0).toUpperCase()}${own.name.slice(1)} open before the motor is up: ${proper ? `${proper.name} are the smallest that carry motor and start` : 'none of the table carries this start'}.`,
+      proper
+        ? { mends: [{ label: `Take ${proper.rating} A`, set: { 'protection.rating': `${proper.rating} A` } }] }
+        : {},
+    );
+  return own ?? proper;
 }
 
 /** What a drive takes surges nowhere; which fuse its maker lists comes first. */

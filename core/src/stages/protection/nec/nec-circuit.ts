@@ -19,7 +19,7 @@ import {
   type Conductor,
 } from './nec-conductor.ts';
 import { currentByCode, tableFullLoadCurrent } from './nec-current.ts';
-import { chosenBreaker, grounding, largestDevice } from './nec-device.ts';
+import { chosenBreaker, deviceOf, grounding, largestDevice, standardSizes } from './nec-device.ts';
 import type { ProtectionValues } from '../values.ts';
 
 /** Conductors carry a quarter more than the motor (NEC 430.22). */
@@ -52,7 +52,8 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
   });
   const run = runFor(least, codeCurrent, circuit, flag);
   const { conductor } = run;
-  const device = largestDevice(codeCurrent, circuit);
+  const largest = largestDevice(codeCurrent, circuit);
+  const device = largest && deviceOf(largest, circuit, flag);
   const breaker = device && chosenBreaker(device, circuit, flag);
   const ground = device && grounding(device, conductor, circuit, run.byCurrent);
   const conduit = conductor && ground && conduitFor(conductor.size, ground.size);
@@ -66,7 +67,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
     ...(conductor ? { conductorSize: conductor.name, conductorAmpacity: conductor.carries } : {}),
     ...run.values,
     ...leads.values,
-    ...(device ? { branchDeviceMax: device } : {}),
+    ...(largest ? { branchDeviceMax: largest } : {}),
     ...(breaker ? { branchDevice: breaker } : {}),
     ...(ground ? { groundingConductor: ground.name } : {}),
     ...(conduit ? { conduit } : {}),
@@ -80,7 +81,11 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
   };
   const drawn =
     device && brief.job.protection.device === 'inverse time breaker'
-      ? { name: `breaker ${device.value} A`, ...atOnce(magneticBand(device.value)) }
+      ? {
+          name: `breaker ${device.value} A`,
+          rated: onDrive ? undefined : { rating: device.value, sizes: standardSizes(false) },
+          ...atOnce(magneticBand(device.value)),
+        }
       : undefined;
   // The relay of a star-delta start guards the leads behind it.
   const guarded = onDrive ? undefined : (leads.conductor ?? conductor);

@@ -14,12 +14,13 @@ const deviceColumns = {
   'nontime delay fuse': 'nontime_delay_fuse',
 } as const;
 
+/** Standard sizes of a kind, A: 240.6(A). */
+export const standardSizes = (fuse: boolean): number[] =>
+  standardRatings.rows.filter((row) => fuse || row['fuse_only'] !== true).map((row) => Number(row['rating']));
+
 /** The standard rating at or next above `amperes` (240.6(A)); 1, 3, 6, 10 and 601 A are fuses only. */
 export const nextStandardRating = (amperes: number, fuse: boolean): number | undefined =>
-  standardRatings.rows
-    .filter((row) => fuse || row['fuse_only'] !== true)
-    .map((row) => Number(row['rating']))
-    .find((rating) => rating >= amperes - 1e-9);
+  standardSizes(fuse).find((rating) => rating >= amperes - 1e-9);
 
 /** Largest short-circuit device of the kind chosen. */
 export function largestDevice(current: Value, { brief, holds }: Circuit): Value | undefined {
@@ -37,6 +38,33 @@ export function largestDevice(current: Value, { brief, holds }: Circuit): Value 
         source: 'NEC 430.52(C)(1) and exception 1, 240.6(A)',
         note: `${device}. ${holds}`,
       });
+}
+
+/** The device as typed, in a standard size, held against code and start; else the largest that is allowed. */
+export function deviceOf(most: Value, circuit: Circuit, flag: Flag): Value {
+  const { brief, onDrive } = circuit;
+  const typed = onDrive ? undefined : brief.given.protection.rating;
+  const { device } = brief.job.protection;
+  if (!typed) return most;
+  const rating = nextStandardRating(typed.value, device !== 'inverse time breaker');
+  if (rating === undefined) return most;
+  const { school } = brief.job;
+  const own = quantity(rating, 'current', school, {
+    origin: 'given',
+    source: 'NEC 240.6(A)',
+    note: `As typed, ${typed.text}, in a standard size.`,
+  });
+  const mends = [{ label: `Take ${most.text}`, set: { 'protection.rating': most.text } }];
+  if (rating > most.value * 1.001)
+    flag('protection.device-large', `${own.text} are more than the ${most.text} that the code allows here.`, { mends });
+  const least = device === 'inverse time breaker' ? leastRating(circuit) : circuit.motor.current;
+  if (rating < least * 0.999)
+    flag(
+      'protection.device-small',
+      `${own.text} open before the motor is up: ${formatQuantity(least, 'current', school)} are the least that carry it and its start.`,
+      least <= most.value ? { mends } : {},
+    );
+  return own;
 }
 
 /** Least rating of a breaker that carries what runs and does not trip on what starts, A. */

@@ -1,7 +1,7 @@
 import { svgOf, type Drawing } from '@pilgrim/core/stages/protection/diagram/drawing';
 import { diagramsOf } from '@pilgrim/core/stages/protection/diagram/parts';
 import type { Scheme } from '@pilgrim/core/stages/protection/diagram/scheme';
-import type { Content } from 'pdfmake/interfaces';
+import type { Column, Content } from 'pdfmake/interfaces';
 import { cell, colours, printable, QUIET } from './pdf.ts';
 
 const onPaper = { ink: '#1d2324', quiet: QUIET, copper: '#8a4a12', face: 'Atkinson' };
@@ -10,7 +10,7 @@ const onPaper = { ink: '#1d2324', quiet: QUIET, copper: '#8a4a12', face: 'Atkins
 const HIGH = 400;
 const GAP = 12;
 
-const figure = (drawing: Drawing, width: number): Content => ({
+const figure = (drawing: Drawing, width: number): Column => ({
   width,
   stack: [
     { text: printable(drawing.title), bold: true, margin: [0, 4, 0, 2] },
