@@ -163,3 +163,98 @@ test('cables, devices and settings of a job and of its site are kept as PDF, XLS
   for (const wrong of [`${job}/schedules.doc`, '/sites/nowhere/schedules.pdf', `${job}/schedules.csv?revision=x`])
     expect((await request.get(wrong)).status()).toBeGreaterThanOrEqual(400);
 });
+
+test('the diagrams of a school are read with terminals, wire numbers and parts, kept as SVG, and printed', async ({
+  page,
+  request,
+}) => {
+  const iec = await demoJob(page, 'BP-3');
+  await visit(page, `${iec}/protection`);
+  const diagrams = page.getByRole('region', { name: 'Circuit diagrams' });
+  await expect(diagrams).toContainText('IEC 60617');
+  const power = diagrams.getByRole('img', { name: 'Power circuit, direct' });
+  const control = diagrams.getByRole('img', { name: 'Control circuit, direct' });
+  for (const label of ['L1', '2L1', 'U1', 'V1', 'W1', 'M1', '3~']) await expect(power).toContainText(label);
+  for (const label of ['A1', 'A2', '13', '14', 'S0', 'S1', 'S2', 'T2']) await expect(control).toContainText(label);
+  // A motor breaker trips the contactor by its auxiliary contact; a coil is a box.
+  await expect(control.locator('path[data-symbol="coil"]')).toHaveCount(1);
+  const bill = diagrams.getByRole('table', { name: 'Bill of parts' });
+  await expect(bill.getByRole('row', { name: /Motor-protective breaker/ })).toContainText(/25–32\sA, set to 27\.8\sA/);
+  await expect(bill.getByRole('row', { name: /^Q2 Contactor/ })).toContainText('Latch contactor 32 A');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    diagrams.getByRole('button', { name: 'Control circuit, direct as SVG' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('control-circuit-direct.svg');
+  await accessible(page);
+  const paper = await request.get(`${iec}/sheet.pdf`);
+  expect(paper.headers()['content-type']).toBe('application/pdf');
+
+  // North American letters, and the relay’s contact before the coil.
+  const nec = await demoJob(page, 'PU-205');
+  await visit(page, `${nec}/protection`);
+  await expect(diagrams).toContainText('North American');
+  for (const label of ['CB', 'OL', 'MTR', 'T1', 'T2', 'T3']) await expect(power).toContainText(label);
+  for (const label of ['START', 'STOP', 'E-STOP', 'OL', 'CPT']) await expect(control).toContainText(label);
+  await expect(bill.getByRole('row', { name: /^OL F2 Overload relay/ })).toContainText(/18\.4\sA/);
+  // The sheet that prints has them too.
+  await visit(page, `${nec}/sheet`);
+  await expect(power).toBeVisible();
+  await accessible(page);
+});
+
+test('the run shows what asks for its size at each place, and its length moves it', async ({ page }) => {
+  const job = await copyOfDemo(page, 'BP-3', 'CAB-5');
+  await visit(page, `${job}/protection`);
+  const run = page.getByRole('region', { name: 'What limits the wires' }).locator('[data-run]');
+  await expect(run).toContainText('6 mm² copper');
+  await expect(run).toContainText('its length is not typed');
+  await page.getByRole('link', { name: /^Length of the cable/ }).click();
+  await fill(page, { 'supply.feederLength': '250 m' });
+  await visit(page, `${job}/protection`);
+  await expect(run).toContainText('▲ a fault to earth being cleared');
+  await expect(run).not.toContainText('not typed');
+  await accessible(page);
+});
+
+test('the device is dragged to a rating that the start opens, told, and mended', async ({ page }) => {
+  await visit(page, `${await copyOfDemo(page, 'BP-3', 'CAB-6')}/protection`);
+  await field(page, 'protection.shortCircuit').selectOption('gG');
+  const device = page.locator('[data-value="protection.branchDevice"]').first();
+  await expect(device).toContainText('Fuses gG 80 A');
+  const picture = page.getByRole('region', { name: 'Time against current' });
+  await picture.hover();
+  const grip = picture.locator('svg path[fill="#fffefb"]').last();
+  await expect(grip).toBeVisible();
+  const box = await grip.boundingBox();
+  if (!box) throw new Error('no device to drag');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x - 60, y, { steps: 5 });
+  await page.mouse.up();
+  const found = finding(page, 'protection.device-small');
+  await expect(found).toContainText('are the smallest that carry motor and start');
+  await expect(field(page, 'protection.rating')).toHaveValue(/^\d\d A$/);
+  await found.getByRole('button', { name: /^Take 80/ }).click();
+  await expect(found).toHaveCount(0);
+  await expect(device).toContainText('Fuses gG 80 A');
+  await accessible(page);
+});
+
+test('a motor of two speeds: a relay for each, and the contactors in its diagram', async ({ page }) => {
+  const job = await copyOfDemo(page, 'PU-205', 'CAB-7');
+  await visit(page, `${job}/nameplate`);
+  await fill(page, { 'nameplate.speed': '1770/885', 'nameplate.power': '15/5 hp', 'nameplate.currents': '20/11' });
+  await field(page, 'nameplate.speedInForce').selectOption('both');
+  await fill(page, { 'nameplate.voltages': '460' });
+  await visit(page, `${job}/situation`);
+  await page
+    .getByRole('radio', { name: /starter/i })
+    .first()
+    .check();
+  await visit(page, `${job}/protection`);
+  await expect(page.locator('[data-value="starter.lowDial"]').first()).toContainText('11.0');
+  const power = page.getByRole('img', { name: 'Power circuit, tapped winding' });
+  for (const label of ['OL-L', 'OL-H', 'HS', 'T4', 'T6']) await expect(power).toContainText(label);
+});
