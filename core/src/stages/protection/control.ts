@@ -102,7 +102,7 @@ function leadOf(circuit: Circuit, flag: Flag): Value | undefined {
   if (least === undefined || volts === undefined) return undefined;
   const hertz = supply.values.frequency?.value ?? (school === 'NEMA' ? 60 : 50);
   const capacitance = ((500 * least) / volts ** 2) * (50 / hertz) * 1e-6;
-  const longest = quantity(capacitance / LEAD, 'length', school, {
+  const longest = quantity(capacitance / LEAD, 'altitude', school, {
     origin: 'estimated',
     formula: '\\ell = \\dfrac{500\\,P}{V^2}\\cdot\\dfrac{50}{f}\\Big/ 0.3',
     from: {

@@ -92,7 +92,7 @@ const own = perOption({
       group: 'Contactor',
     },
   ),
-  controlLead: quantity('length', {
+  controlLead: quantity('altitude', {
     label: 'Lead to its buttons',
     min: 0,
     max: 5000,

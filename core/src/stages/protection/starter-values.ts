@@ -16,7 +16,7 @@ export const starterValues = {
   /** What the control transformer gives while the largest coil pulls in. */
   controlPower: figure('apparentPower', 'Control transformer gives at once', { sheet: 'Settings and wiring' }),
   /** A lead so long holds the coil in by its capacitance after the button opens. */
-  controlLeadMax: figure('length', 'Lead to its buttons, at most', { sheet: 'Settings and wiring' }),
+  controlLeadMax: figure('altitude', 'Lead to its buttons, at most', { sheet: 'Settings and wiring' }),
   /** What an autotransformer passes on while the motor starts. */
   transformerPower: figure('apparentPower', 'Autotransformer passes while it starts', { sheet: 'Settings and wiring' }),
   contactLife: figure('count', 'Contacts last, operations', { sheet: 'Settings and wiring' }),

@@ -66,8 +66,8 @@
     Time against current{turned.length === 0
       ? ''
       : sized.length === 0
-        ? ': the circle turns the relay’s dial'
-        : ': the circles turn the relay’s dial and change the device'}
+        ? ': drag the circle, the relay’s dial'
+        : ': drag the circles, dial and device'}
   </h2>
   {#if chosen?.trace && details.startSetting}
     <Chart
