@@ -410,6 +410,23 @@ describe('the device over time and current', () => {
   });
 });
 
+it('a lead behind a drive lies as its feed unless it is told otherwise', () => {
+  const wires = (protection: object) =>
+    run({ starting: { method: 'drive', speedControl: 'yes' }, protection }).details.runs.map(({ wire }) =>
+      Number.parseFloat(wire ?? ''),
+    );
+  const [feed, lead] = wires({});
+  expect(lead).toBeGreaterThan(0);
+  const beside = wires({ leadCircuits: '9' });
+  expect(beside[0]).toBe(feed);
+  expect(beside[1]).toBeGreaterThan(lead ?? 0);
+  expect(wires({ leadAmbient: '55 °C' })[1]).toBeGreaterThan(lead ?? 0);
+  // In conduit 46 A of 10 mm², on a tray 43 of 6.
+  expect(wires({ leadLaying: 'tray' })[1]).toBeLessThan(lead ?? 0);
+  expect(wires({ laying: 'tray', leadLaying: 'conduit' })[1]).toBe(lead);
+  expect(wires({ circuits: '9' })[1]).toBe(beside[1]);
+});
+
 describe('a device as it is typed', () => {
   const typed = (rating: string, shortCircuit = 'gG') => ({ protection: { shortCircuit, rating } });
   const named = (more: More) => found(more, 'branchDevice')?.value;

@@ -16,6 +16,7 @@ import { compareSizes, conductorName, raisedWith } from '../src/stages/protectio
 import { voltsLost } from '../src/stages/protection/nec/nec-drop.ts';
 import { tableFullLoadCurrent } from '../src/stages/protection/nec/nec-current.ts';
 import { leastBreaker } from '../src/stages/protection/breaker.ts';
+import { demo } from './demo.ts';
 import { catalogue, plate } from './round-prices.ts';
 
 const HP = 745.7;
@@ -365,6 +366,27 @@ describe('the other school beside it', () => {
     expect(drawn('inverse time breaker')?.opens[1]).toEqual([1080, 0.01]);
     expect(drawn('inverse time breaker')?.firstWave).toBeGreaterThan(200);
     expect(drawn('dual element fuse')).toBeUndefined();
+  });
+  it('close above a roof 33 °C are added (310.15(B)(2)): 42.5 A at 63 °C are 90.4 of 75 °C wire, 3 AWG, or 65.4 of 90 °C, 6 AWG', () => {
+    const onRoof = (insulation: '75' | '90', rooftop = true) =>
+      value(run({ protection: { rooftop, insulation } }, catalogue), 'conductorSize');
+    expect(onRoof('75')?.value).toBe('3 AWG copper');
+    expect(onRoof('90')?.value).toBe('6 AWG copper');
+    expect(onRoof('75')?.working.note).toContain('on a roof');
+    expect(onRoof('75', false)?.value).toBe('8 AWG copper');
+  });
+  it('a lead behind a drive lies as its feed unless it is told otherwise; the feed does not change with it', () => {
+    const runs = (protection: JobInput['protection']) =>
+      run({ starting: { method: 'drive' }, protection }, demo).details.runs.map(({ wire }) => wire);
+    const [feed, lead] = runs({});
+    expect(feed).toMatch(/AWG/);
+    for (const protection of [{ leadAmbient: '60 °C' }, { leadConductors: '12' }, { leadRooftop: true }]) {
+      expect(runs(protection)[0]).toBe(feed);
+      expect(runs(protection)[1]).not.toBe(lead);
+    }
+    for (const protection of [{ ambient: '60 °C' }, { conductors: '12' }]) expect(runs(protection)[1]).not.toBe(lead);
+    expect(runs({ rooftop: true })[1]).toBe(lead);
+    expect(runs({ ambient: '60 °C', leadAmbient: '30 °C' })[1]).toBe(lead);
   });
   it('a device as typed is held against the code and the start: 34 A allow 90 (250 %), and 240.6(A) has its sizes', () => {
     const typed = (rating: string, device: 'inverse time breaker' | 'dual element fuse' = 'inverse time breaker') =>

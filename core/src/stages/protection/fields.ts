@@ -1,5 +1,5 @@
 import { KELVIN } from '../../ground/constants.ts';
-import { choice, is, line, named, not, perOption, quantity, rows, type Asked } from '../../ground/field.ts';
+import { choice, flag, is, line, named, not, perOption, quantity, rows, type Asked } from '../../ground/field.ts';
 
 const iec: Asked = is('school', 'IEC');
 const nema: Asked = is('school', 'NEMA');
@@ -15,6 +15,21 @@ const several: Asked = (look) => {
   return Array.isArray(others) && others.length > 0;
 };
 
+/** What is behind a drive. */
+const driven = is('starting.method', 'drive');
+const LEAD = 'Lead from drive to motor';
+const every =
+  (...all: readonly Asked[]): Asked =>
+  (look) =>
+    all.every((each) => each(look));
+
+const WAYS = [
+  ['conduit', 'In conduit or trunking'],
+  ['clipped', 'Clipped to a wall or floor'],
+  ['tray', 'On a perforated tray or ladder'],
+  ['duct', 'In a duct in the ground'],
+] as const;
+
 export const lead = 'Overload, wires, short-circuit device and earth of the motor’s circuit.';
 
 const own = perOption({
@@ -27,15 +42,7 @@ const own = perOption({
     asked: not(is('starting.method', 'drive')),
     note: 'What the overload relay or motor breaker is really set to, as its dial shows it',
   }),
-  laying: choice(
-    [
-      ['conduit', 'In conduit or trunking'],
-      ['clipped', 'Clipped to a wall or floor'],
-      ['tray', 'On a perforated tray or ladder'],
-      ['duct', 'In a duct in the ground'],
-    ],
-    { label: 'Cable laid', usual: 'conduit', asked: iec },
-  ),
+  laying: choice(WAYS, { label: 'Cable laid', usual: 'conduit', asked: iec }),
   cableInsulation: choice(named('PVC', 'XLPE'), { label: 'Its insulation', usual: 'PVC', asked: iec }),
   circuits: quantity('count', {
     label: 'Circuits side by side',
@@ -153,6 +160,42 @@ const own = perOption({
     hint: '3',
     asked: nema,
   }),
+  rooftop: flag({ label: 'Lies less than 7/8 in above a roof', asked: nema }),
+  leadLaying: choice([['feed', 'As the cable to the drive'], ...WAYS], {
+    label: 'Lead laid',
+    usual: 'feed',
+    asked: every(iec, driven),
+    group: LEAD,
+  }),
+  leadCircuits: quantity('count', {
+    label: 'Circuits beside the lead',
+    min: 1,
+    max: 20,
+    example: '3 circuits',
+    hint: 'as the feed',
+    asked: every(iec, driven),
+    note: 'Loaded circuits that lie together along the lead from drive to motor, this one counted',
+    group: LEAD,
+  }),
+  leadAmbient: quantity('temperature', {
+    label: 'Hottest air along the lead',
+    min: KELVIN - 50,
+    max: KELVIN + 85,
+    example: '45 °C along the lead',
+    hint: 'as the feed',
+    asked: driven,
+    group: LEAD,
+  }),
+  leadConductors: quantity('count', {
+    label: 'Current-carrying wires beside the lead',
+    min: 3,
+    max: 60,
+    example: '6',
+    hint: 'as the feed',
+    asked: every(nema, driven),
+    group: LEAD,
+  }),
+  leadRooftop: flag({ label: 'Lead less than 7/8 in above a roof', asked: every(nema, driven), group: LEAD }),
   terminals: choice(
     [
       ['auto', 'By size and motor design'],

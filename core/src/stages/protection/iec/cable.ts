@@ -11,6 +11,7 @@ import {
 import { cellValue, type Table } from '../../../ground/tables/table.ts';
 import { PRACTICE, quantity, type Value } from '../../../ground/value.ts';
 import type { OptionBrief } from '../../stage.ts';
+import { liesBy, type Run } from '../lies.ts';
 
 /** Sizes of copper and aluminium cables, mm². */
 export const sizes: readonly number[] = pvcCable.rows.map((row) => Number(row['size']));
@@ -25,10 +26,10 @@ export interface Laid {
   readonly metal: 'cu' | 'al';
 }
 
-export const laidBy = ({ job: { protection } }: OptionBrief): Laid => ({
-  laying: protection.laying,
-  insulation: protection.cableInsulation,
-  metal: protection.conductor === 'aluminium' ? 'al' : 'cu',
+export const laidBy = (brief: OptionBrief, run: Run = 'feed'): Laid => ({
+  laying: liesBy(brief, run).laying,
+  insulation: brief.job.protection.cableInsulation,
+  metal: brief.job.protection.conductor === 'aluminium' ? 'al' : 'cu',
 });
 
 const METHODS = {
@@ -121,8 +122,9 @@ export interface Surroundings {
 }
 
 /** Undefined where the insulation does not bear so warm a place. */
-export function surroundingsOf({ job, given }: OptionBrief, laid: Laid): Surroundings | undefined {
-  const { ambient, circuits } = given.protection;
+export function surroundingsOf(brief: OptionBrief, laid: Laid, run: Run = 'feed'): Surroundings | undefined {
+  const { job, given } = brief;
+  const { ambient, circuits } = liesBy(brief, run);
   const ground = laid.laying === 'duct';
   const typed = ambient ?? (ground ? undefined : given.place.ambient);
   const warmth = ambientShare(typed?.value ?? KELVIN + (ground ? BASE.ground : BASE.air), laid);

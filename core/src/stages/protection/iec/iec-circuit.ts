@@ -144,6 +144,7 @@ const motorRun = (circuit: Circuit, device: Device | undefined): SizedRun | unde
       })
     : mostCurrent(circuit);
   return sizeRun(circuit, {
+    run: onDrive ? 'lead' : 'feed',
     needed,
     powerFactor: motor.powerFactor,
     length: onDrive ? brief.given.drive.lead : brief.given.supply.feederLength,
@@ -161,6 +162,7 @@ function driveInput(circuit: Circuit, device: Device | undefined): SizedRun | un
     source: 'catalogue',
   });
   return sizeRun(circuit, {
+    run: 'feed',
     needed,
     powerFactor: DRIVE_POWER_FACTOR,
     length: brief.given.supply.feederLength,

@@ -3,6 +3,7 @@ import type { Value } from '../../../ground/value.ts';
 import { STANDING_POWER_FACTOR, type Circuit } from '../asked-of-protection.ts';
 import { ampacityHere, carriedBySize, laidBy, sizes, surroundingsOf } from './cable.ts';
 import type { Place } from '../drawn-run.ts';
+import type { Run as Where } from '../lies.ts';
 import type { Device } from './device.ts';
 import { dropOf, type Run } from './drop.ts';
 import { disconnectionTime, FAULT_VOLTAGE, heatFactor, heatSize, loopOf, protectiveSize } from './earth.ts';
@@ -12,6 +13,7 @@ export const RUNNING_MOST = 0.05;
 export const STARTING_MOST = 0.15;
 /** What is asked of a run of cable. */
 export interface Demand {
+  readonly run: Where;
   readonly needed: Value;
   readonly powerFactor: number;
   readonly length: Value | undefined;
@@ -51,8 +53,8 @@ export interface SizedRun {
 /** The smallest size of the table that does all that is asked of a run; undefined where the insulation does not bear the place. */
 export function sizeRun(circuit: Circuit, demand: Demand): SizedRun | undefined {
   const { brief, supply, motor } = circuit;
-  const laid = laidBy(brief);
-  const around = surroundingsOf(brief, laid);
+  const laid = laidBy(brief, demand.run);
+  const around = surroundingsOf(brief, laid, demand.run);
   if (!around) return undefined;
   const { needed, length, device } = demand;
   const carried = carriedBySize(laid, around);

@@ -3,6 +3,7 @@ import { quantity, wording, type Value } from '../../../ground/value.ts';
 import { ownStart, STANDING_POWER_FACTOR, type Circuit } from '../asked-of-protection.ts';
 import { magneticBand } from '../breaker.ts';
 import { atOnce } from '../iec/device.ts';
+import { liesBy } from '../lies.ts';
 import { NO_TABLE } from '../side-by-side.ts';
 import type { Worked } from '../worked.ts';
 import type { Flag } from '../findings.ts';
@@ -154,7 +155,8 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
   const { brief, motor, onDrive, supply } = circuit;
   const { school } = brief.job;
   const { designLetter } = motor;
-  const first = smallestConductor(brief, least, { designLetter });
+  const where = onDrive ? 'lead' : 'feed';
+  const first = smallestConductor(brief, least, { designLetter, run: where });
   const length = onDrive ? brief.given.drive.lead : brief.given.supply.feederLength;
   if (!first || !length) return { conductor: first, byCurrent: first?.size, length, values: {} };
   const metal = brief.job.protection.conductor === 'copper' ? 'cu' : 'al';
@@ -173,7 +175,8 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
       `No single wire of the tables keeps ${current.text} over ${length.text} within ${RUNNING_MOST * 100} % of the voltage; its current alone asks for ${first.name.text}.`,
     );
   const conductor =
-    (size === undefined ? undefined : smallestConductor(brief, least, { designLetter, atLeast: size })) ?? first;
+    (size === undefined ? undefined : smallestConductor(brief, least, { designLetter, atLeast: size, run: where })) ??
+    first;
   const dropped = (share: number | undefined, flowing: Value | undefined, note: string): Value | undefined =>
     share === undefined
       ? undefined
@@ -263,9 +266,9 @@ function checkConductors(
   const short = conductor ? drive.least && !drive.conductor && drive.least : least;
   if (short) flag('protection.no-conductor', `No single conductor of the table carries ${short.text} here.`);
   if (!conductor) return;
-  const { place, protection } = brief.given;
+  const { ambient, conductors } = liesBy(brief, drive.least ? 'lead' : 'feed');
   flag(
     'protection.conductor-basis',
-    `The conductor holds for ${(protection.ambient ?? place.ambient)?.text ?? '30 °C, the usual ambient'} and ${protection.conductors?.text ?? 'three'} current-carrying conductors together; ${conductor.carries.working.note ?? ''}`,
+    `The conductor holds for ${(ambient ?? brief.given.place.ambient)?.text ?? '30 °C, the usual ambient'} and ${conductors?.text ?? 'three'} current-carrying conductors together; ${conductor.carries.working.note ?? ''}`,
   );
 }

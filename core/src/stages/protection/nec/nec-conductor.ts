@@ -1,5 +1,6 @@
 import { KELVIN } from '../../../ground/constants.ts';
 import type { OptionBrief } from '../../stage.ts';
+import { liesBy, type Run } from '../lies.ts';
 import { ambientFactor } from '../../supply/feeder.ts';
 import { ampacity, bundling, conductorMetal } from '../../../ground/tables/index.ts';
 import { cellValue } from '../../../ground/tables/table.ts';
@@ -47,11 +48,15 @@ function terminalColumn(chosen: 'auto' | '60' | '75', designLetter: string | und
   return needed <= 100 ? '60' : '75';
 }
 
+/** °C by which the sun heats a raceway close above a roof: NEC 310.15(B)(2), from memory. */
+const ON_ROOF = 33;
+
 interface Asked {
   /** Of the motor. */
   readonly designLetter?: string | undefined;
   /** A size below which none is looked for. */
   readonly atLeast?: string;
+  readonly run?: Run;
 }
 
 /** The next larger size. */
@@ -86,17 +91,18 @@ export function raisedWith(ground: string, from: string, to: string): string {
  * the correction for ambient and bundling (NEC 110.14(C), 310.15, Table 310.16). Undefined where none is large enough.
  */
 export function smallestConductor(
-  { job, given }: OptionBrief,
+  brief: OptionBrief,
   needed: Value,
-  { designLetter, atLeast = SMALLEST }: Asked = {},
+  { designLetter, atLeast = SMALLEST, run = 'feed' }: Asked = {},
 ): Conductor | undefined {
-  const { conductor, terminals, insulation } = job.protection;
+  const { conductor, terminals, insulation } = brief.job.protection;
+  const lies = liesBy(brief, run);
   const metal = conductor === 'copper' ? 'cu' : 'al';
   const terminal = terminalColumn(terminals, designLetter, needed.value);
   const own: Column = insulation < terminal ? terminal : insulation;
-  const ambient = given.protection.ambient ?? given.place.ambient;
-  const heat = ambientFactor(ambient?.value ?? KELVIN + 30, own);
-  const bundled = bundlingFactor(given.protection.conductors?.value ?? 3);
+  const ambient = lies.ambient ?? brief.given.place.ambient;
+  const heat = ambientFactor((ambient?.value ?? KELVIN + 30) + (lies.onRoof ? ON_ROOF : 0), own);
+  const bundled = bundlingFactor(lies.conductors?.value ?? 3);
   const left = (heat?.value ?? 0) * (bundled?.value ?? 1);
   const first = (column: Column, share: number): number =>
     sizes.findIndex((each) => (ampacity.number(each, `${metal}_${column}`) ?? 0) * share >= needed.value - 1e-9);
@@ -120,6 +126,7 @@ export function smallestConductor(
     source: 'NEC 110.14(C), 310.15(B) and (C), Table 310.16 (recalled from memory)',
     note: [
       `${terminal} °C terminals${terminals === 'auto' ? '' : ' as chosen'}, ${own} °C insulation.`,
+      lies.onRoof ? `${ON_ROOF} °C more on a roof (310.15(B)(2)).` : '',
       cell.working.note ?? '',
     ]
       .filter(Boolean)
