@@ -267,6 +267,16 @@ describe('in a job of 41 A over 60 m', () => {
     expect(found(aM, 'wireCurrent')?.value).toBe(41);
     // 630 kVA of 4 % at 400 V behind no network: 22.7 kA.
     expect(found(aM, 'faultCurrent')?.value).toBeCloseTo(630e3 / (0.04 * Math.sqrt(3) * 400), -2);
+    // Behind 60 m of 10 mm², 0.135 + j 0.0048 Ω, and 10.2 mΩ of X/R 5.
+    expect(found(aM, 'faultAtMotor')?.value).toBeCloseTo(
+      400 /
+        Math.sqrt(3) /
+        Math.hypot(0.135 + 0.01016 * Math.cos(Math.atan(5)), 0.0048 + 0.01016 * Math.sin(Math.atan(5))),
+      -1,
+    );
+    const driven = { starting: { method: 'drive', speedControl: 'yes' } };
+    expect(found(driven, 'faultAtMotor')).toBeUndefined();
+    expect(found({ ...aM, supply: { feederLength: '' } }, 'faultAtMotor')).toBeUndefined();
     const loop = found(aM, 'loopImpedance')?.value as number;
     expect(loop).toBeCloseTo(
       Math.hypot(
@@ -465,6 +475,43 @@ describe('the starter', () => {
     expect(said(soft, 'softStarterCurrent')?.value).toBeGreaterThanOrEqual(41);
     expect(said(soft, 'architecture')?.value).toMatch(/soft starter with bypass, overload relay$/);
     expect(said({}, 'softStarterCurrent')).toBeUndefined();
+  });
+  it('a soft starter by the code of its item: told where the item bears less, or starts less often', () => {
+    const item = demo.parts.find(({ id }) => id === 'es-43') ?? demo.parts.find(({ kind }) => kind === 'soft starter');
+    const of = (ac53: { multiple: number; seconds: number; startsPerHour: number } | undefined, starts = '') => {
+      const parts = demo.parts.map((each) => {
+        const { ac53: _, ...bare } = each;
+        return each.kind === 'soft starter' && ac53 ? { ...bare, ac53 } : bare;
+      });
+      return solve(
+        emptyJob({
+          ...base,
+          supply: { ...base.supply, startsPerHour: starts },
+          starting: { method: 'soft starter' },
+        }),
+        { ...demo, parts },
+      );
+    };
+    expect(item?.ac53).toBeDefined();
+    const needed = (solution: Solution) => Number(solution.values['starter.softStarterCurrent']?.value);
+    const told = (solution: Solution) =>
+      solution.findings.find(({ code: each }) => each === 'protection.soft-starter')?.message;
+    // The same multiple for a quarter of the time: twice the rating.
+    const [hard, soft] = [
+      of({ multiple: 1, seconds: 4, startsPerHour: 10 }),
+      of({ multiple: 1, seconds: 16, startsPerHour: 10 }),
+    ];
+    expect(needed(hard)).toBeCloseTo(2 * needed(soft), 9);
+    expect(hard.values['starter.softStarterCurrent']?.working.source).toContain('AC-53 1-4 by the catalogue');
+    expect(told(hard)).toMatch(/bears AC-53 1-4.* at least are asked for/);
+    const easy = { multiple: 8, seconds: 60, startsPerHour: 10 };
+    expect(needed(of(easy))).toBe(41);
+    expect(told(of(easy))).toBeUndefined();
+    expect(told(of(easy, '10'))).toBeUndefined();
+    expect(told(of(easy, '11'))).toMatch(/10 times an hour; 11 starts an hour are wanted/);
+    // Of an item without a code a usual one is taken, and nothing is held against it.
+    expect(of(undefined).values['starter.softStarterCurrent']?.working.source).toContain('3.5-15');
+    expect(told(of(undefined, '30'))).toBeUndefined();
   });
   it('star-delta of 41 A: 23.7 A for main and delta, 13.7 for star, and the dial 23.7', () => {
     const star = { starting: { method: 'star-delta', leads: '6' } };

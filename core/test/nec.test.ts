@@ -86,8 +86,8 @@ it('sizes are AWG below 250 and kcmil from there, and ordered as they carry', ()
   }
 });
 
-const run = (more: JobInput, from: Catalogue): Solution =>
-  solve(
+const run = (more: JobInput, from: Catalogue, by = solve): Solution =>
+  by(
     emptyJob({
       situation: { kind: 'starter' },
       load: { way: 'torque', torque: '60 lb·ft', speed: '1770 rpm' },
@@ -366,6 +366,33 @@ describe('the other school beside it', () => {
     expect(drawn('inverse time breaker')?.opens[1]).toEqual([1080, 0.01]);
     expect(drawn('inverse time breaker')?.firstWave).toBeGreaterThan(200);
     expect(drawn('dual element fuse')).toBeUndefined();
+  });
+  it('a contactor by NEMA ICS 2: 25 hp of 460 V are size 2, jogged size 3; 10 hp of 230 V, 28 A, size 2 by its current', () => {
+    const size = (more: JobInput) => run(more, catalogue).values['starter.nemaSize']?.value;
+    expect(size({})).toBe('NEMA 2');
+    expect(size({ starting: { method: 'direct', inching: 'yes' } })).toBe('NEMA 3');
+    const low = { nameplate: { power: '10 hp', voltages: '230', currents: '28' }, supply: { voltage: '240 V' } };
+    expect(size(low)).toBe('NEMA 2');
+    expect(size({ ...low, nameplate: { ...low.nameplate, currents: '26' } })).toBe('NEMA 2');
+    expect(size({ nameplate: { power: '7.5 hp', voltages: '230', currents: '22' }, supply: low.supply })).toBe(
+      'NEMA 1',
+    );
+    expect(size({ nameplate: { power: '7.5 hp', voltages: '230', currents: '28' }, supply: low.supply })).toBe(
+      'NEMA 2',
+    );
+    expect(size({ school: 'IEC' })).toBeUndefined();
+    expect(size({ starting: { method: 'star-delta' } })).toBeUndefined();
+  });
+  it('the short circuit at the motor: 1000 kVA of 5 % behind 200 ft of 8 AWG', () => {
+    const supply = { feederLength: '200 ft', sourcePower: '1000 kVA', sourceImpedance: '5 %' };
+    const solved = run({ supply }, catalogue, solveByBoth);
+    // 0.78 and 0.065 Ω per 1000 ft: 0.156 and 0.013 Ω; the source has 11.5 mΩ.
+    const [least, most] = [480 / Math.sqrt(3) / (0.1565 + 0.0115), 480 / Math.sqrt(3) / 0.1565];
+    const behind = Number(solved.values['protection.faultAtMotor']?.value);
+    expect(behind).toBeGreaterThan(least);
+    expect(behind).toBeLessThan(most);
+    expect(Number(solved.values['other.faultAtMotor']?.value)).toBeGreaterThan(0);
+    expect(value(run({}, catalogue), 'faultAtMotor')).toBeUndefined();
   });
   it('close above a roof 33 °C are added (310.15(B)(2)): 42.5 A at 63 °C are 90.4 of 75 °C wire, 3 AWG, or 65.4 of 90 °C, 6 AWG', () => {
     const onRoof = (insulation: '75' | '90', rooftop = true) =>

@@ -4,6 +4,7 @@ import { guaranteedMinimum } from '../src/motor/efficiency-class.ts';
 import { sameRating, standardPowers } from '../src/motor/standard-power.ts';
 import {
   codeLetters,
+  controllerSizes,
   energyEfficient,
   iecEfficiency,
   loadInertia,
@@ -38,6 +39,29 @@ describe('NEC Table 430.250', () => {
       const [v230, v460] = [motorCurrent.number(row, 'v230'), motorCurrent.number(row, 'v460')];
       if (v230 !== undefined && v460 !== undefined) expect(v460 / v230).toBeCloseTo(0.5, 1);
     }
+  });
+});
+
+describe('NEMA ICS 2, sizes of controllers', () => {
+  it('carry the table current of their horsepower (NEC 430.250), and grow with their size', () => {
+    let checked = 0;
+    controllerSizes.rows.forEach((row, at) => {
+      const before = controllerSizes.rows[at - 1];
+      for (const [column, volts] of [
+        ['hp_200v', 'v200'],
+        ['hp_230v', 'v230'],
+        ['hp_460_575v', 'v460'],
+      ] as const) {
+        const hp = controllerSizes.number(row, column);
+        if (before && hp !== undefined) expect(hp).toBeGreaterThanOrEqual(controllerSizes.number(before, column) ?? 0);
+        const amperes = motorCurrent.number(motorCurrent.row(hp ?? 0), volts);
+        if (amperes === undefined) continue;
+        expect(amperes).toBeLessThanOrEqual(Number(row['continuous']));
+        checked++;
+      }
+      if (before) expect(Number(row['continuous'])).toBeGreaterThan(Number(before['continuous']));
+    });
+    expect(checked).toBeGreaterThan(15);
   });
 });
 

@@ -582,24 +582,30 @@ function parts(random: Random): StarterPart[] {
     breakingCapacity: rating <= 250 ? 35_000 : 50_000,
   }));
   const softStarters = contactorSizes.flatMap((size) => [
-    part(
-      'soft starter',
-      `es-${size}`,
-      'Quennel',
-      'Easel',
-      `Easel soft starter ${size} A`,
-      [0, size],
-      price(260, 6.5, size),
-    ),
-    part(
-      'soft starter',
-      `ln-${size}`,
-      'Marrowby',
-      'Linnet',
-      `Linnet soft starter ${size} A`,
-      [0, size],
-      price(290, 6.1, size),
-    ),
+    {
+      ...part(
+        'soft starter',
+        `es-${size}`,
+        'Quennel',
+        'Easel',
+        `Easel soft starter ${size} A`,
+        [0, size],
+        price(260, 6.5, size),
+      ),
+      ac53: { multiple: 3.5, seconds: 20, startsPerHour: 10 },
+    },
+    {
+      ...part(
+        'soft starter',
+        `ln-${size}`,
+        'Marrowby',
+        'Linnet',
+        `Linnet soft starter ${size} A`,
+        [0, size],
+        price(290, 6.1, size),
+      ),
+      ac53: { multiple: 3.5, seconds: 15, startsPerHour: 6 },
+    },
   ]);
   const lowBreakers = ratings.slice(0, 20).map((rating) => ({
     ...part(

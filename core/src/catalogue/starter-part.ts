@@ -13,6 +13,14 @@ export const starterPartSchema = z.strictObject({
   /** Contactor: VA of its ac coil while it is held and while it pulls in; unknown where left out. */
   coilSealed: z.number().positive().max(1e4).optional(),
   coilInrush: z.number().positive().max(1e5).optional(),
+  /** Soft starter, AC-53: so many times its current for so many s, so often an hour; unknown where left out. */
+  ac53: z
+    .strictObject({
+      multiple: z.number().min(1).max(10),
+      seconds: z.number().positive().max(600),
+      startsPerHour: z.number().positive().max(1000),
+    })
+    .optional(),
   /** Contactor: operations its contacts last at that current, started (AC-3) and inched or plugged (AC-4). */
   lifeStarted: z.number().positive().max(1e9).optional(),
   lifeInched: z.number().positive().max(1e9).optional(),

@@ -1,4 +1,4 @@
-import { magnitude } from '../../ground/complex.ts';
+import { add, magnitude, type Complex } from '../../ground/complex.ts';
 import { formatNumber } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import type { Circuit } from './asked-of-protection.ts';
@@ -16,6 +16,24 @@ export function faultAtBus({ supply, brief }: Circuit): Value | undefined {
     from: { U: supply.values.voltage, Z_q: supply.values.sourceImpedance },
     source: 'IEC 60909-0 (from memory), without the voltage factor',
     note: 'Breaking capacity of every device at the bus is at least this; motors that run add to it.',
+  });
+}
+
+/** A, three phases shorted at the terminals of the motor, behind its wires. Undefined where source or wires are not known. */
+export function faultAtMotor({ supply, brief }: Circuit, wires: Complex | undefined): Value | undefined {
+  const { source } = supply;
+  if (!source || !wires) return undefined;
+  const all = add(source.firstInternal ?? source.internal, wires);
+  return quantity(source.voltage / Math.sqrt(3) / magnitude(all), 'current', brief.job.school, {
+    origin: 'estimated',
+    formula: "I''_{k3} = \\dfrac{U}{\\sqrt3\\,|Z_q + Z_w|}",
+    from: {
+      U: supply.values.voltage,
+      Z_q: supply.values.sourceImpedance,
+      Z_w: quantity(magnitude(wires), 'resistance', brief.job.school, { origin: 'recalled', source: 'as the drop' }),
+    },
+    source: 'IEC 60909-0 (from memory), without the voltage factor; wires as warm as in service',
+    note: 'What an isolator or terminal box there must hold.',
   });
 }
 

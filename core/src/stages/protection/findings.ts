@@ -52,6 +52,12 @@ export const findings = declared({
     clear: 'Run conductors in parallel, sized by a licensed person, or bring the circuit into cooler air.',
     field: 'protection.conductor',
   },
+  'protection.soft-starter': {
+    severity: 'stop',
+    basis: 'IEC 60947-4-2, AC-53 of the item',
+    clear: 'Take a larger or harder rated soft starter, a lower current limit, or fewer starts.',
+    field: 'starting.currentLimit',
+  },
   'protection.lead-holds': {
     severity: 'caution',
     basis: `C ≤ 500 P/V² · 50/f µF, a lead has 0.3 µF/km (both from memory): ${PRACTICE}`,

@@ -4,7 +4,7 @@ import { schemeOf, type Scheme } from './diagram/scheme.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { once } from '../../ground/remembered.ts';
 import type { DrawnRun } from './drawn-run.ts';
-import { checkFault, faultAtBus } from './fault.ts';
+import { checkFault, faultAtBus, faultAtMotor } from './fault.ts';
 import { feederOf } from './feeder.ts';
 import { firstWave, iecCircuit } from './iec/iec-circuit.ts';
 import { necCircuit } from './nec/nec-circuit.ts';
@@ -96,6 +96,7 @@ function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: Pro
   const overloadCurrent = iec ? overloadByIec(circuit) : overloadByNec(circuit);
   const own = iec ? iecCircuit(circuit, flag) : necCircuit(circuit, flag);
   const fault = faultAtBus(circuit);
+  const behind = faultAtMotor(circuit, own.impedance);
   const values = {
     ...(dial ? { overloadDial: dial } : {}),
     ...(circuit.onDrive ? { driveOverloadCurrent: driveOverload(circuit) } : {}),
@@ -103,6 +104,7 @@ function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: Pro
     ...own.values,
     ...feederOf(circuit, own.values.wireCurrent, own.rating),
     ...(fault ? { faultCurrent: fault } : {}),
+    ...(behind ? { faultAtMotor: behind } : {}),
   };
   checkFault(fault, circuit, flag);
   checkWire(own, circuit, { dial: dial?.value, fault: fault?.value }, flag);

@@ -6,6 +6,8 @@ export const starterValues = {
   coordination: phrase('Coordination wanted', { sheet: 'Settings and wiring' }),
   /** Of the contactor that carries the most. */
   contactorCurrent: figure('current', 'Contactor, at least', { sheet: 'Settings and wiring' }),
+  /** Of the contactor by NEMA ICS 2, by its current and its horsepower at the voltage. */
+  nemaSize: phrase('Its NEMA size', { sheet: 'Settings and wiring' }),
   relayDial: figure('current', 'Its relay set to', { unseen: true }),
   /** Of the relay that guards the lower of two speeds. */
   lowDial: figure('current', 'Relay of the lower speed set to', { sheet: 'Settings and wiring' }),

@@ -1,6 +1,9 @@
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 import { dialShare } from '../starting/overload-dial.ts';
-import { bothSpeeds, ownStart, type Circuit } from './asked-of-protection.ts';
+import { horsepowerOf } from '../../motor/standard-power.ts';
+import { controllerSizes } from '../../ground/tables/index.ts';
+import { cellWording } from '../../ground/tables/table.ts';
+import { bothSpeeds, mostCurrent, ownStart, type Circuit } from './asked-of-protection.ts';
 import { arrangementOf } from './diagram/scheme.ts';
 import { controlOf } from './control.ts';
 import { coordinationOf } from './coordination.ts';
@@ -20,21 +23,25 @@ const HARD = 8;
 const SOFT = { multiple: 3.5, seconds: 15 } as const;
 
 /** Rated current of a soft starter, A: I²t of the start against what it bears, and at least the motor’s (IEC 60947-4-2 codes). */
-export const softStarterRating = (running: number, limit: number, seconds: number): number =>
-  running * Math.max(1, Math.sqrt((limit ** 2 * seconds) / (SOFT.multiple ** 2 * SOFT.seconds)));
+export const softStarterRating = (
+  running: number,
+  limit: number,
+  seconds: number,
+  code: { readonly multiple: number; readonly seconds: number } = SOFT,
+): number => running * Math.max(1, Math.sqrt((limit ** 2 * seconds) / (code.multiple ** 2 * code.seconds)));
 
 /** What the starter is built of and must carry; nothing for a drive. */
 export function starterOf(circuit: Circuit, { values, isOverload }: Worked, flag: Flag): StarterValues {
-  const { starting, onDrive, brief, nameplateCurrent, motor } = circuit;
+  const { starting, onDrive } = circuit;
   const { method } = starting;
   if (onDrive || method === undefined || method === 'drive') return {};
-  const { school } = brief.job;
   const { tripClass } = starting.values;
   const own = ownStart(circuit);
   return {
     architecture: wording(builtOf(circuit, isOverload), { origin: 'chosen', source: PRACTICE }),
     coordination: coordinationOf(circuit, values, flag),
     contactorCurrent: contactorOf(circuit),
+    ...sizeOf(circuit),
     ...controlOf(circuit, flag),
     ...(values.overloadDial ? { relayDial: values.overloadDial } : {}),
     ...lowerSpeed(circuit, flag),
@@ -42,22 +49,7 @@ export function starterOf(circuit: Circuit, { values, isOverload }: Worked, flag
       ? { tripClass: wording(tripClass.value, { source: tripClass.working.source, note: 'As the start needs it.' }) }
       : {}),
     ...(method === 'autotransformer' && own ? { transformerPower: passedOn(circuit, own) } : {}),
-    ...(method === 'soft starter' && own?.time !== undefined
-      ? {
-          softStarterCurrent: quantity(
-            softStarterRating(nameplateCurrent.value, own.current / motor.current, own.time),
-            'current',
-            school,
-            {
-              origin: 'estimated',
-              formula: 'I_e \\ge I_n\\,\\max(1, \\sqrt{x^2 t/(X^2 T_x)})',
-              from: { I_n: nameplateCurrent, t: starting.values.accelerationTime },
-              source: `IEC 60947-4-2, AC-53a ${SOFT.multiple}-${SOFT.seconds}: ${PRACTICE}`,
-              note: 'The code on the item and its starts an hour decide.',
-            },
-          ),
-        }
-      : {}),
+    ...(method === 'soft starter' && own?.time !== undefined ? softOf(circuit, own, own.time, flag) : {}),
   };
 }
 
@@ -80,6 +72,82 @@ function builtOf(circuit: Circuit, isOverload: boolean): string {
       return isOverload ? `two devices: ${first}, ${contactors}` : `three devices: ${first}, ${contactors}${relay}`;
     }
   }
+}
+
+/** What the soft starter must carry, by the code of the picked item or a usual one, and whether that does. */
+function softOf(
+  circuit: Circuit,
+  own: Comparison,
+  seconds: number,
+  flag: Flag,
+): Pick<StarterValues, 'softStarterCurrent'> {
+  const { nameplateCurrent, motor, brief, starting, pick, load } = circuit;
+  const { school } = brief.job;
+  const item = pick.starter?.parts.find(({ part }) => part.kind === 'soft starter')?.part;
+  const code = item?.ac53 ?? SOFT;
+  const said = `AC-53 ${code.multiple}-${code.seconds}`;
+  const needed = quantity(
+    softStarterRating(nameplateCurrent.value, own.current / motor.current, seconds, code),
+    'current',
+    school,
+    {
+      origin: 'estimated',
+      formula: 'I_e \\ge I_n\\,\\max(1, \\sqrt{x^2 t/(X^2 T_x)})',
+      from: { I_n: nameplateCurrent, t: starting.values.accelerationTime },
+      source: `IEC 60947-4-2, ${item?.ac53 ? `${said} by the catalogue` : `${said}: ${PRACTICE}`}`,
+      note: item?.ac53 ? undefined : 'The code on the item and its starts an hour decide.',
+    },
+  );
+  if (item?.ac53) {
+    const starts = load.values.startsPerHour;
+    const { startsPerHour } = item.ac53;
+    const fails = [
+      needed.value > item.currentMax * 1.001 ? `${needed.text} at least are asked for by this start` : '',
+      starts && starts.value > startsPerHour ? `${starts.text} starts an hour are wanted` : '',
+    ].filter(Boolean);
+    if (fails.length > 0)
+      flag(
+        'protection.soft-starter',
+        `${item.name} bears ${said}, ${startsPerHour} times an hour; ${fails.join(', and ')}.`,
+      );
+  }
+  return { softStarterCurrent: needed };
+}
+
+/** Whether contactors part the current of a standing motor. */
+const isHard = ({ inching, plugging }: Circuit['brief']['job']['starting']): boolean =>
+  inching === 'yes' || plugging === 'yes';
+
+/** Columns of NEMA ICS 2 by the voltages of a motor. */
+const HORSEPOWERS = [
+  ['hp_200v', 195, 219],
+  ['hp_230v', 220, 240],
+  ['hp_460_575v', 440, 600],
+] as const;
+
+/** The smallest NEMA size for current and horsepower at the voltage; jogged or plugged the next (from memory). Star-delta has sizes of its own. */
+function sizeOf(circuit: Circuit): Pick<StarterValues, 'nemaSize'> {
+  const { brief, motor, starting } = circuit;
+  const column = HORSEPOWERS.find(([, low, high]) => motor.voltage >= low && motor.voltage <= high)?.[0];
+  if (brief.job.school !== 'NEMA' || column === undefined || starting.method === 'star-delta') return {};
+  const least = controllerSizes.rows.findIndex(
+    (row) =>
+      (controllerSizes.number(row, 'continuous') ?? 0) >= mostCurrent(circuit).value &&
+      (controllerSizes.number(row, column) ?? 0) * 1.01 >= horsepowerOf(motor.power),
+  );
+  const hard = isHard(brief.job.starting);
+  const row = least < 0 ? undefined : controllerSizes.rows[hard ? least + 1 : least];
+  const size = cellWording(controllerSizes, row, 'size');
+  if (!size) return {};
+  return {
+    nemaSize: wording(`NEMA ${size.value}`, {
+      origin: 'recalled',
+      source: size.working.source,
+      note:
+        [hard ? 'Jogged or plugged: the next size.' : '', size.working.note ?? ''].filter(Boolean).join(' ') ||
+        undefined,
+    }),
+  };
 }
 
 /** VA that the transformer passes on while the motor starts: √3 V I of the line. */
@@ -132,7 +200,7 @@ function lowerSpeed(circuit: Circuit, flag: Flag): Pick<StarterValues, 'lowDial'
 function contactorOf(circuit: Circuit): Value {
   const { brief, nameplateCurrent, motor, starting } = circuit;
   const { school, starting: asked } = brief.job;
-  const hard = asked.inching === 'yes' || asked.plugging === 'yes';
+  const hard = isHard(asked);
   const share = (starting.method === 'star-delta' ? IN_WINDING : 1) * (hard ? AC_4 : 1);
   const star = quantity(IN_STAR * nameplateCurrent.value, 'current', school, { source: 'definition' });
   const notes = [

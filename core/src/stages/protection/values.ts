@@ -32,6 +32,8 @@ export const values = {
   disconnectCurrent: figure('current', 'Isolator, at least', { sheet: 'Settings and wiring' }),
   /** Three phases, at the bus. */
   faultCurrent: figure('current', 'Short-circuit current at the bus', { sheet: 'Settings and wiring' }),
+  /** Three phases, behind its wires. */
+  faultAtMotor: figure('current', 'Short-circuit current at the motor', { sheet: 'Settings and wiring' }),
   loopImpedance: figure('resistance', 'Loop of a fault to earth'),
   loopImpedanceMax: figure('resistance', 'That loop, at most'),
   groundingConductor: phrase('Grounding conductor', { sheet: 'Settings and wiring' }),

@@ -1,3 +1,4 @@
+import type { Complex } from '../../ground/complex.ts';
 import type { Value } from '../../ground/value.ts';
 import type { DrawnRun } from './drawn-run.ts';
 import type { Device } from './iec/device.ts';
@@ -18,6 +19,8 @@ export interface Worked {
   readonly wireHeat: number | undefined;
   /** Its wires with what asks for their sizes. */
   readonly runs: readonly DrawnRun[];
+  /** Ω of one wire from the bus to the motor; undefined on a drive and where no length is known. */
+  readonly impedance: Complex | undefined;
   /** A; its rating, for what stands before it. */
   readonly rating: Value | undefined;
   /** Whether its own dial is the overload of the motor. */

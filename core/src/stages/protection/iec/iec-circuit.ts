@@ -9,6 +9,8 @@ import { INRUSH } from '../breaker.ts';
 import type { Flag } from '../findings.ts';
 import type { ProtectionValues } from '../values.ts';
 import { aMFuse, aMSizes, gGFuse, gGSizes, motorBreaker, type Asked, type Device } from './device.ts';
+import type { Complex } from '../../../ground/complex.ts';
+import { REACTANCE, resistanceOf } from './drop.ts';
 import { laidBy } from './cable.ts';
 import { heatFactor } from './earth.ts';
 import { sizeRun, RUNNING_MOST, STARTING_MOST, type SizedRun } from './size-run.ts';
@@ -55,6 +57,7 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
   return {
     values,
     runs: runs.flat(),
+    impedance: onDrive ? undefined : impedanceOf(run),
     device: drawn,
     wireHeat,
     rating,
@@ -182,6 +185,14 @@ const inputOf = ({ needed, size, metal }: SizedRun): Partial<ProtectionValues> =
     ? {}
     : { driveInputConductor: wording(sizeText(size, metal), { origin: 'recalled', source: 'IEC 60364-5-52' }) }),
 });
+
+const impedanceOf = (run: SizedRun | undefined): Complex | undefined =>
+  run?.size === undefined || !run.length
+    ? undefined
+    : {
+        re: resistanceOf({ length: run.length.value, size: run.size, metal: run.metal }),
+        im: REACTANCE * run.length.value,
+      };
 
 /** As it is drawn; nothing where it is not sized. */
 function drawnRun(run: SizedRun | undefined, [from, to]: readonly [from: string, to: string]): DrawnRun[] {

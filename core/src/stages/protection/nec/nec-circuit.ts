@@ -8,7 +8,7 @@ import { NO_TABLE } from '../side-by-side.ts';
 import type { Worked } from '../worked.ts';
 import type { Flag } from '../findings.ts';
 import { conduitFor } from './nec-conduit.ts';
-import { voltsLost } from './nec-drop.ts';
+import { impedanceOf, voltsLost } from './nec-drop.ts';
 import type { DrawnRun, Place, RunLimit } from '../drawn-run.ts';
 import {
   compareSizes,
@@ -42,6 +42,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
       wireHeat: undefined,
       rating: undefined,
       runs: [],
+      impedance: undefined,
       isOverload: false,
     };
   }
@@ -97,8 +98,15 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
     ...drawnRun(conductor, ends, run),
     ...drawnRun(leads.conductor, ['starter', 'motor, six leads'], { length: undefined }),
   ];
-  return { values, runs, device: drawn, wireHeat, rating: device, isOverload: false };
+  const { feederLength } = brief.given.supply;
+  const impedance =
+    conductor && feederLength && !onDrive
+      ? impedanceOf({ size: conductor.size, metal: metalOf(brief), length: feederLength.value })
+      : undefined;
+  return { values, runs, impedance, device: drawn, wireHeat, rating: device, isOverload: false };
 }
+
+const metalOf = ({ job }: Circuit['brief']): 'cu' | 'al' => (job.protection.conductor === 'copper' ? 'cu' : 'al');
 
 const standIn = ({ nameplateCurrent }: Circuit): Value => ({
   ...nameplateCurrent,
@@ -159,7 +167,7 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
   const first = smallestConductor(brief, least, { designLetter, run: where });
   const length = onDrive ? brief.given.drive.lead : brief.given.supply.feederLength;
   if (!first || !length) return { conductor: first, byCurrent: first?.size, length, values: {} };
-  const metal = brief.job.protection.conductor === 'copper' ? 'cu' : 'al';
+  const metal = metalOf(brief);
   const volts = supply.values.voltage?.value ?? motor.voltage;
   const lost = (size: string, amperes: number, powerFactor: number): number | undefined => {
     const own = voltsLost({ size, metal, length: length.value }, amperes, powerFactor);

@@ -1,3 +1,4 @@
+import type { Complex } from '../../../ground/complex.ts';
 import { conductorImpedance } from '../../../ground/tables/index.ts';
 
 const PER_1000_FEET = 1 / 304.8;
@@ -10,12 +11,18 @@ export interface NecRun {
   readonly length: number;
 }
 
-/** Volts lost between lines at a current, A, with a power factor: √3 I (R cos φ + X sin φ) L, Chapter 9 Table 9; undefined beyond it. */
-export function voltsLost({ size, metal, length }: NecRun, current: number, powerFactor: number): number | undefined {
+/** Ω of one wire, Chapter 9 Table 9; undefined beyond it. */
+export function impedanceOf({ size, metal, length }: NecRun): Complex | undefined {
   const row = conductorImpedance.row(size);
-  const r = conductorImpedance.number(row, `r_${metal}_in_steel`);
-  const x = conductorImpedance.number(row, 'x_in_steel');
-  if (r === undefined || x === undefined) return undefined;
+  const re = conductorImpedance.number(row, `r_${metal}_in_steel`);
+  const im = conductorImpedance.number(row, 'x_in_steel');
+  if (re === undefined || im === undefined) return undefined;
+  return { re: re * length * PER_1000_FEET, im: im * length * PER_1000_FEET };
+}
+
+/** Volts lost between lines at a current, A, with a power factor: √3 I (R cos φ + X sin φ) L, Chapter 9 Table 9; undefined beyond it. */
+export function voltsLost(run: NecRun, current: number, powerFactor: number): number | undefined {
+  const own = impedanceOf(run);
   const sine = Math.sqrt(1 - powerFactor ** 2);
-  return Math.sqrt(3) * current * (r * powerFactor + x * sine) * length * PER_1000_FEET;
+  return own && Math.sqrt(3) * current * (own.re * powerFactor + own.im * sine);
 }
