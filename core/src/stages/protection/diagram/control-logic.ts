@@ -66,6 +66,20 @@ export function pathsOf(scheme: Scheme): Path[] {
   return [...LOGIC[scheme.arrangement](guarded), ...tripped];
 }
 
+/** The lower speed, while the contactor of the higher one is open and its timer has run out. */
+const slow = (guarded: readonly PathPart[], fast: Item): Path => ({
+  from: 'line',
+  parts: [
+    ...guarded,
+    mark('ready'),
+    started('S2', 'Q2'),
+    breaks(fast, 21),
+    { ...lateBreak('K1', 15, 16), says: 'late to close' },
+    coil('Q2'),
+  ],
+});
+const LATER: Path = { from: 'fast', parts: [{ ...timer, says: 'off-delay' }] };
+
 const LOGIC: Readonly<Record<Scheme['arrangement'], (guarded: readonly PathPart[]) => Path[]>> = {
   direct: (guarded) => [{ from: 'line', parts: [...guarded, started('S2', 'Q2'), coil('Q2')] }],
   reversing: (guarded) => [
@@ -97,35 +111,15 @@ const LOGIC: Readonly<Record<Scheme['arrangement'], (guarded: readonly PathPart[
   ],
   // The timer keeps the lower speed away until the motor has slowed down.
   'two windings': (guarded) => [
-    {
-      from: 'line',
-      parts: [
-        ...guarded,
-        mark('ready'),
-        started('S2', 'Q2'),
-        breaks('Q3', 21),
-        { ...lateBreak('K1', 15, 16), says: 'late to close' },
-        coil('Q2'),
-      ],
-    },
+    slow(guarded, 'Q3'),
     { from: 'ready', parts: [started('S3', 'Q3'), breaks('Q2', 21), mark('fast'), coil('Q3')] },
-    { from: 'fast', parts: [{ ...timer, says: 'off-delay' }] },
+    LATER,
   ],
   'tapped winding': (guarded) => [
-    {
-      from: 'line',
-      parts: [
-        ...guarded,
-        mark('ready'),
-        started('S2', 'Q2'),
-        breaks('Q4', 21),
-        { ...lateBreak('K1', 15, 16), says: 'late to close' },
-        coil('Q2'),
-      ],
-    },
+    slow(guarded, 'Q4'),
     { from: 'ready', parts: [started('S3', 'Q4'), breaks('Q2', 21), mark('fast'), coil('Q4')] },
     { from: 'fast', parts: [make('Q4', 23), coil('Q3')] },
-    { from: 'fast', parts: [{ ...timer, says: 'off-delay' }] },
+    LATER,
   ],
   drive: (guarded) => [
     { from: 'line', parts: [...guarded, started('S2', 'K2'), mark('run'), coil('K2')] },

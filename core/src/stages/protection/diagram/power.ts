@@ -124,6 +124,15 @@ export function powerCircuit(scheme: Scheme): Drawing {
   return pen.done(`Power circuit, ${arrangement}`);
 }
 
+/** Two contactors beside each other, fed by the same wires. */
+function besides(pen: PowerPen, y: number): void {
+  pen.across([0, y], COLUMN);
+  pen.dropped(COLUMN, y, y + 26);
+  pen.down(0, y, y + 26);
+  pen.poles('contactor', 'Q2', [0, y + 26]);
+  pen.poles('contactor', 'Q3', [COLUMN, y + 26]);
+}
+
 /** A relay in the way, if the motor has one of its own. */
 function relay(pen: PowerPen, item: Item, [x, y]: Point): number {
   if (!hasRelay(pen.scheme)) return y;
@@ -138,11 +147,7 @@ const WAYS: Readonly<Record<Scheme['arrangement'], (pen: PowerPen, y: number) =>
   },
   reversing: (pen, y) => {
     const second = COLUMN;
-    pen.across([0, y], second);
-    pen.dropped(second, y, y + 26);
-    pen.down(0, y, y + 26);
-    pen.poles('contactor', 'Q2', [0, y + 26]);
-    pen.poles('contactor', 'Q3', [second, y + 26]);
+    besides(pen, y);
     pen.dashed.push([
       [2 * PITCH, y + 46],
       [second - 48, y + 46],
@@ -157,11 +162,7 @@ const WAYS: Readonly<Record<Scheme['arrangement'], (pen: PowerPen, y: number) =>
   'star-delta': (pen, y) => {
     const { first, second } = terminals(pen.scheme);
     const [delta, star] = [COLUMN, 2 * COLUMN];
-    pen.across([0, y], delta);
-    pen.dropped(delta, y, y + 26);
-    pen.down(0, y, y + 26);
-    pen.poles('contactor', 'Q2', [0, y + 26]);
-    pen.poles('contactor', 'Q3', [delta, y + 26]);
+    besides(pen, y);
     pen.poles('contactor', 'Q4', [star, y + 26]);
     // The star point over the contactor that makes it.
     pen.wire([star, y + 26], [star + 2 * PITCH, y + 26]);
@@ -175,11 +176,7 @@ const WAYS: Readonly<Record<Scheme['arrangement'], (pen: PowerPen, y: number) =>
   },
   autotransformer: (pen, y) => {
     const [feed, point] = [COLUMN, 2 * COLUMN];
-    pen.across([0, y], feed);
-    pen.dropped(feed, y, y + 26);
-    pen.down(0, y, y + 26);
-    pen.poles('contactor', 'Q2', [0, y + 26]);
-    pen.poles('contactor', 'Q3', [feed, y + 26]);
+    besides(pen, y);
     const end = y + 26 + LENGTH;
     for (const at of PHASES) pen.symbol('winding', [feed + at * PITCH, end]);
     pen.name('T3', [feed + 2 * PITCH + 16, end + 24], 'start');
@@ -284,11 +281,7 @@ function sixLeads(
 /** A contactor and a relay for each speed, the lower one at the left. */
 function bothSpeeds(pen: PowerPen, y: number): { readonly end: number; readonly fast: number } {
   const fast = COLUMN;
-  pen.across([0, y], fast);
-  pen.dropped(fast, y, y + 26);
-  pen.down(0, y, y + 26);
-  pen.poles('contactor', 'Q2', [0, y + 26]);
-  pen.poles('contactor', 'Q3', [fast, y + 26]);
+  besides(pen, y);
   pen.poles('release', 'F2', [0, y + 26 + LENGTH]);
   pen.poles('release', 'F3', [fast, y + 26 + LENGTH]);
   return { end: y + 26 + 2 * LENGTH, fast };
