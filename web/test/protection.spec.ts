@@ -258,3 +258,11 @@ test('a motor of two speeds: a relay for each, and the contactors in its diagram
   const power = page.getByRole('img', { name: 'Power circuit, tapped winding' });
   for (const label of ['OL-L', 'OL-H', 'HS', 'T4', 'T6']) await expect(power).toContainText(label);
 });
+
+test('where Pilgrim itself chose a drive, no relay and no contactor are asked about', async ({ page }) => {
+  await visit(page, `${await demoJob(page, 'BL-402')}/protection`);
+  await expect(field(page, 'protection.ambient')).toBeVisible();
+  for (const path of ['protection.dial', 'protection.consequence', 'protection.control', 'protection.rating'])
+    await expect(field(page, path)).toHaveCount(0);
+  await expect(page.getByText('Lead from drive to motor')).toBeVisible();
+});

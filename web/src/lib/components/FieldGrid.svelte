@@ -14,7 +14,9 @@
   }
   let { fields, store, look: wanted, part }: Props = $props();
 
-  const shown = $derived(fields.filter((field) => field.asked?.((path) => store.get(path)) ?? true));
+  const shown = $derived(
+    fields.filter((field) => field.asked?.((path) => store.decided?.(path) ?? store.get(path)) ?? true),
+  );
   const main = $derived(shown.filter((field) => field.group === undefined));
   const groups = $derived([...new Set(shown.flatMap((field) => field.group ?? []))]);
   const of = (group: string): FieldDefinition[] => shown.filter((field) => field.group === group);

@@ -153,6 +153,12 @@ export class JobStore implements FieldHost {
     return read(this.document, this.#place(path)) as FieldValue;
   }
 
+  /** A choice that is left open is decided in the value of the same name. */
+  decided(path: string): FieldValue {
+    const value = this.get(path) === 'auto' ? this.solution.values[path]?.value : undefined;
+    return typeof value === 'string' ? value : undefined;
+  }
+
   echo(path: string): FieldEcho | undefined {
     const place = this.#place(path);
     const echo = this.solution.fields[place];
