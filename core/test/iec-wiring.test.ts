@@ -474,6 +474,8 @@ describe('the starter', () => {
     const soft = { starting: { method: 'soft starter' } };
     expect(said(soft, 'softStarterCurrent')?.value).toBeGreaterThanOrEqual(41);
     expect(said(soft, 'architecture')?.value).toMatch(/soft starter with bypass, overload relay$/);
+    expect(said(soft, 'architecture')?.working.note).toContain('AC-1 where it only carries');
+    expect(said({}, 'architecture')?.working.note).toBeUndefined();
     expect(said({}, 'softStarterCurrent')).toBeUndefined();
   });
   it('a soft starter by the code of its item: told where the item bears less, or starts less often', () => {

@@ -30,6 +30,9 @@ export const softStarterRating = (
   code: { readonly multiple: number; readonly seconds: number } = SOFT,
 ): number => running * Math.max(1, Math.sqrt((limit ** 2 * seconds) / (code.multiple ** 2 * code.seconds)));
 
+const BYPASSED =
+  'The bypass is AC-1 where it only carries, AC-3 where it must start the motor direct in need. The isolating contactor stands before it wherever people may touch what is behind; no capacitors behind it.';
+
 /** What the starter is built of and must carry; nothing for a drive. */
 export function starterOf(circuit: Circuit, { values, isOverload }: Worked, flag: Flag): StarterValues {
   const { starting, onDrive } = circuit;
@@ -38,7 +41,11 @@ export function starterOf(circuit: Circuit, { values, isOverload }: Worked, flag
   const { tripClass } = starting.values;
   const own = ownStart(circuit);
   return {
-    architecture: wording(builtOf(circuit, isOverload), { origin: 'chosen', source: PRACTICE }),
+    architecture: wording(builtOf(circuit, isOverload), {
+      origin: 'chosen',
+      source: PRACTICE,
+      note: method === 'soft starter' ? BYPASSED : undefined,
+    }),
     coordination: coordinationOf(circuit, values, flag),
     contactorCurrent: contactorOf(circuit),
     ...sizeOf(circuit),
