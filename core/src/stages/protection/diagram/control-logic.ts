@@ -124,7 +124,7 @@ const LOGIC: Readonly<Record<Scheme['arrangement'], (guarded: readonly PathPart[
   drive: (guarded) => [
     { from: 'line', parts: [...guarded, started('S2', 'K2'), mark('run'), coil('K2')] },
     { from: 'run', parts: [make('K2', 23), input('run')] },
-    { from: 'line', parts: [contact('emergency stop')('S0', 21), input('torque off')] },
+    { from: 'line', parts: [contact('emergency stop')('S0', 21), input('STO')] },
     { from: 'line', parts: [{ ...make('T1', 97), says: 'fault' }, lamp('fault')] },
   ],
 };

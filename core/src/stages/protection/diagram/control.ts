@@ -1,7 +1,7 @@
 import { pathsOf, type Path, type PathPart, type Step } from './control-logic.ts';
 import { Pen, type Drawing, type Point } from './drawing.ts';
 import type { Scheme } from './scheme.ts';
-import { LENGTH } from './symbols.ts';
+import { LENGTH, type Symbol } from './symbols.ts';
 
 /** Along a path: a symbol and the wire to the next. */
 const ALONG = LENGTH + 30;
@@ -44,15 +44,21 @@ class Ladder extends Pen {
     if (this.across) {
       // Beside a coil’s letter no terminal is numbered in North America.
       this.name(item, [x + LENGTH / 2, y - 18], 'middle');
-      this.say(says, [x + LENGTH / 2, y + 24], 'terminal', 'middle');
+      // Before the line at which a coil ends.
+      const load = LOADS.includes(symbol);
+      this.say(says, [x + (load ? LENGTH - 4 : LENGTH / 2), y + 24], 'terminal', load ? 'end' : 'middle');
       return;
     }
     this.name(item, [x - (symbol === 'timer' ? 24 : 20), y + LENGTH / 2 + 4], 'end');
-    this.say(says, [x - 20, y + LENGTH / 2 + 16], 'terminal', 'end');
-    this.say(first, [x + 4, y + 9], 'terminal');
+    this.say(says, [x + 14, y + LENGTH / 2 + 3], 'terminal');
+    // Beside the fixed contact of one that opens.
+    this.say(first, [x + (OPENS.includes(symbol) ? 10 : 4), y + 9], 'terminal');
     this.say(second, [x + 4, y + LENGTH - 2], 'terminal');
   }
 }
+
+const LOADS: readonly Symbol[] = ['coil', 'timer', 'lamp'];
+const OPENS: readonly Symbol[] = ['break', 'late break', 'tripped break', 'push break', 'emergency stop'];
 
 const isStep = (part: PathPart): part is Step => 'symbol' in part;
 const contactsOf = ({ parts }: Path): number => parts.filter((part) => !('mark' in part)).length;

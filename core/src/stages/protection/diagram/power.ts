@@ -234,23 +234,19 @@ const WAYS: Readonly<Record<Scheme['arrangement'], (pen: PowerPen, y: number) =>
   },
   drive: (pen, y) => {
     const right = 2 * PITCH + 24;
-    const box: Point[] = [
-      [-24, y],
-      [right, y],
-      [right, y + 64],
-      [-24, y + 64],
-    ];
-    pen.wire(...box, [-24, y]);
-    pen.wire([-24, y + 64], [right, y]);
-    pen.say('3~', [-18, y + 26], 'item');
-    pen.say('3~', [right - 20, y + 54], 'item');
+    // Its terminals stand above and below what it converts.
+    const [top, bottom, end] = [y + 16, y + 72, y + 88];
+    pen.wire([-24, y], [right, y], [right, end], [-24, end], [-24, y]);
+    pen.wire([-24, bottom], [right, top]);
+    pen.say('3~', [-18, top + 16], 'item');
+    pen.say('3~', [right - 22, bottom - 4], 'item');
     pen.numbers(0, y + 11, LINES);
-    pen.name('T1', [-30, y + 36], 'end');
-    pen.numbers(0, y + 61, shaftNames(pen.scheme));
-    pen.down(0, y + 64, y + 90);
-    pen.frame(0, y + 68, 18);
-    pen.say('screened lead, its screen earthed at both ends', [right, y + 82], 'terminal');
-    pen.motor(0, y + 90, shaftNames(pen.scheme));
+    pen.name('T1', [-30, y + 48], 'end');
+    pen.numbers(0, end - 4, shaftNames(pen.scheme));
+    pen.down(0, end, end + 26);
+    pen.frame(0, end + 4, 18);
+    pen.say('screened lead, its screen earthed at both ends', [right, end + 18], 'terminal');
+    pen.motor(0, end + 26, shaftNames(pen.scheme));
   },
 };
 
