@@ -9,7 +9,7 @@ import { Solver } from 'odex/src/odex.ts';
 import { interpolate } from '../../core/src/ground/numeric.ts';
 import { circuitState, windageAt } from '../../core/src/motor/circuit.ts';
 import { fitMotor } from '../../core/src/motor/fit-motor.ts';
-import { synchronousSpeed } from '../../core/src/motor/typical.ts';
+import { synchronousSpeed } from '../../core/src/motor/synchronous.ts';
 import { methods } from '../../core/src/stages/starting/feeds.ts';
 import { runStart } from '../../core/src/stages/starting/run-start.ts';
 import { runUp } from '../../core/src/stages/starting/run-up.ts';
