@@ -14,6 +14,7 @@ import { methods } from '../../core/src/stages/starting/feeds.ts';
 import { runStart } from '../../core/src/stages/starting/run-start.ts';
 import { runUp } from '../../core/src/stages/starting/run-up.ts';
 import { sampleStart } from '../../core/src/stages/starting/spread.ts';
+import { classTimes } from '../../core/src/stages/starting/trip-class.ts';
 import { transientRun } from '../../core/src/stages/starting/transient.ts';
 import { demoCatalogue } from '../../db/demo/catalogue.ts';
 import { timeChart, torqueSpeedChart } from '../../web/src/lib/charts/start-charts.ts';
@@ -201,12 +202,13 @@ function transient() {
 
 function compared({ machine, turning, start }) {
   const curve = { speeds: turning.speeds, torques: turning.torques, shape: '' };
+  const relay = classTimes('10');
   const [all] = timed(() => {
     for (const method of methods) {
       const { run } = runStart(start, method);
-      const row = { method, trace: run.trace };
+      const row = { method, trace: run.trace, relayClass: '10', relay };
       torqueSpeedChart(row, machine, curve, 'IEC');
-      timeChart(row, start.overload, '10', 400);
+      timeChart(row, start.overload, 400);
     }
   });
   return all;
