@@ -7,19 +7,17 @@ import type { StarterValues } from './starter-values.ts';
 
 /** A coil that is fed with less than this share lets go: IEC 60947-4-1, from memory. */
 const LETS_GO = 0.75;
-/** V of a transformer’s control voltage, by school. */
-const VOLTS = { NEMA: 120, IEC: 230 } as const;
 /** F/m of a control lead. From memory; common practice, no published source. */
 const LEAD = 0.3e-9;
 /** V of control by the rules of a school: NFPA 79 and IEC 60204-1, from memory. */
-const USUAL = { NEMA: '120 V ac', IEC: '230 V ac' } as const;
+const VOLTS = { NEMA: 120, IEC: 230 } as const;
 
 /** What feeds the coils, whether it holds them while the start pulls the bus down, and how long their contacts last. */
 export function controlOf(circuit: Circuit, flag: Flag): Partial<StarterValues> {
   const { brief, supply } = circuit;
   const { school, protection } = brief.job;
   const fed = {
-    auto: `${USUAL[school]} from a transformer in the starter`,
+    auto: `${VOLTS[school]} V ac from a transformer in the starter`,
     dc: '24 V dc from a supply of its own',
     line: `the line, ${supply.values.voltage?.text ?? 'its voltage is not known'}`,
   } as const;

@@ -1,9 +1,10 @@
-import { fuseRatings, gGGates, standardRatings } from '../../ground/tables/index.ts';
+import { gGGates } from '../../ground/tables/index.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 import type { OptionBrief } from '../stage.ts';
 import type { Circuit } from './asked-of-protection.ts';
-import { largestDevice } from './nec/nec-device.ts';
+import { gGSizes } from './iec/device.ts';
+import { largestDevice, standardSizes } from './nec/nec-device.ts';
 import type { ProtectionValues } from './values.ts';
 
 export type Feeder = Pick<Partial<ProtectionValues>, 'feederAmpacity' | 'feederDeviceMax' | 'feederDevice'>;
@@ -98,10 +99,7 @@ export function feederByNec(
   });
   if (!before?.device) return { feederAmpacity: ampacity };
   const most = before.device.value + total - before.each.current.value;
-  const rating = standardRatings.rows
-    .filter((row) => kind !== 'inverse time breaker' || row['fuse_only'] !== true)
-    .map((row) => Number(row['rating']))
-    .findLast((each) => each <= most + 1e-9);
+  const rating = standardSizes(kind !== 'inverse time breaker').findLast((each) => each <= most + 1e-9);
   const guessed = devices.filter(({ assumed, device }) => assumed && device).length;
   return {
     feederAmpacity: ampacity,
@@ -133,9 +131,7 @@ export function feederByIec(all: readonly OnFeeder[], share: Value | undefined):
   const behind = largestOf(all, ({ device }) => device?.value ?? 0)?.device;
   const byMaker = all.some(({ device, called }) => !device && called);
   const least = Math.max(demand, SELECTIVE * (behind?.value ?? 0));
-  const rating = gGGates.rows
-    .map((row) => Number(row['in']))
-    .find((each) => each >= least - 1e-9 && fuseRatings.row(each)?.['gg'] === true);
+  const rating = gGSizes.find((each) => each >= least - 1e-9);
   return {
     feederAmpacity: ampacity,
     ...(rating === undefined

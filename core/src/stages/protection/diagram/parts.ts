@@ -1,7 +1,7 @@
 import { controlCircuit } from './control.ts';
 import type { Drawing } from './drawing.ts';
 import { powerCircuit } from './power.ts';
-import { nameOf, type Arrangement, type Item, type Scheme } from './scheme.ts';
+import { isTwoSpeed, nameOf, type Arrangement, type Item, type Scheme } from './scheme.ts';
 
 /** A line of the bill of parts. */
 export interface PartLine {
@@ -33,7 +33,7 @@ const CONTACTORS: Readonly<Record<Arrangement, readonly string[]>> = {
 
 function whatOf(item: Item, { arrangement, device }: Scheme): string {
   const [first = 'Contactor', second = 'Contactor', third = 'Contactor'] = CONTACTORS[arrangement];
-  const low = arrangement === 'two windings' || arrangement === 'tapped winding';
+  const low = isTwoSpeed(arrangement);
   const words: Readonly<Record<Item, string>> = {
     Q1: 'Isolator, lockable',
     F1: { 'motor breaker': 'Motor-protective breaker', breaker: 'Circuit breaker', fuses: 'Fuses, three' }[device],

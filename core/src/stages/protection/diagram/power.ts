@@ -217,11 +217,11 @@ const WAYS: Readonly<Record<Scheme['arrangement'], (pen: PowerPen, y: number) =>
     pen.motor(0, relay(pen, 'F2', [0, end + 26]), terminals(pen.scheme).first);
   },
   'two windings': (pen, y) => {
-    const { end, fast } = bothSpeeds(pen, y);
+    const { end, fast } = eachSpeed(pen, y);
     twoSpeedMotor(pen, end, fast);
   },
   'tapped winding': (pen, y) => {
-    const { end, fast } = bothSpeeds(pen, y);
+    const { end, fast } = eachSpeed(pen, y);
     const star = fast + COLUMN;
     // At the higher speed the ends of the lower one are joined.
     pen.poles('contactor', 'Q4', [star, y + 26]);
@@ -275,7 +275,7 @@ function sixLeads(
 }
 
 /** A contactor and a relay for each speed, the lower one at the left. */
-function bothSpeeds(pen: PowerPen, y: number): { readonly end: number; readonly fast: number } {
+function eachSpeed(pen: PowerPen, y: number): { readonly end: number; readonly fast: number } {
   const fast = COLUMN;
   besides(pen, y);
   pen.poles('release', 'F2', [0, y + 26 + LENGTH]);

@@ -40,7 +40,9 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
     carries: device.carries,
     opens: device.opens,
     rated:
-      onDrive || device.kind === 'motor breaker' ? undefined : { rating: device.rating, sizes: FUSES[device.kind][1] },
+      onDrive || device.kind === 'motor breaker'
+        ? undefined
+        : { rating: device.rating, sizes: FUSES[device.kind].sizes },
   };
   const rating =
     device && device.kind !== 'motor breaker'
@@ -106,13 +108,13 @@ function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
   return breaker && !slow && !bothSpeeds(circuit) ? breaker : gGFuse(asked);
 }
 
-const FUSES = { gG: [gGFuse, gGSizes], aM: [aMFuse, aMSizes] } as const;
+const FUSES = { gG: { smallest: gGFuse, sizes: gGSizes }, aM: { smallest: aMFuse, sizes: aMSizes } } as const;
 /** What carries nothing: the size alone is wanted. */
 const NOTHING: Asked = { running: 0, starting: 0, time: 0, standing: 0, inrush: 1 };
 
 /** As typed, held against motor and start; else the smallest that carries both. */
 function fuse(kind: 'gG' | 'aM', asked: Asked, { brief }: Circuit, flag: Flag): Device | undefined {
-  const [smallest] = FUSES[kind];
+  const { smallest } = FUSES[kind];
   const proper = smallest(asked);
   const typed = brief.given.protection.rating;
   if (!typed) return proper;
