@@ -2,6 +2,7 @@ import type { Motor } from '../../motor/typical.ts';
 import type { Method } from '../starting/feeds.ts';
 import { dialShare } from '../starting/overload-dial.ts';
 import type { PickOn } from './asked-of-pick.ts';
+import { isHard } from '../starting/hard-duty.ts';
 import { buildStarter, type Starter } from './build-starter.ts';
 import type { Flag } from './findings.ts';
 
@@ -17,7 +18,7 @@ export const starterOf = (
     current: motor.current,
     dial: motor.current * dialShare(job, motor.serviceFactor),
     voltage: supply.values.voltage?.value ?? motor.voltage,
-    ac4: job.starting.inching === 'yes' || job.starting.plugging === 'yes',
+    ac4: isHard(job.starting),
     reversing: job.starting.reversing === 'yes',
   });
 

@@ -1,6 +1,7 @@
 import type { StarterPart } from '../../catalogue/catalogue.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import { isHard } from '../starting/hard-duty.ts';
 import type { Circuit } from './asked-of-protection.ts';
 import type { Flag } from './findings.ts';
 import type { StarterValues } from './starter-values.ts';
@@ -124,8 +125,7 @@ function leadOf(circuit: Circuit, flag: Flag): Value | undefined {
 /** Operations that the contacts of the contactor last which wears first: 1/N = (1 − c)/N₃ + c/N₄. */
 function lifeOf(circuit: Circuit): Value | undefined {
   const { brief } = circuit;
-  const { inching, plugging } = brief.job.starting;
-  const hard = inching === 'yes' || plugging === 'yes';
+  const hard = isHard(brief.job.starting);
   const typed = brief.given.protection.hardShare;
   const share = hard ? (typed?.value ?? 1) : 0;
   const lives = contactorsOf(circuit).map(({ lifeStarted, lifeInched }) =>

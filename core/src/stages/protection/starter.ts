@@ -7,6 +7,7 @@ import { bothSpeeds, mostCurrent, ownStart, type Circuit } from './asked-of-prot
 import { arrangementOf } from './diagram/scheme.ts';
 import { controlOf } from './control.ts';
 import { coordinationOf } from './coordination.ts';
+import { isHard } from '../starting/hard-duty.ts';
 import type { Comparison } from '../starting/comparison.ts';
 import type { Flag } from './findings.ts';
 import { IN_WINDING } from '../starting/overload-dial.ts';
@@ -120,10 +121,6 @@ function softOf(
   }
   return { softStarterCurrent: needed };
 }
-
-/** Whether contactors part the current of a standing motor. */
-const isHard = ({ inching, plugging }: Circuit['brief']['job']['starting']): boolean =>
-  inching === 'yes' || plugging === 'yes';
 
 /** Columns of NEMA ICS 2 by the voltages of a motor. */
 const HORSEPOWERS = [

@@ -1,3 +1,4 @@
+import { isHard } from './hard-duty.ts';
 import type { Flag } from './findings.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import { overhaulingOf } from '../load/overhauling.ts';
@@ -36,7 +37,7 @@ export function checkMotion(
   for (const question of asked[job.load.way] ?? [])
     if (job.starting[question] === 'unknown') sharpen(`starting.${question}`, words[question]);
   if (kind && method === 'drive') checkDrive(kind);
-  if (method !== 'drive' && (job.starting.inching === 'yes' || job.starting.plugging === 'yes'))
+  if (method !== 'drive' && isHard(job.starting))
     flag(
       'starting.ac4',
       `${job.starting.plugging === 'yes' ? 'Plugging' : 'Inching'} breaks locked-rotor current: contactors of about twice the size are taken (AC-4).`,
