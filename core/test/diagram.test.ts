@@ -401,13 +401,12 @@ describe('a motor of two speeds of which both are used', () => {
     expect(solved.details.scheme?.arrangement).toBe('tapped winding');
     expect(solved.values['starter.architecture']?.text).toContain('a contactor for the star point');
     expect(codes(solved)).toContain('protection.speed-change');
-    expect(solved.findings.find(({ code }) => code === 'nameplate.speed-chosen')?.message).toContain(
-      'starter for both',
-    );
+    expect(solved.findings.find(({ code }) => code === 'nameplate.speed-chosen')?.message).toContain('both are used');
     // The slow speed may stand first, and of constant power take more.
     const turned = two({ power: '10/30 hp', speed: '885/1770', currents: '45/38' });
     expect(turned.values['starter.lowDial']?.value).toBe(45);
     expect(turned.values['protection.wireCurrent']?.value).toBe(45);
+    expect(turned.values['starter.contactorCurrent']?.value).toBe(45);
     // Without a service factor the dial goes down by 115 : 125.
     expect(two({ serviceFactor: '1.0' }).values['starter.lowDial']?.value).toBeCloseTo(20 * 0.92, 9);
   });
@@ -415,6 +414,15 @@ describe('a motor of two speeds of which both are used', () => {
     expect(two({ speed: '1770/1170' }).details.scheme?.arrangement).toBe('two windings');
     expect(two({}, { protection: { winding: 'two' } }).details.scheme?.arrangement).toBe('two windings');
     expect(two({ speedInForce: 'first' }).details.scheme?.arrangement).toBe('direct');
+  });
+  it('is told where the motor that is picked has one speed', () => {
+    const replaced = two({}, { situation: { kind: 'replace' } });
+    expect(codes(replaced)).toContain('protection.one-speed');
+    expect(replaced.details.scheme?.arrangement).toBe('direct');
+    expect(codes(two())).not.toContain('protection.one-speed');
+    expect(codes(two({ speedInForce: 'first' }, { situation: { kind: 'replace' } }))).not.toContain(
+      'protection.one-speed',
+    );
   });
   it('by IEC no single motor breaker guards both', () => {
     const iec = (speedInForce: 'both' | 'first') =>

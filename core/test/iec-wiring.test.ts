@@ -229,7 +229,7 @@ describe('in a job of 41 A over 60 m', () => {
   it('draws the run with the size that each place of it asks for', () => {
     const [drawn, ...others] = run({}).details.runs;
     expect(others).toEqual([]);
-    expect(drawn).toMatchObject({ from: 'starter', to: 'motor', wire: '16 mm² copper' });
+    expect(drawn).toMatchObject({ from: 'panel', to: 'motor', wire: '16 mm² copper' });
     expect(drawn?.length).toMatch(/^60\sm$/);
     expect(drawn?.lies).toContain('PVC');
     // 15 % of 231 V: (0.0225 · 60/S · 0.3 + 0.00008 · 60 · 0.954) I
@@ -448,7 +448,14 @@ describe('a device as it is typed', () => {
     // Of 16 A the ladder of motor breakers holds it; 500 A typed are not theirs.
     const small = { nameplate: { power: '11 kW', currents: '21' }, load: { torque: '60 N·m' } };
     expect(named({ ...small, ...typed('500 A', 'motor breaker') })).toBe('Motor breaker 20–25 A');
+    expect(code({ ...small, ...typed('500 A', 'motor breaker') }, 'rating-unused')?.message).toContain(
+      'goes by its dial',
+    );
     expect(run({ ...small, ...typed('', 'motor breaker') }).details.shortCircuitDevice?.rated).toBeUndefined();
+    expect(code({ ...small, ...typed('', 'motor breaker') }, 'rating-unused')).toBeUndefined();
+    // Larger than any of the table: what motor and start ask for is taken, and it is said.
+    expect(named(typed('5000 A'))).toBe('Fuses gG 125 A');
+    expect(code(typed('5000 A'), 'rating-unused')?.message).toMatch(/largest gG of the table is \d+ A/);
   });
   it('may be dragged from size to size', () => {
     const { rated } = run(typed('160 A')).details.shortCircuitDevice ?? {};

@@ -24,11 +24,12 @@ class Keyboard {
     await expect(async () => {
       const { inputs } = this;
       await this.press('Alt+Enter');
-      await expect(field(this.#page, path)).toBeFocused({ timeout: 3000 });
+      await expect(field(this.#page, path)).toBeFocused({ timeout: 10_000 });
       // What is tried again because the page was slow is no input of a person’s.
       this.inputs = inputs + 1;
     }).toPass({ timeout: 60_000 });
     await this.type(text);
+    await expect(field(this.#page, path)).toHaveValue(text);
   }
 }
 

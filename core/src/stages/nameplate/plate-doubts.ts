@@ -74,7 +74,7 @@ function checkSpeeds({ brief: { job }, rating, flag }: DoubtedPlate): void {
   if (speeds.settled) {
     flag(
       'nameplate.speed-chosen',
-      `A two-speed motor, ${list}; everything here holds for ${chosen}, ${speeds.both ? 'its wires and starter for both' : 'the other speed is given up'}.`,
+      `A two-speed motor, ${list}; everything here holds for ${chosen}, ${speeds.both ? 'both are used' : 'the other speed is given up'}.`,
     );
     return;
   }

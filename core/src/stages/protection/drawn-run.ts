@@ -1,3 +1,11 @@
+/** From where to where a run goes: of a motor on the line, before and behind a drive, and behind a star-delta starter. */
+export const ENDS = {
+  direct: { from: 'panel', to: 'motor' },
+  feed: { from: 'panel', to: 'drive' },
+  lead: { from: 'drive', to: 'motor' },
+  sixLeads: { from: 'starter', to: 'motor, six leads' },
+} as const;
+
 /** A run of wires with what asks for its size, in the order from where it is fed to where it ends. */
 export interface DrawnRun {
   readonly from: string;

@@ -70,6 +70,12 @@ export const findings = declared({
     clear: 'Start it direct at its lower speed, or take a drive for both speeds.',
     field: 'starting.method',
   },
+  'protection.one-speed': {
+    severity: 'caution',
+    basis: 'The catalogue has motors of one speed',
+    clear: 'Take a drive for both speeds, or have a two-speed motor and its starter bought to specification.',
+    field: 'nameplate.speedInForce',
+  },
   'protection.speed-change': {
     severity: 'note',
     basis: PRACTICE,
@@ -122,6 +128,12 @@ export const findings = declared({
     severity: 'stop',
     basis: 'NEC 430.52(C)(1), 240.6(A)',
     clear: 'Take what the code allows, or show by exception 2 that the motor does not start with it.',
+    field: 'protection.rating',
+  },
+  'protection.rating-unused': {
+    severity: 'note',
+    basis: 'IEC 60269-1, IEC 60947-4-1',
+    clear: 'Take the rating away, or fuses of which the table has the gates.',
     field: 'protection.rating',
   },
   'protection.device-small': {

@@ -170,12 +170,14 @@ function passedOn({ brief, supply, motor, starting }: Circuit, own: Comparison):
 /** The relay of the lower speed, set to its own current, and what changing down asks (common practice, no published source). */
 function lowerSpeed(circuit: Circuit, flag: Flag): Pick<StarterValues, 'lowDial'> {
   const speeds = bothSpeeds(circuit);
+  if (!speeds && circuit.nameplate.speeds?.both)
+    flag('protection.one-speed', `Both speeds are wanted; ${circuit.motor.label} has one, and so has its starter.`);
   if (!speeds) return {};
   const { brief, motor, starting } = circuit;
   if (starting.method !== 'direct')
     flag(
       'protection.speeds-start',
-      `Both speeds are wanted; a ${starting.method} is not worked out for two, its wiring is that of one speed.`,
+      `Both speeds are wanted; ${starting.method} is not worked out for two, its wiring is that of one speed.`,
     );
   else
     flag(
@@ -202,7 +204,8 @@ function lowerSpeed(circuit: Circuit, flag: Flag): Pick<StarterValues, 'lowDial'
 }
 
 function contactorOf(circuit: Circuit): Value {
-  const { brief, nameplateCurrent, motor, starting } = circuit;
+  const { brief, motor, starting } = circuit;
+  const nameplateCurrent = mostCurrent(circuit);
   const { school, starting: asked } = brief.job;
   const hard = isHard(asked);
   const share = (starting.method === 'star-delta' ? IN_WINDING : 1) * (hard ? AC_4 : 1);

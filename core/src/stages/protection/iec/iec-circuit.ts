@@ -3,7 +3,7 @@ import { disconnection, dropConstants, gGGates, protectiveConductors } from '../
 import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
 import { bothSpeeds, mostCurrent, ownStart, type Circuit } from '../asked-of-protection.ts';
 import { IN_WINDING } from '../../starting/overload-dial.ts';
-import type { DrawnRun } from '../drawn-run.ts';
+import { ENDS, type DrawnRun } from '../drawn-run.ts';
 import type { Worked } from '../worked.ts';
 import { INRUSH } from '../breaker.ts';
 import type { Flag } from '../findings.ts';
@@ -54,8 +54,8 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
   const wireHeat = wire?.size === undefined ? undefined : (heat * wire.size) ** 2;
   const starDelta = circuit.starting.method === 'star-delta';
   const runs = onDrive
-    ? [drawnRun(fed, ['panel', 'drive']), drawnRun(run, ['drive', 'motor'])]
-    : [drawnRun(run, starDelta ? ['starter', 'motor, six leads'] : ['starter', 'motor'])];
+    ? [drawnRun(fed, ENDS.feed), drawnRun(run, ENDS.lead)]
+    : [drawnRun(run, starDelta ? ENDS.sixLeads : ENDS.direct)];
   return {
     values,
     runs: runs.flat(),
@@ -103,10 +103,18 @@ function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
       'protection.inrush',
       `No motor breaker of the usual ladder holds ${formatQuantity(asked.running, 'current', school)} whose first half-wave reaches ${peak} times it: three devices do.`,
     );
+  const { rating } = circuit.brief.given.protection;
+  if (rating) unused(rating, 'a motor breaker goes by its dial', flag);
   if (shortCircuit === 'motor breaker') return breaker;
   // The dial of one breaker guards one speed.
   return breaker && !slow && !bothSpeeds(circuit) ? breaker : gGFuse(asked);
 }
+
+/** A rating that was typed and says nothing of the device. */
+const unused = (typed: Value, why: string, flag: Flag): void =>
+  flag('protection.rating-unused', `The ${typed.text} that were typed are not used: ${why}.`, {
+    mends: [{ label: 'Take the rating away', set: { 'protection.rating': '' } }],
+  });
 
 const FUSES = { gG: { smallest: gGFuse, sizes: gGSizes }, aM: { smallest: aMFuse, sizes: aMSizes } } as const;
 /** What carries nothing: the size alone is wanted. */
@@ -119,6 +127,7 @@ function fuse(kind: 'gG' | 'aM', asked: Asked, { brief }: Circuit, flag: Flag): 
   const typed = brief.given.protection.rating;
   if (!typed) return proper;
   const own = smallest(NOTHING, typed.value);
+  if (!own) unused(typed, `the largest ${kind} of the table is ${Math.max(...FUSES[kind].sizes)} A`, flag);
   if (own && (!proper || own.rating < proper.rating))
     flag(
       'protection.device-small',
@@ -197,15 +206,14 @@ const impedanceOf = (run: SizedRun | undefined): Complex | undefined =>
       };
 
 /** As it is drawn; nothing where it is not sized. */
-function drawnRun(run: SizedRun | undefined, [from, to]: readonly [from: string, to: string]): DrawnRun[] {
+function drawnRun(run: SizedRun | undefined, ends: Pick<DrawnRun, 'from' | 'to'>): DrawnRun[] {
   if (!run) return [];
   const { limits, size, metal, length, decides, ampacity } = run;
   const text = (each: number | undefined): string | undefined =>
     each === undefined ? undefined : sizeText(each, metal);
   return [
     {
-      from,
-      to,
+      ...ends,
       wire: text(size),
       length: length?.text,
       lies: ampacity?.working.note ?? '',

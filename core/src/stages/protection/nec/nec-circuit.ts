@@ -9,7 +9,7 @@ import type { Worked } from '../worked.ts';
 import type { Flag } from '../findings.ts';
 import { conduitFor } from './nec-conduit.ts';
 import { impedanceOf, voltsLost } from './nec-drop.ts';
-import type { DrawnRun, Place, RunLimit } from '../drawn-run.ts';
+import { ENDS, type DrawnRun, type Place, type RunLimit } from '../drawn-run.ts';
 import {
   compareSizes,
   conductorName,
@@ -92,11 +92,10 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
   // The relay of a star-delta start guards the leads behind it.
   const guarded = onDrive ? undefined : (leads.conductor ?? conductor);
   const wireHeat = guarded && wireHeatOf(guarded.size, brief.job.protection);
-  const ends = onDrive ? (['drive', 'motor'] as const) : (['panel', 'starter and motor'] as const);
   const runs = [
-    ...(onDrive ? drawnRun(drive.conductor, ['panel', 'drive'], { length: brief.given.supply.feederLength }) : []),
-    ...drawnRun(conductor, ends, run),
-    ...drawnRun(leads.conductor, ['starter', 'motor, six leads'], { length: undefined }),
+    ...(onDrive ? drawnRun(drive.conductor, ENDS.feed, { length: brief.given.supply.feederLength }) : []),
+    ...drawnRun(conductor, onDrive ? ENDS.lead : ENDS.direct, run),
+    ...drawnRun(leads.conductor, ENDS.sixLeads, { length: undefined }),
   ];
   const { feederLength } = brief.given.supply;
   const impedance =
@@ -121,7 +120,7 @@ const RUNNING_MOST = 0.03;
 /** As it is drawn; nothing where no wire is large enough. */
 function drawnRun(
   conductor: Conductor | undefined,
-  [from, to]: readonly [from: string, to: string],
+  ends: Pick<DrawnRun, 'from' | 'to'>,
   { length, byDrop }: Pick<NecRunSized, 'length' | 'byDrop'>,
 ): DrawnRun[] {
   if (!conductor) return [];
@@ -134,8 +133,7 @@ function drawnRun(
   });
   return [
     {
-      from,
-      to,
+      ...ends,
       wire: conductor.name.text,
       length: length?.text,
       lies: conductor.carries.working.note ?? '',
