@@ -78,8 +78,10 @@ function collector(tests, loading) {
     path = outer;
   };
   const it = (name, run) => tests.push({ id: path + name, run, file: loading() });
-  it.each = (cases) => (name, run) =>
-    cases.forEach((each, at) => it(`${name} [${at}]`, () => (Array.isArray(each) ? run(...each) : run(each))));
+  const each = (declare) => (cases) => (name, run) =>
+    cases.forEach((one, at) => declare(`${name} [${at}]`, () => (Array.isArray(one) ? run(...one) : run(one))));
+  it.each = each(it);
+  describe.each = each(describe);
   return { describe, it, expect };
 }
 
