@@ -81,6 +81,14 @@ const start: Start = {
   standstillTorque: 1.7,
   currentFactor: 1,
 };
+/** The relay set to 30 A, 80 % loaded; what the motor bears standing. */
+const guarding = (more: Partial<Limits['setting']>): Limits['setting'] => ({
+  stalls: { hot: 20, cold: 30 },
+  overload: 30,
+  loadedHeat: 0.64,
+  ...more,
+});
+
 interface Set extends Partial<Omit<Start, 'run'>> {
   readonly run?: Partial<Start['run']>;
 }
@@ -92,8 +100,7 @@ function compared(set: Set = {}, { job, motor: other, ...more }: More = {}) {
     motor: { ...motor, ...other },
     supply: { source: {} } as SupplyResult,
     stall: seconds(20),
-    stalls: { hot: 20, cold: 30 },
-    dial: 30,
+    setting: guarding({}),
     drive: { currentLimit: 1.1, seconds: 60, continuous: 1 },
     load: 0.8,
     starts: { wanted: undefined, rest: undefined, borne: {} },
@@ -241,11 +248,17 @@ describe('a start against load, heat and relay', () => {
   });
   it('a stalled motor must be cut off before it is too hot, cold or hot', () => {
     // Class 10 at 6 times its setting from cold: about 14.5 s; hot at 80 % load about 9 s less its warmth.
-    expect(fails({}, { stalls: { hot: 20, cold: 13 } })).toMatch(/cuts off a stalled cold motor, which bears 13/);
-    expect(fails({}, { stalls: { hot: 3, cold: 30 } })).toMatch(/cuts off a stalled hot motor, which bears 3/);
-    expect(fails({ relayClass: '20' }, { stalls: { hot: 60, cold: 20 } })).toMatch(/a class 20 relay may wait/);
-    expect(fails({ method: 'drive' }, { stalls: { hot: 1, cold: 1 } })).toBe('');
-    expect(fails({}, { dial: 170 })).toMatch(/may wait for ever/);
+    expect(fails({}, { setting: guarding({ stalls: { hot: 20, cold: 13 } }) })).toMatch(
+      /cuts off a stalled cold motor, which bears 13/,
+    );
+    expect(fails({}, { setting: guarding({ stalls: { hot: 3, cold: 30 } }) })).toMatch(
+      /cuts off a stalled hot motor, which bears 3/,
+    );
+    expect(fails({ relayClass: '20' }, { setting: guarding({ stalls: { hot: 60, cold: 20 } }) })).toMatch(
+      /a class 20 relay may wait/,
+    );
+    expect(fails({ method: 'drive' }, { setting: guarding({ stalls: { hot: 1, cold: 1 } }) })).toBe('');
+    expect(fails({}, { setting: guarding({ overload: 170 }) })).toMatch(/may wait for ever/);
   });
   it('how often: what the motor bears an hour, and its rest', () => {
     const borne: StartsBorne = { startsPerHour: count(4), restTime: seconds(100) };

@@ -13,7 +13,7 @@ import { runStart, startsOf, type StartSetting } from '../src/stages/starting/ru
 import type { Feed } from '../src/stages/starting/feeds.ts';
 import { runDown } from '../src/stages/starting/run-down.ts';
 import { runUp, type RunUpSetting } from '../src/stages/starting/run-up.ts';
-import { sampleStart, spreadOf, type SpreadSetting } from '../src/stages/starting/spread.ts';
+import { horizonOf, sampleStart, spreadOf, type SpreadSetting } from '../src/stages/starting/spread.ts';
 import { transientRun, type TransientSetting } from '../src/stages/starting/transient.ts';
 import { classTimes } from '../src/stages/starting/trip-class.ts';
 import { tripTime } from '../src/stages/starting/trip-curve.ts';
@@ -508,18 +508,23 @@ describe('spread of what may be delivered', () => {
       drive: { kind: 'drive', ramp: 5, currentLimit: 1.5, boost: 1.2 },
     },
     stallTime: 12,
+    stalls: { hot: 12, cold: 18 },
+    loadedHeat: 0.8,
     lockedRotorMost: targets.lockedRotorCurrent,
     tripClass: '10',
     overload: targets.current,
     warm: 0,
   };
-  const spread: SpreadSetting = { start, targets, method: 'direct', seed: 7, horizon: 5 };
+  const spread: SpreadSetting = { start, targets, method: 'direct', seed: 7 };
+  const horizon = horizonOf(spread);
   const samples = (from: number, to: number) =>
-    Array.from({ length: to - from }, (_, at) => sampleStart(spread, from + at)).filter((each) => each !== undefined);
+    Array.from({ length: to - from }, (_, at) => sampleStart(spread, from + at, horizon)).filter(
+      (each) => each !== undefined,
+    );
 
   it('is the same for a seed however it is split, and holds the plain start within its bands', () => {
     expect([...samples(0, 20), ...samples(20, 40)]).toEqual(samples(0, 40));
-    const all = spreadOf(samples(0, 200), 5);
+    const all = spreadOf(samples(0, 200), horizon);
     const plain = runStart(start, 'direct').run.time;
     expect(all.chance).toBe(1);
     expect(all.time.low).toBeLessThan(plain);
@@ -535,7 +540,7 @@ describe('spread of what may be delivered', () => {
       },
     };
     const edge = Array.from({ length: 120 }, (_, at) =>
-      sampleStart({ ...spread, start: heavy, method: 'star-delta' }, at),
+      sampleStart({ ...spread, start: heavy, method: 'star-delta' }, at, 5),
     ).filter((each) => each !== undefined);
     const atRest = edge.filter((each) => (each.speeds[4] ?? 0) < 1).length / edge.length;
     expect(atRest).toBeGreaterThan(0.05);

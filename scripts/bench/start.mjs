@@ -92,7 +92,7 @@ function example() {
     overload: item.currents[0],
     warm: 0,
   };
-  const spread = { start, targets: { ...targets, voltage: item.voltages[0] }, method: 'direct', seed: 1, horizon: 4 };
+  const spread = { start, targets: { ...targets, voltage: item.voltages[0] }, method: 'direct', seed: 1 };
   return { item, machine, circuit, turning, ratedTorque, start, spread };
 }
 
@@ -291,7 +291,7 @@ if (isMainThread) {
     }),
   );
 } else {
-  const works = ({ spread }, at) => (spread ? sampleStart(spread, at) : reference());
+  const works = ({ spread }, at) => (spread ? sampleStart(spread, at, 4) : reference());
   parentPort.on('message', ({ from, to, ...work }) => {
     parentPort.postMessage(Array.from({ length: to - from }, (_, at) => works(work, from + at)));
   });

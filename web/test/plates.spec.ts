@@ -1,5 +1,17 @@
 import { expect, test } from '@playwright/test';
-import { accessible, demoJob, field, figure, fill, finding, openStage, saved, startJob, visit } from './app.ts';
+import {
+  accessible,
+  copyOfDemo,
+  demoJob,
+  field,
+  figure,
+  fill,
+  finding,
+  openStage,
+  saved,
+  startJob,
+  visit,
+} from './app.ts';
 
 const PLATE =
   'HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 SF 1.15 CODE G DES B EFF 92.4 FR 254T TEFC INS F CONT DE 6309-2Z/C3 WIBBLE 46O';
@@ -47,7 +59,7 @@ test('a plate that disagrees with itself names the digit; a second rating set se
 });
 
 test('an early failure is inquired into, and what is found reaches the pick and the sheet', async ({ page }) => {
-  const job = await demoJob(page, 'PU-205');
+  const job = await copyOfDemo(page, 'PU-205', 'PLT-1');
   await visit(page, `${job}/situation`);
   await fill(page, { 'situation.life': '2 years' });
   await field(page, 'situation.failureMode').selectOption('bearing');

@@ -64,10 +64,13 @@ test('more circuits side by side want a larger cable, a better way of laying it 
   await expect(finding(page, 'protection.earth-system')).toContainText('residual-current');
 });
 
-test('the picture shows what the device carries and opens, and the first half-wave', async ({ page }) => {
+test('the picture shows device, first half-wave, standing motor, and where nine of ten starts lie', async ({
+  page,
+}) => {
   await visit(page, `${await demoJob(page, 'BP-3')}/protection`);
   const picture = page.getByRole('region', { name: 'Time against current' });
   await picture.locator('svg').first().hover();
+  await expect(picture.getByTestId('starts-held')).toContainText(/100\s% start without tripping/);
   await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
   await picture.getByRole('button', { name: 'Copy the figures as CSV' }).click();
   await expect(picture.getByRole('status')).toHaveText('Copied');
@@ -75,6 +78,8 @@ test('the picture shows what the device carries and opens, and the first half-wa
   // A motor breaker of 32 A opens at 13 times its top within a fifth; 198 A standing peak at 1.401 times.
   expect(csv).toMatch(/"Device carries",332\.8,0\.01/);
   expect(csv).toMatch(/"Device opens",499\.2,0\.01/);
+  for (const name of ['Nine of ten starts', 'Relay class 10, cold', 'Relay, warm', 'Standing motor, hot'])
+    expect(csv).toContain(`"${name}",`);
   expect(csv).toMatch(/"First half-wave",27\d(\.\d+)?,0\.01/);
 });
 

@@ -7,8 +7,6 @@ import { methods, type Method } from './feeds.ts';
 import { startsOf, type Start, type StartSetting } from './run-start.ts';
 import { settledMargin } from './run-up.ts';
 import { softFeed } from './soft-start.ts';
-import { hotAndCold } from './stall-time.ts';
-import { dialOf } from './start-setting.ts';
 import type { StartKnown } from './start-known.ts';
 import type { StartsBorne } from './starts-per-hour.ts';
 
@@ -35,13 +33,16 @@ const wantedStarts = ({ load, profile }: Pick<StartKnown, 'load' | 'profile'>): 
   return cyclesPerHour && cyclesPerHour.value > (startsPerHour?.value ?? 0) ? cyclesPerHour : startsPerHour;
 };
 
-const limitsOf = ({ brief, motor, supply, stall, load, drive, profile }: StartKnown, borne: StartsBorne): Limits => ({
+const limitsOf = (
+  { brief, motor, supply, stall, load, drive, profile }: StartKnown,
+  setting: StartSetting,
+  borne: StartsBorne,
+): Limits => ({
   brief,
   motor,
   supply,
   stall,
-  stalls: hotAndCold(brief),
-  dial: dialOf(motor, brief),
+  setting,
   load: load.values.motorPower && load.values.motorPower.value / motor.power,
   drive,
   starts: { wanted: wantedStarts({ load, profile }), rest: load.duty?.rest, borne },
@@ -53,7 +54,7 @@ const SURELY = 0.02;
 /** `supposing`: coarsely. What leaves too little torque even at full voltage is run up only where somebody looks at it. */
 export function benchOf(known: StartKnown, setting: StartSetting, borne: StartsBorne, supposing: boolean): Bench {
   const steps = supposing ? SUPPOSED_STEPS : LIVE_STEPS;
-  const limits = limitsOf(known, borne);
+  const limits = limitsOf(known, setting, borne);
   const starts = startsOf(setting, steps);
   const compared = new Map<Method, Comparison>();
   let soft: { readonly start: Start; readonly limit: number } | undefined;

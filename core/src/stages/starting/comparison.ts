@@ -5,7 +5,7 @@ import { flickerOf, LONG_TERM_LIMIT, SHORT_TERM_LIMIT } from '../supply/flicker.
 import type { SupplyResult } from '../supply/supply.ts';
 import type { Value } from '../../ground/value.ts';
 import type { Method } from './feeds.ts';
-import type { Start } from './run-start.ts';
+import type { Start, StartSetting } from './run-start.ts';
 import type { Trace } from './recorder.ts';
 import type { StartsBorne } from './starts-per-hour.ts';
 import type { DriveLimits } from './feeds.ts';
@@ -56,10 +56,8 @@ export interface Limits {
   readonly supply: SupplyResult;
   /** Time the motor bears standing at full voltage. */
   readonly stall: Value;
-  /** The same hot and cold, s. */
-  readonly stalls: { readonly hot: number; readonly cold: number };
-  /** What the relay is set to, A of the motor’s line. */
-  readonly dial: number;
+  /** What the relay is set to and how warm it runs, and how long the motor bears standing hot and cold. */
+  readonly setting: Pick<StartSetting, 'stalls' | 'overload' | 'loadedHeat'>;
   readonly drive: DriveLimits;
   /** Load of the running motor, of rated; undefined where it is not known. */
   readonly load: number | undefined;
@@ -262,14 +260,14 @@ function checkRun(start: Start, limits: Limits, fail: Fail): void {
 }
 
 /** The relay must cut off a stalled motor before it is too hot: both hot from running, or both cold. */
-function checkStall(start: Start, { brief, motor, load, stalls, dial }: Limits, fail: Fail): void {
+function checkStall(start: Start, { brief, motor, setting }: Limits, fail: Fail): void {
   const { school } = brief.job;
-  const multiple = motor.lockedRotorCurrent / dial;
+  const { stalls, overload, loadedHeat } = setting;
+  const multiple = motor.lockedRotorCurrent / overload;
   const { slowest } = classTimes(start.relayClass);
-  const warm = Math.min(1, ((load ?? 1) * motor.current) / dial) ** 2;
   const cases = [
     { state: 'cold', trips: tripTime(slowest, multiple), bears: stalls.cold },
-    { state: 'hot', trips: tripTime(slowest, multiple, warm), bears: stalls.hot },
+    { state: 'hot', trips: tripTime(slowest, multiple, loadedHeat), bears: stalls.hot },
   ];
   const late = cases.find(({ trips, bears }) => trips > bears);
   if (!late) return;

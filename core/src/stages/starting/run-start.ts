@@ -7,6 +7,7 @@ import type { Turning } from './fed-motor.ts';
 import type { Feed, Method } from './feeds.ts';
 import type { TorqueCeiling } from './guarantee.ts';
 import { runUp, type RunUp } from './run-up.ts';
+import type { HotAndCold } from './stall-time.ts';
 import { classTimes, leastClass, type TripClass } from './trip-class.ts';
 import { tripUse } from './trip-curve.ts';
 
@@ -25,10 +26,13 @@ export interface StartSetting {
   readonly feeds: Readonly<Record<Method, Feed>>;
   /** Time the motor bears standing at full voltage, hot or cold as it starts, s. */
   readonly stallTime: number;
+  /** The same hot and cold, s. */
+  readonly stalls: HotAndCold;
   readonly tripClass: TripClass | 'auto';
   /** Overload setting, A. */
   readonly overload: number;
-  /** Heat of the relay before the start, of its setting’s. */
+  /** Heat of the relay while the motor runs as loaded, and before the start, of its setting’s. */
+  readonly loadedHeat: number;
   readonly warm: number;
 }
 

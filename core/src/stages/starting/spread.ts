@@ -26,8 +26,6 @@ export interface SpreadSetting {
   readonly targets: FitTargets;
   readonly method: Method;
   readonly seed: number;
-  /** s up to which speed and current are kept. */
-  readonly horizon: number;
 }
 
 /** One start of a motor that might be delivered. */
@@ -38,24 +36,36 @@ export interface Sample {
   readonly dip: number;
   readonly peakCurrent: number;
   readonly rotorUse: number;
-  /** At the grid times: rad/s and A of the line. */
+  /** Of the overload relay’s trip level at its fast edge. */
+  readonly tripUse: number;
+  /** At the grid times: rad/s, A of the line and A of the motor. */
   readonly speeds: readonly number[];
   readonly currents: readonly number[];
+  readonly motorCurrents: readonly number[];
 }
 
 const GRID = 40;
 const STEPS = 24;
 
-export const gridTimes = (horizon: number): number[] =>
-  Array.from({ length: GRID + 1 }, (_, at) => (at / GRID) * horizon);
+/** Speed and current are kept for so many times the start of a motor as it is fitted, without what is promised at the least. */
+const KEPT = 1.8;
+
+/** s up to which speed and current of the samples are kept. */
+export function horizonOf({ start, method }: SpreadSetting): number {
+  const { run } = runStart({ ...start, ceiling: undefined }, method, STEPS);
+  return KEPT * (run.reached ? run.time : (run.trace.time.at(-1) ?? 1));
+}
+
+const gridTimes = (horizon: number): number[] => Array.from({ length: GRID + 1 }, (_, at) => (at / GRID) * horizon);
 
 /**
  * Sample number `index` of a seeded spread: each has a generator of its own, so that any split over workers gives the
  * same samples. Undefined where no motor could be built with the figures drawn.
  */
 export function sampleStart(
-  { start, targets, method, seed, horizon }: SpreadSetting,
+  { start, targets, method, seed }: SpreadSetting,
   index: number,
+  horizon: number,
 ): Sample | undefined {
   const generator = xoroshiro128plus((Math.imul(seed, 0x9e37_79b1) ^ Math.imul(index + 1, 0x85eb_ca6b)) | 0);
   const draw = ([low, high]: readonly [number, number]): number => {
@@ -93,7 +103,7 @@ export function sampleStart(
       inertia: start.turning.inertia * inertiaFactor,
     },
   };
-  const { run, rotorUse } = runStart(varied, method, STEPS);
+  const { run, rotorUse, tripUse } = runStart(varied, method, STEPS);
   const kept = (row: readonly number[]): number[] =>
     Array.from({ length: GRID + 1 }, (_, at) => interpolate(run.trace.time, row, (at / GRID) * horizon));
   return {
@@ -102,8 +112,10 @@ export function sampleStart(
     dip: run.busDip,
     peakCurrent: run.peakLineCurrent,
     rotorUse,
+    tripUse,
     speeds: kept(run.trace.speed),
     currents: kept(run.trace.lineCurrent),
+    motorCurrents: kept(run.trace.motorCurrent),
   };
 }
 
@@ -111,6 +123,8 @@ export interface Spread {
   readonly count: number;
   /** Share of the starts that came up to speed. */
   readonly chance: number;
+  /** Share of the starts that the overload relay lets through even at its fast edge. */
+  readonly held: number;
   /** 5 %, 50 % and 95 % of the starts lie below; of those that came up. */
   readonly time: Band;
   readonly dip: Band;
@@ -119,6 +133,7 @@ export interface Spread {
   readonly times: readonly number[];
   readonly speed: readonly Band[];
   readonly current: readonly Band[];
+  readonly motorCurrent: readonly Band[];
 }
 
 /** Of the starts, below and above a band. */
@@ -129,9 +144,11 @@ const within = (values: readonly number[]): Band => bandOf(values, OUTSIDE);
 export function spreadOf(samples: readonly Sample[], horizon: number): Spread {
   const up = samples.filter((each) => each.reached);
   const times = gridTimes(horizon);
+  const share = (count: number): number => (samples.length === 0 ? 0 : count / samples.length);
   return {
     count: samples.length,
-    chance: samples.length === 0 ? 0 : up.length / samples.length,
+    chance: share(up.length),
+    held: share(samples.filter((each) => each.tripUse < 1).length),
     time: within(up.map((each) => each.time)),
     dip: within(samples.map((each) => each.dip)),
     peakCurrent: within(samples.map((each) => each.peakCurrent)),
@@ -139,5 +156,6 @@ export function spreadOf(samples: readonly Sample[], horizon: number): Spread {
     times,
     speed: times.map((_, at) => within(samples.map((each) => each.speeds[at] ?? 0))),
     current: times.map((_, at) => within(samples.map((each) => each.currents[at] ?? 0))),
+    motorCurrent: times.map((_, at) => within(samples.map((each) => each.motorCurrents[at] ?? 0))),
   };
 }

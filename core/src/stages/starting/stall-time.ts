@@ -20,8 +20,14 @@ export function stallTimeOf({ job, given }: OptionBrief): Value {
   });
 }
 
+/** s that a motor bears standing at full voltage, from running temperature and from cold. */
+export interface HotAndCold {
+  readonly hot: number;
+  readonly cold: number;
+}
+
 /** Hot and cold, s; where one is typed the other follows. */
-export function hotAndCold({ given }: OptionBrief): { readonly hot: number; readonly cold: number } {
+export function hotAndCold({ given }: OptionBrief): HotAndCold {
   const { stallTimeHot, stallTimeCold } = given.starting;
   const hot = stallTimeHot?.value ?? (stallTimeCold ? stallTimeCold.value / COLD_OVER_HOT : leastStall());
   return { hot, cold: stallTimeCold?.value ?? hot * COLD_OVER_HOT };

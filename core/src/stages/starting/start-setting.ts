@@ -6,6 +6,7 @@ import { startVoltage, type Source } from '../supply/source.ts';
 import { feedsOf } from './feeds.ts';
 import { torqueCeiling } from './guarantee.ts';
 import { dialShare } from './overload-dial.ts';
+import { hotAndCold } from './stall-time.ts';
 import type { StartSetting } from './run-start.ts';
 import type { StartKnown } from './start-known.ts';
 
@@ -34,6 +35,8 @@ export function startSetting(known: StartKnown): StartSetting {
       table: [],
     });
   const loaded = (load.values.motorPower?.value ?? motor.power) / motor.power;
+  const overload = dialOf(motor, brief);
+  const loadedHeat = Math.min(1, (loaded * motor.current) / overload) ** 2;
   return {
     circuit: machine.circuit,
     motor: { power: motor.power, speed: motor.speed, current: motor.current, voltage: motor.voltage },
@@ -44,9 +47,11 @@ export function startSetting(known: StartKnown): StartSetting {
     lockedRotorMost: motor.lockedRotorCurrent,
     feeds: feedsOf(brief, drive, load.values.motorSpeed?.value),
     stallTime: stall.value,
+    stalls: hotAndCold(brief),
     tripClass: job.starting.tripClass,
-    overload: dialOf(motor, brief),
-    warm: job.starting.hot ? Math.min(1, loaded ** 2) : 0,
+    overload,
+    loadedHeat,
+    warm: job.starting.hot ? loadedHeat : 0,
   };
 }
 
@@ -59,5 +64,4 @@ function sourceAtStart({ brief, motor, machine, supply }: StartKnown): Source | 
 }
 
 /** What the relay is set to, A: the nameplate current, less for a motor without service factor under the NEC. */
-export const dialOf = (motor: Motor, { job }: OptionBrief): number =>
-  motor.current * dialShare(job, motor.serviceFactor);
+const dialOf = (motor: Motor, { job }: OptionBrief): number => motor.current * dialShare(job, motor.serviceFactor);

@@ -1,64 +1,18 @@
 import type { Solution } from '@pilgrim/core';
 import type { SteadyPoint } from '@pilgrim/core/motor/circuit';
-import { ADIABATIC } from '@pilgrim/core/stages/protection/adiabatic';
 import { tripTime } from '@pilgrim/core/stages/starting/trip-curve';
 import type { Spread } from '@pilgrim/core/stages/starting/spread';
 import type { TransientRun } from '@pilgrim/core/stages/starting/transient';
 import { shownUnit, type School } from '@pilgrim/core/ground/quantity/units';
 import type { EChartsCoreOption } from 'echarts/core';
-import { axisLook, chartColours } from './colours';
+import { chartColours } from './colours';
+import { frame, line, pairs, xAxis, yAxis } from './frame';
 
 type Start = Solution['details']['starting'][number];
 type Machine = NonNullable<Solution['details']['machine']>;
 type LoadCurve = Solution['details']['loadCurve'];
 
 const rpm = (speed: number): number => (speed * 30) / Math.PI;
-const pairs = (xs: readonly number[], ys: readonly number[]): number[][] => xs.map((x, at) => [x, ys[at] ?? 0]);
-const rounded = (value: unknown): string =>
-  typeof value === 'number' ? value.toPrecision(4).replace(/\.?0+$/, '') : String(value);
-
-/** Frame shared by the charts of a start. */
-function frame(): Record<string, unknown> {
-  const { ink, font } = chartColours();
-  return {
-    animation: false,
-    textStyle: { fontFamily: font, color: ink },
-    legend: { textStyle: { color: ink, fontFamily: font }, itemGap: 10, itemWidth: 18, top: 0, type: 'scroll' },
-    tooltip: { trigger: 'axis', valueFormatter: rounded },
-    grid: { left: 56, right: 56, top: 56, bottom: 42 },
-  };
-}
-
-const xAxis = (name: string, max?: number): Record<string, unknown> => ({
-  ...axisLook(),
-  type: 'value',
-  name,
-  nameLocation: 'middle',
-  nameGap: 26,
-  min: 0,
-  ...(max === undefined ? {} : { max }),
-  splitLine: { show: false },
-});
-const yAxis = (name: string, grid = true): Record<string, unknown> => ({
-  ...axisLook(),
-  type: 'value',
-  name,
-  splitLine: grid ? { lineStyle: { color: chartColours().line } } : { show: false },
-});
-const line = (
-  name: string,
-  color: string,
-  data: number[][],
-  more: { readonly width?: number; readonly type?: 'solid' | 'dashed' | 'dotted'; readonly yAxisIndex?: number } = {},
-): Record<string, unknown> => ({
-  name,
-  type: 'line',
-  showSymbol: false,
-  data,
-  yAxisIndex: more.yAxisIndex ?? 0,
-  lineStyle: { color, width: more.width ?? 2.5, type: more.type ?? 'solid' },
-  itemStyle: { color },
-});
 
 /** Torque against speed: the motor at full voltage, the motor as started, and the load under it. */
 export function torqueSpeedChart(start: Start, machine: Machine, load: LoadCurve, school: School): EChartsCoreOption {
@@ -322,123 +276,5 @@ export function bandChart(spread: Spread): EChartsCoreOption {
     xAxis: xAxis('s'),
     yAxis: [yAxis('A'), { ...yAxis('% speed', false), min: 0, max: 120, interval: 20 }],
     series: [...band('Speed', sea, spread.speed, 100 / full, 1), ...band('Current', copper, spread.current, 1, 0)],
-  };
-}
-
-type Setting = NonNullable<Solution['details']['startSetting']>;
-
-/** Multiples of its setting at which a relay’s band is drawn. */
-const MULTIPLES = [1.2, 1.3, 1.5, 2, 2.5, 3, 4, 5, 6, 7.2, 8, 10, 12];
-
-/** Time against current on logarithmic axes: the start, the relay’s band, what the motor bears, conductor and device. */
-export function timeCurrentChart(
-  start: Start,
-  { overload, stallTime, lockedRotorMost }: Setting,
-  {
-    conductor,
-    device,
-    fault,
-    picture,
-  }: {
-    readonly conductor: number | undefined;
-    readonly device: number | undefined;
-    readonly fault: number | undefined;
-    readonly picture: Solution['details']['shortCircuitDevice'];
-  },
-): EChartsCoreOption {
-  const { copper, sea, quiet, stop, ink } = chartColours();
-  const { fastest, slowest } = start.relay;
-  const relay = (time: number): number[][] =>
-    MULTIPLES.map((multiple) => [multiple * overload, tripTime(time, multiple)]);
-  const [shortest, longest] = [0.01, 10_000];
-  const upright = (name: string, amperes: number | undefined, color: string): Record<string, unknown>[] =>
-    amperes === undefined
-      ? []
-      : [
-          line(
-            name,
-            color,
-            [
-              [amperes, shortest],
-              [amperes, longest],
-            ],
-            { width: 1.5, type: 'dashed' },
-          ),
-        ];
-  const { trace } = start;
-  const run = trace
-    ? pairs(trace.motorCurrent, trace.time).filter(([amps = 0, time = 0]) => amps > 0 && time > shortest)
-    : [];
-  const logarithmic = { type: 'log', minorSplitLine: { show: false } };
-  return {
-    ...frame(),
-    // Every line is named in view; they take up to three rows.
-    legend: { textStyle: { color: ink, fontFamily: chartColours().font }, itemGap: 8, itemWidth: 16, top: 0, left: 0 },
-    grid: { left: 56, right: 24, top: 88, bottom: 42 },
-    tooltip: { trigger: 'item', valueFormatter: rounded },
-    xAxis: {
-      ...xAxis('A'),
-      ...logarithmic,
-      min: 10 ** Math.floor(Math.log10(Math.max(1, overload / 2))),
-      max: 10 ** Math.ceil(Math.log10(Math.max(lockedRotorMost * 1.2, picture?.opens.at(-1)?.[0] ?? 0, fault ?? 0))),
-    },
-    yAxis: { ...yAxis('s'), ...logarithmic, min: shortest, max: longest },
-    series: [
-      line(`Start, ${start.method}`, copper, run),
-      // A drive’s own overload has a curve of its maker.
-      ...(start.method === 'drive'
-        ? []
-        : [
-            line(`Relay, class ${start.relayClass}`, sea, relay(slowest)),
-            line('At its fastest', sea, relay(fastest), { width: 1.5, type: 'dotted' }),
-          ]),
-      {
-        ...line('Motor, standing', stop, [[lockedRotorMost, stallTime]]),
-        showSymbol: true,
-        symbol: 'diamond',
-        symbolSize: 12,
-      },
-      ...upright('Wire carries', conductor, quiet),
-      ...upright('Device at most', device, ink),
-      ...upright('Short circuit at the bus', fault, stop),
-      ...(picture
-        ? [
-            line(
-              'Device carries',
-              ink,
-              picture.carries.map(([amperes, time]) => [amperes, time]),
-              {
-                width: 1.5,
-                type: 'dotted',
-              },
-            ),
-            line(
-              'Device opens',
-              ink,
-              picture.opens.map(([amperes, time]) => [amperes, time]),
-            ),
-          ]
-        : []),
-      ...(picture?.wireHeat === undefined
-        ? []
-        : [
-            line(
-              'Wire is damaged',
-              stop,
-              [ADIABATIC, 1, 0.1, shortest].map((time) => [Math.sqrt((picture.wireHeat ?? 0) / time), time]),
-              { width: 1.5, type: 'dashed' },
-            ),
-          ]),
-      ...(picture?.firstWave === undefined
-        ? []
-        : [
-            {
-              ...line('First half-wave', stop, [[picture.firstWave, 0.01]]),
-              showSymbol: true,
-              symbol: 'triangle',
-              symbolSize: 12,
-            },
-          ]),
-    ],
   };
 }

@@ -1,9 +1,11 @@
 <script lang="ts">
+  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import { IN_WINDING } from '@pilgrim/core/stages/starting/overload-dial';
   import { onMount } from 'svelte';
-  import { timeCurrentChart } from '$lib/charts/start-charts';
+  import { timeCurrentChart } from '$lib/charts/time-current-chart';
   import type { Handle } from '$lib/charts/handles';
   import type { JobStore } from '$lib/job/job-store.svelte';
+  import { startSpread } from '$lib/job/start-spread.svelte';
   import Chart from './Chart.svelte';
 
   let { store }: { store: JobStore } = $props();
@@ -58,6 +60,22 @@
       },
     ];
   });
+
+  const seconds = (value: number): string => formatQuantity(value, 'duration', store.shows);
+  /** The start as the relay that is drawn meets it. */
+  const setting = $derived(
+    details.startSetting && (dial ? { ...details.startSetting, overload: dial.line } : details.startSetting),
+  );
+  const starts = startSpread(() =>
+    chosen && setting && details.machine
+      ? {
+          start: { ...setting, tripClass: chosen.relayClass },
+          targets: details.machine.targets,
+          method: chosen.method,
+          seed: 1,
+        }
+      : undefined,
+  );
 </script>
 
 <!-- Time against current: the start must pass under the relay, and the relay under what motor and wires bear. -->
@@ -69,18 +87,33 @@
         ? ': drag the circle, the relay’s dial'
         : ': drag the circles, dial and device'}
   </h2>
-  {#if chosen?.trace && details.startSetting}
+  {#if chosen?.trace && setting}
     <Chart
-      option={timeCurrentChart(chosen, dial ? { ...details.startSetting, overload: dial.line } : details.startSetting, {
+      option={timeCurrentChart(chosen, setting, {
         conductor: amperes('conductorAmpacity'),
-        device: amperes('branchDeviceMax'),
-        fault: amperes('faultCurrent'),
-        picture: details.shortCircuitDevice,
+        deviceMost: amperes('branchDeviceMax'),
+        faultAtBus: amperes('faultCurrent'),
+        faultAtMotor: amperes('faultAtMotor'),
+        device: details.shortCircuitDevice,
+        spread: starts.spread,
       })}
       height={350}
       handles={[...turned, ...sized]}
-      label="On logarithmic axes: the motor’s current while it starts, the band of the overload relay, what the standing motor bears, the conductor’s ampacity, what the short-circuit device carries and what opens it, what damages the wire, the short circuit that may flow, and the first half-wave of the motor; the figures stand beside it. The relay’s dial and the device’s rating can be dragged, or typed beside it."
+      label="On logarithmic axes: the motor’s current while it starts with the band of nine in ten motors of its plate, the band of the overload relay cold and warm, what the standing motor bears cold and hot, the conductor’s ampacity, what the short-circuit device carries and what opens it, what damages the wire, the short circuit that may flow at the bus and at the motor, and the first half-wave of the motor; the figures stand beside it. The relay’s dial and the device’s rating can be dragged, or typed beside it."
     />
+    {#if chosen.method !== 'drive'}
+      <p class="min-h-14 text-sm leading-snug" data-testid="starts-held">
+        {#if starts.spread}
+          {@const { count, held, time } = starts.spread}
+          Of {count} motors within the tolerances of plate, load and supply,
+          <strong class={held < 0.995 ? 'text-stop' : 'text-good'}
+            >{(held * 100).toFixed(held === 1 ? 0 : 1)}&nbsp;% start without tripping the relay</strong
+          >, even at its fast edge; nine of ten are up in {seconds(time.low)} to {seconds(time.high)}.
+        {:else}
+          <span class="text-quiet">Motors within the tolerances of plate, load and supply are being started …</span>
+        {/if}
+      </p>
+    {/if}
   {:else}
     <p class="flex h-56 items-center justify-center rounded border border-dashed text-center text-sm text-quiet">
       {details.starting.length > 0

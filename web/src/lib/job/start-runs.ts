@@ -68,7 +68,7 @@ export function runSpread(
       tried += data.tried;
       onProgress(tried / count);
       if (tried < count) give(worker);
-      else ask(worker, { kind: 'summary', samples, horizon: setting.horizon });
+      else ask(worker, { kind: 'summary', setting, samples });
     };
     for (let part = 0; part < HELD; part++) give(worker);
   }

@@ -66,13 +66,11 @@
     const { runSpread } = await import('$lib/job/start-runs');
     share = 0;
     const name = shown.method;
-    const horizon = 1.8 * (shown.time ?? 10);
     const setting = {
-      start: $state.snapshot(startSetting),
+      start: { ...$state.snapshot(startSetting), tripClass: shown.relayClass },
       targets: $state.snapshot(machine.targets),
       method: name,
       seed: SEED,
-      horizon,
     };
     const workers = Math.max(1, Math.min(4, navigator.hardwareConcurrency));
     const running = runSpread(setting, COUNT, workers, (done) => (share = done));
@@ -290,6 +288,7 @@
             'current',
             school,
           )} and heat the rotor to {percent(spread.rotorUse.low, 0)} to {percent(spread.rotorUse.high, 0)} of what it bears.
+          {#if spreadFor !== 'drive'}The relay lets {percent(spread.held)} through even at its fast edge.{/if}
         </p>
         <Chart
           option={bandChart(spread)}

@@ -1,5 +1,6 @@
 /// <reference lib="webworker" />
 import {
+  horizonOf,
   sampleStart,
   spreadOf,
   type Sample,
@@ -11,7 +12,7 @@ import { transientRun, type TransientRun, type TransientSetting } from '@pilgrim
 export type StartQuestion =
   | { readonly kind: 'transient'; readonly setting: TransientSetting }
   | { readonly kind: 'spread'; readonly setting: SpreadSetting; readonly from: number; readonly to: number }
-  | { readonly kind: 'summary'; readonly samples: readonly Sample[]; readonly horizon: number };
+  | { readonly kind: 'summary'; readonly setting: SpreadSetting; readonly samples: readonly Sample[] };
 export type StartAnswer =
   | { readonly kind: 'transient'; readonly run: TransientRun }
   | { readonly kind: 'summary'; readonly spread: Spread }
@@ -26,13 +27,14 @@ onmessage = ({ data }: MessageEvent<StartQuestion>) => {
     return;
   }
   if (data.kind === 'summary') {
-    say({ kind: 'summary', spread: spreadOf(data.samples, data.horizon) });
+    say({ kind: 'summary', spread: spreadOf(data.samples, horizonOf(data.setting)) });
     return;
   }
   const { setting, from, to } = data;
+  const horizon = horizonOf(setting);
   const samples: Sample[] = [];
   for (let at = from; at < to; at++) {
-    const sample = sampleStart(setting, at);
+    const sample = sampleStart(setting, at, horizon);
     if (sample) samples.push(sample);
   }
   say({ kind: 'samples', samples, tried: to - from });
