@@ -13,11 +13,13 @@ import {
   tableAmpacity,
   type Laid,
 } from '../src/stages/protection/iec/cable.ts';
-import { aMFuse, gGFuse, holdsInrush, motorBreaker, type Asked } from '../src/stages/protection/iec/device.ts';
+import { aMFuse, breakerDevice, gGFuse, type Asked } from '../src/stages/protection/iec/device.ts';
 import { dropOf } from '../src/stages/protection/iec/drop.ts';
 import { disconnectionTime, heatFactor, heatSize, loopOf, protectiveSize } from '../src/stages/protection/iec/earth.ts';
 import { softStarterRating } from '../src/stages/protection/starter.ts';
-import { INRUSH } from '../src/stages/protection/breaker.ts';
+import { holdsInrush, motorBreakerFor } from '../src/stages/pick/motor-breaker.ts';
+import { INRUSH } from '../src/stages/starting/inrush.ts';
+import type { Catalogue, StarterPart } from '../src/catalogue/catalogue.ts';
 import { demo } from './demo.ts';
 
 const KELVIN = 273.15;
@@ -104,12 +106,14 @@ describe('devices', () => {
     expect(holdsInrush({ standing: 7.5 * 25, inrush: INRUSH }, 25)).toBe(false);
   });
   it('a motor breaker by its dial, which opens at 1.2 × 13 times its top; none above its ladder', () => {
-    const device = motorBreaker(asked());
+    const bare = { parts: [], voltage: 400, fault: undefined };
+    const ladder = motorBreakerFor(asked(), bare);
+    const device = ladder && breakerDevice(ladder);
     expect([device?.name, device?.rating]).toEqual(['motor breaker 20–25 A', 25]);
     expect(device?.opensAt(5)).toBeCloseTo(1.2 * 13 * 25, 9);
     expect(device?.letThrough).toBeUndefined();
-    expect(motorBreaker(asked({ running: 40 }))).toBeUndefined();
-    expect(motorBreaker(asked({ standing: 22 * 9 }))).toBeUndefined();
+    expect(motorBreakerFor(asked({ running: 40 }), bare)).toBeUndefined();
+    expect(motorBreakerFor(asked({ standing: 22 * 9 }), bare)).toBeUndefined();
   });
   it('a gG fuse whose Imin(10 s) carries the start; a start beyond ten seconds takes the next size', () => {
     // 132 A: 50 A holds 125, 63 A holds 160.
@@ -363,7 +367,7 @@ describe('in a job of 41 A over 60 m', () => {
   });
   it('a motor breaker where its ladder and trip hold the motor; told where the first half-wave trips it', () => {
     const small = { nameplate: { power: '11 kW', currents: '21' }, load: { torque: '60 N·m' } };
-    expect(found(small, 'branchDevice')?.value).toBe('Motor breaker 20–25 A');
+    expect(found(small, 'branchDevice')?.value).toBe('Palisade motor breaker 20–25 A');
     const hard = {
       ...small,
       nameplate: { ...small.nameplate, startingCurrentRatio: '9.5' },
@@ -395,7 +399,7 @@ describe('the device over time and current', () => {
   const drawn = (more: More) => run(more).details.shortCircuitDevice;
   it('a motor breaker opens between 0.8 and 1.2 times 13 times its top, and carries the first half-wave before', () => {
     const picture = drawn(small);
-    expect(picture?.name).toBe('motor breaker 20–25 A');
+    expect(picture?.name).toBe('Palisade motor breaker 20–25 A');
     expect(picture?.carries).toEqual([
       [260, 0.2],
       [260, 0.01],
@@ -447,7 +451,7 @@ describe('a device as it is typed', () => {
     expect(found(typed('160 A'), 'deviceRating')?.value).toBe(160);
     // Of 16 A the ladder of motor breakers holds it; 500 A typed are not theirs.
     const small = { nameplate: { power: '11 kW', currents: '21' }, load: { torque: '60 N·m' } };
-    expect(named({ ...small, ...typed('500 A', 'motor breaker') })).toBe('Motor breaker 20–25 A');
+    expect(named({ ...small, ...typed('500 A', 'motor breaker') })).toBe('Palisade motor breaker 20–25 A');
     expect(code({ ...small, ...typed('500 A', 'motor breaker') }, 'rating-unused')?.message).toContain(
       'goes by its dial',
     );
@@ -602,5 +606,88 @@ describe('never smaller', () => {
       expect(amperes).toEqual(amperes.toSorted((a, b) => a - b));
       for (const [size, each] of carried) expect(ampacityHere(size, laid, around)?.value).toBeCloseTo(each, 9);
     }
+  });
+});
+
+describe('a motor breaker of the catalogue stands for relay and device', () => {
+  const small = { nameplate: { power: '11 kW', currents: '21' }, load: { torque: '60 N·m' } };
+  const joined = (more: More) =>
+    emptyJob({
+      ...base,
+      ...more,
+      nameplate: { ...base.nameplate, ...small.nameplate, ...more.nameplate },
+      load: { ...base.load, ...small.load, ...more.load },
+    } as JobInput);
+  const named = (solution: Solution) => solution.details.starter?.parts.map(({ part }) => part.kind);
+  const device = ({ values }: Solution) => values['protection.branchDevice']?.value;
+  const of = (solution: Solution, name: string) => solution.findings.find((each) => each.code === name)?.message;
+  const breakers = (change: (part: StarterPart) => StarterPart | undefined): Catalogue => ({
+    ...demo,
+    parts: demo.parts.flatMap((part) => (part.kind === 'motor breaker' ? (change(part) ?? []) : part)),
+  });
+
+  it('is bought in its place, at its price, and named as the device', () => {
+    const solution = solve(joined({}), demo);
+    expect(named(solution)).toEqual(['contactor', 'motor breaker']);
+    expect(device(solution)).toBe('Palisade motor breaker 20–25 A');
+    expect(solution.values['pick.starter']?.text).toBe('Latch contactor 25 A + Palisade motor breaker 20–25 A');
+    expect(solution.values['protection.branchDevice']?.working).toMatchObject({ source: 'catalogue' });
+    expect(solution.values['protection.branchDevice']?.working.note).toMatch(/It breaks 50\.0\skA/);
+    expect(solution.values['starter.architecture']?.value).toMatch(/^two devices/);
+    const bill = solution.details.bill.map(({ part }) => part);
+    expect(bill).toContain('Palisade motor breaker 20–25 A');
+    expect(bill.some((part) => part.includes('relay'))).toBe(false);
+  });
+  it('a catalogue that has none starts it by fuses and relay; one that is wanted all the same is told as lacking', () => {
+    const none = breakers(() => undefined);
+    const solution = solve(joined({}), none);
+    expect(named(solution)).toEqual(['contactor', 'overload relay']);
+    expect(device(solution)).toMatch(/^Fuses gG/);
+    const wanted = solve(joined({ protection: { shortCircuit: 'motor breaker' } }), none);
+    expect(of(wanted, 'pick.no-starter')).toMatch(/^The catalogue lacks: Motor-protective breaker for 21\.0\sA/);
+    expect(device(wanted)).toBe('Motor breaker 20–25 A');
+    // Without any parts the usual ladder answers.
+    expect(device(solve(joined({}), { ...demo, parts: [] }))).toBe('Motor breaker 20–25 A');
+  });
+  it('for the voltage, its dial and what it breaks: the stronger first, a weak one told', () => {
+    const low = breakers((part) => ({ ...part, voltageMax: 399 }));
+    expect(device(solve(joined({}), low))).toMatch(/^Fuses/);
+    const weak = breakers((part) => ({ ...part, breakingCapacity: 5000 }));
+    expect(of(solve(joined({}), weak), 'protection.fault-above')).toMatch(
+      /Palisade .* breaks 5\.00\skA; 22\.7\skA may/,
+    );
+    const strong = demo.parts.find(({ id }) => id === 'pl-25');
+    if (!strong) throw new Error('no breaker to compare');
+    const dearer = { ...strong, id: 'stronger', name: 'Stronger', price: 9999, breakingCapacity: 30_000 };
+    expect(device(solve(joined({}), { ...weak, parts: [...weak.parts, dearer] }))).toBe('Stronger');
+    const cheaper = { ...strong, id: 'cheaper', name: 'Cheaper', price: 1 };
+    expect(device(solve(joined({}), { ...demo, parts: [...demo.parts, cheaper] }))).toBe('Cheaper');
+    // 21 A at the very end of a dial, and beyond it.
+    const dial = (currentMin: number, currentMax: number) =>
+      device(
+        solve(
+          joined({}),
+          breakers((part) => (part.id === 'pl-25' ? { ...part, currentMin, currentMax } : undefined)),
+        ),
+      );
+    expect(dial(21, 30)).toBe('Palisade motor breaker 20–25 A');
+    expect(dial(21.1, 30)).toMatch(/^Fuses/);
+  });
+  it('does not guard the windings of star-delta: there a relay does, behind fuses or the breaker', () => {
+    const star = { starting: { method: 'star-delta', leads: '6' }, load: { torque: '20 N·m' } };
+    const solution = solve(joined(star), demo);
+    expect(named(solution)?.at(-1)).toBe('overload relay');
+    expect(device(solution)).toMatch(/^Fuses gG/);
+    const chosen = solve(joined({ ...star, protection: { shortCircuit: 'motor breaker' } }), demo);
+    expect(device(chosen)).toBe('Palisade motor breaker 20–25 A');
+    expect(named(chosen)?.at(-1)).toBe('overload relay');
+    expect(chosen.values['protection.branchDevice']?.working.note).toContain('with contactor and relay');
+    expect(chosen.details.scheme?.device).toBe('breaker');
+  });
+  it('a dial typed beyond it is told', () => {
+    const typed = solve(joined({ protection: { dial: '26 A' } }), demo);
+    expect(of(typed, 'protection.dial-outside')).toMatch(
+      /Palisade motor breaker 20–25 A goes from 20\.0\sA to 25\.0\sA/,
+    );
   });
 });

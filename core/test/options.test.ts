@@ -52,7 +52,7 @@ describe('documents of before', () => {
       ['RF-110', 'drive', 'Not decided: 1 figure is needed'],
       ['BL-402', 'drive', 'Limekiln 15 hp 4-pole 254T with Otter 20 hp IP55'],
       ['PU-205', 'direct', 'Causeway 15 hp 4-pole 254T with Latch contactor 25 A + Warden relay 18–24 A'],
-      ['BP-3', 'direct', 'Traverse 15 kW 4-pole 160L with Latch contactor 32 A + Warden relay 24–32 A'],
+      ['BP-3', 'direct', 'Traverse 15 kW 4-pole 160L with Latch contactor 32 A + Palisade motor breaker 25–32 A'],
       ['KA-2', 'drive', 'Traverse 30 kW 4-pole 200L with Heron 37 kW IP20'],
       ['VF-12', 'direct', 'Stopped: 1 finding has to be cleared first'],
     ]);

@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type Catalogue, type JobInput, type Solution } from '../src/index.ts';
 import { selectionSheet } from '../src/solve/sheet.ts';
 import { inputOnLine } from '../src/motor/part-load.ts';
-import { INRUSH, leastBreaker } from '../src/stages/protection/breaker.ts';
+import { leastBreaker } from '../src/stages/protection/breaker.ts';
+import { INRUSH } from '../src/stages/starting/inrush.ts';
 import { throttled } from './flow-shares.ts';
 import { demo as catalogue } from './demo.ts';
 

@@ -136,7 +136,7 @@ describe('schedules', () => {
     const hung = read(iec, 'Panels');
     const feeder = hung.at(-1);
     // A motor breaker has no rating to be selective by: its name stands there.
-    expect(hung[0]?.['Its device']).toMatch(/^Motor breaker 25–32\sA$/);
+    expect(hung[0]?.['Its device']).toMatch(/^Palisade motor breaker 25–32\sA$/);
     expect(feeder?.['Current of its wires']).toMatch(/^56\.0 A at least$/);
     expect(feeder?.['Note']).toContain('its maker’s table says');
   });

@@ -18,7 +18,7 @@ import {
 import { standardFrame } from '@pilgrim/core/stages/nameplate/frame';
 import { HORSEPOWER } from '@pilgrim/core/ground/quantity/units';
 import { fitCircuit, type FitTargets } from '@pilgrim/core/motor/fit-circuit';
-import { codeLetters, nominalEfficiency, standardRatings } from '@pilgrim/core/ground/tables/index';
+import { codeLetters, motorBreakerRanges, nominalEfficiency, standardRatings } from '@pilgrim/core/ground/tables/index';
 
 type Random = () => number;
 
@@ -565,6 +565,21 @@ function parts(random: Random): StarterPart[] {
       price(40, 0.9, high),
     );
   });
+  const motorBreakers = motorBreakerRanges.rows.map((row) => {
+    const [low, high] = [Number(row['from']), Number(row['to'])];
+    return {
+      ...part(
+        'motor breaker',
+        `pl-${high}`,
+        'Ashgill',
+        'Palisade',
+        `Palisade motor breaker ${low}–${high} A`,
+        [low, high],
+        price(46, 1.6, high),
+      ),
+      breakingCapacity: high <= 12 ? 100_000 : 50_000,
+    };
+  });
   const ratings = standardRatings.rows
     .filter((row) => row['fuse_only'] !== true)
     .map((row) => Number(row['rating']))
@@ -631,7 +646,7 @@ function parts(random: Random): StarterPart[] {
       price(210, 5.2, size),
     ),
   );
-  return [...contactors, ...relays, ...breakers, ...softStarters, ...lowBreakers, ...transformers];
+  return [...contactors, ...relays, ...motorBreakers, ...breakers, ...softStarters, ...lowBreakers, ...transformers];
 }
 
 const besideSizes = [4, 8, 12, 18, 25, 35, 50, 70, 100, 140, 200, 280, 400, 560];

@@ -2,13 +2,13 @@ import { z } from 'zod';
 import { common, type Searched } from './item.ts';
 
 export const starterPartSchema = z.strictObject({
-  kind: z.enum(['contactor', 'overload relay', 'breaker', 'soft starter', 'autotransformer']),
+  kind: z.enum(['contactor', 'overload relay', 'breaker', 'motor breaker', 'soft starter', 'autotransformer']),
   ...common,
   voltageMax: z.number().positive(),
-  /** Contactor: AC-3 current. Relay: dial range. Breaker, soft starter and autotransformer: rated motor current. A. */
+  /** Contactor: AC-3 current. Relay and motor breaker: dial range. Breaker, soft starter and autotransformer: rated motor current. A. */
   currentMin: z.number().nonnegative(),
   currentMax: z.number().positive(),
-  /** Breaker: r.m.s. current it breaks at that voltage, A; unknown where left out. */
+  /** Breaker and motor breaker: r.m.s. current it breaks at that voltage, A; unknown where left out. */
   breakingCapacity: z.number().positive().max(1e6).optional(),
   /** Contactor: VA of its ac coil while it is held and while it pulls in; unknown where left out. */
   coilSealed: z.number().positive().max(1e4).optional(),

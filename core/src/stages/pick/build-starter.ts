@@ -1,5 +1,6 @@
 import type { StarterPart } from '../../catalogue/catalogue.ts';
 import type { Method } from '../starting/feeds.ts';
+import type { MotorBreaker } from './motor-breaker.ts';
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import type { School } from '../../ground/quantity/units.ts';
 
@@ -12,6 +13,8 @@ export interface StarterNeed {
   readonly dial: number;
   /** Of the system, V. */
   readonly voltage: number;
+  /** What is overload relay and short-circuit device in one, where that guards the motor. */
+  readonly breaker?: MotorBreaker | undefined;
   /** It is jogged or plugged: contactors break locked-rotor current. */
   readonly ac4?: boolean;
   readonly reversing?: boolean;
@@ -64,6 +67,7 @@ const roles: Readonly<Record<StarterNeed['method'], readonly Role[]>> = {
   ],
 };
 
+const BREAKER: Role = { role: 'Motor-protective breaker', kind: 'motor breaker', share: 1 };
 const REVERSE: Role = { role: 'Reversing contactor, interlocked', kind: 'contactor', share: 1 };
 
 /** AC-4 asks for about twice the AC-3 current. Common practice, no published source. */
@@ -75,17 +79,23 @@ const fits = (part: StarterPart, role: Role, carries: number, voltage: number): 
   carries <= part.currentMax &&
   (part.kind !== 'overload relay' || carries >= part.currentMin);
 
+const cheapest = (items: readonly StarterPart[], role: Role, carries: number, voltage: number) =>
+  items.filter((each) => fits(each, role, carries, voltage)).toSorted((a, b) => a.price - b.price)[0];
+
+/** Which parts the way of starting asks for; a breaker that guards the motor stands for its relay. */
+function rolesOf({ method, breaker, reversing }: StarterNeed): readonly Role[] {
+  const own = roles[method].map((each) => (breaker && each.kind === 'overload relay' ? BREAKER : each));
+  return reversing ? [...own, REVERSE] : own;
+}
+
 /** The cheapest part for each role: contactors at or above the current, the relay with its dial inside its range. */
 export function buildStarter(items: readonly StarterPart[], need: StarterNeed): Starter {
   const parts: ChosenPart[] = [];
   const lacking: string[] = [];
-  const all = need.reversing ? [...roles[need.method], REVERSE] : roles[need.method];
-  for (const role of all) {
+  for (const role of rolesOf(need)) {
     const heavy = role.kind === 'contactor' && need.ac4 === true ? AC4 : 1;
     const carries = (role.kind === 'overload relay' ? need.dial : need.current * heavy) * role.share;
-    const part = items
-      .filter((each) => fits(each, role, carries, need.voltage))
-      .toSorted((a, b) => a.price - b.price)[0];
+    const part = role === BREAKER ? need.breaker?.part : cheapest(items, role, carries, need.voltage);
     if (part) parts.push({ role: role.role, part, carries });
     else lacking.push(`${role.role} for ${formatQuantity(carries, 'current', need.school)}`);
   }

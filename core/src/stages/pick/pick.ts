@@ -7,7 +7,7 @@ import { FROM_CATALOGUE, keepsFeed, optionKeepsMotor, type PickOn } from './aske
 import type { Starter } from './build-starter.ts';
 import { chooseDrive, driveValues, limitsOf, rankForMotor } from './choose-drive.ts';
 import { chooseMotor, motorNeed, rankForNeed } from './choose-motor.ts';
-import { chooseStarter } from './choose-starter.ts';
+import { chooseStarter, type StarterOn } from './choose-starter.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { asOnPlate, checkKept, checkSlow } from './kept-motor.ts';
 import type { MotorNeed } from './motor-rules.ts';
@@ -61,6 +61,22 @@ export function pick(on: PickOn): PickResult {
   };
 }
 
+/** The pick with the parts of a starter, which need its start to have been run up; as it is on a drive or where it stays. */
+export function withStarter(picked: PickResult, on: PickOn & StarterOn): PickResult {
+  const { method } = on;
+  const { motor } = picked;
+  if (!motor || method === undefined || method === 'drive' || picked.keepsFeed) return picked;
+  const { findings, flag } = notebook('pick', declared);
+  const starter = chooseStarter(motor, method, on, flag);
+  const complete = { ...picked, starter };
+  return {
+    ...complete,
+    values: valuesOf(complete, on),
+    findings: [...picked.findings, ...findings],
+    summary: picked.summary === '' ? '' : summaryOf(complete),
+  };
+}
+
 type MotorSide = Pick<Picked, 'size' | 'need' | 'motors' | 'chosenMotor' | 'motor' | 'keepsMotor'>;
 const noMotor = ({ brief }: PickOn): MotorSide => ({
   size: undefined,
@@ -101,8 +117,7 @@ const noFeed = ({ brief }: PickOn): FeedSide => ({
 function pickFeed(motor: Motor, on: PickOn, flag: Flag): FeedSide {
   const { method, supply } = on;
   const none = noFeed(on);
-  if (method === undefined || none.keepsFeed) return none;
-  if (method !== 'drive') return { ...none, starter: chooseStarter(motor, method, on, flag) };
+  if (method !== 'drive' || none.keepsFeed) return none;
   const { voltage } = supply.values;
   if (!voltage) return none;
   const drives = rankForMotor(motor, voltage.value, on, flag);

@@ -2,7 +2,7 @@ import { coordinations, type Coordination, type TestedPair } from '../../catalog
 import { formatQuantity } from '../../ground/quantity/format.ts';
 import { PRACTICE, wording, type Value } from '../../ground/value.ts';
 import type { Circuit } from './asked-of-protection.ts';
-import { holds, kiloAmperes } from './fault.ts';
+import { holds, kiloAmperes } from '../supply/short-circuit.ts';
 import type { Flag } from './findings.ts';
 import type { ProtectionValues } from './values.ts';
 

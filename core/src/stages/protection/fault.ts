@@ -1,23 +1,9 @@
+import type { StarterPart } from '../../catalogue/catalogue.ts';
 import { add, magnitude, type Complex } from '../../ground/complex.ts';
-import { formatNumber } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
+import { holds, kiloAmperes } from '../supply/short-circuit.ts';
 import type { Circuit } from './asked-of-protection.ts';
 import type { Flag } from './findings.ts';
-
-/** A, three phases shorted at the bus; what every device there must break. Undefined where the source is not known. */
-export function faultAtBus({ supply, brief }: Circuit): Value | undefined {
-  const { source } = supply;
-  if (!source) return undefined;
-  // Of a generator in the first instant, which is the most.
-  const impedance = magnitude(source.firstInternal ?? source.internal);
-  return quantity(source.voltage / Math.sqrt(3) / impedance, 'current', brief.job.school, {
-    origin: 'estimated',
-    formula: "I''_{k3} = \\dfrac{U}{\\sqrt3\\,Z_q}",
-    from: { U: supply.values.voltage, Z_q: supply.values.sourceImpedance },
-    source: 'IEC 60909-0 (from memory), without the voltage factor',
-    note: 'Breaking capacity of every device at the bus is at least this; motors that run add to it.',
-  });
-}
 
 /** A, three phases shorted at the terminals of the motor, behind its wires. Undefined where source or wires are not known. */
 export function faultAtMotor({ supply, brief }: Circuit, wires: Complex | undefined): Value | undefined {
@@ -37,12 +23,14 @@ export function faultAtMotor({ supply, brief }: Circuit, wires: Complex | undefi
   });
 }
 
-/** A short-circuit current as it is spoken of. */
-export const kiloAmperes = (current: number): string => `${formatNumber(current / 1000, 3)}\u00a0kA`;
-
-/** Whether something holds a short circuit, A; what does not say for how much may. */
-export const holds = (rating: number | undefined, fault: number): boolean =>
-  rating === undefined || fault <= rating * 1.001;
+/** What a breaker breaks against what may flow at its place. */
+export function checkBreaks({ name, breakingCapacity }: StarterPart, fault: Value | undefined, flag: Flag): void {
+  if (breakingCapacity === undefined || !fault || holds(breakingCapacity, fault.value)) return;
+  flag(
+    'protection.fault-above',
+    `${name} breaks ${kiloAmperes(breakingCapacity)}; ${kiloAmperes(fault.value)} may flow at the bus.`,
+  );
+}
 
 /** What panel and drive were tested for against what flows. */
 export function checkFault(fault: Value | undefined, { brief, onDrive, pick }: Circuit, flag: Flag): void {

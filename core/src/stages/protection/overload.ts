@@ -134,9 +134,11 @@ export function overloadByNec(circuit: Circuit): Value | undefined {
   );
 }
 
+const DIALLED: readonly string[] = ['overload relay', 'motor breaker'];
+
 /** A dial outside the picked relay’s range cannot be set. */
 export function checkRelay(dial: Value, { brief, pick }: Circuit, flag: Flag): void {
-  const relay = pick.starter?.parts.find(({ part }) => part.kind === 'overload relay')?.part;
+  const relay = pick.starter?.parts.find(({ part: { kind } }) => DIALLED.includes(kind))?.part;
   if (!relay || (dial.value >= relay.currentMin * 0.999 && dial.value <= relay.currentMax * 1.001)) return;
   const amperes = (current: number): string => formatQuantity(current, 'current', brief.job.school);
   flag(

@@ -4,7 +4,8 @@ import { schemeOf, type Scheme } from './diagram/scheme.ts';
 import { findings as declared, type Flag } from './findings.ts';
 import { once } from '../../ground/remembered.ts';
 import type { DrawnRun } from './drawn-run.ts';
-import { checkFault, faultAtBus, faultAtMotor } from './fault.ts';
+import { faultAtBus } from '../supply/short-circuit.ts';
+import { checkFault, faultAtMotor } from './fault.ts';
 import { feederOf } from './feeder.ts';
 import { firstWave, iecCircuit } from './iec/iec-circuit.ts';
 import { necCircuit } from './nec/nec-circuit.ts';
@@ -95,7 +96,7 @@ function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: Pro
   else checkUnusedDial(circuit, flag);
   const overloadCurrent = iec ? overloadByIec(circuit) : overloadByNec(circuit);
   const own = iec ? iecCircuit(circuit, flag) : necCircuit(circuit, flag);
-  const fault = faultAtBus(circuit);
+  const fault = faultAtBus(circuit.supply, circuit.brief.job.school);
   const behind = faultAtMotor(circuit, own.impedance);
   const values = {
     ...(dial ? { overloadDial: dial } : {}),

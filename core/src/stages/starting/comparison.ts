@@ -34,6 +34,8 @@ export interface Comparison {
   readonly tripUse: number;
   readonly relayClass: TripClass;
   readonly relay: ClassTimes;
+  /** Spike of the change-over, A; 0 without one. */
+  readonly changeoverCurrent: number;
   readonly text: {
     readonly current: string;
     readonly torque: string;
@@ -111,6 +113,7 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
     tripUse: start.tripUse,
     relayClass: start.relayClass,
     relay: classTimes(start.relayClass),
+    changeoverCurrent: run.changeover?.current ?? 0,
     text: {
       current: formatQuantity(current, 'current', school),
       torque: shown(start.standstillTorque),

@@ -1,5 +1,7 @@
-import { aMGates, fuseRatings, gGGates, magneticSettings, motorBreakerRanges } from '../../../ground/tables/index.ts';
-import { magneticBand } from '../breaker.ts';
+import type { StarterPart } from '../../../catalogue/catalogue.ts';
+import { aMGates, fuseRatings, gGGates } from '../../../ground/tables/index.ts';
+import { fixedTrip, type MotorBreaker } from '../../pick/motor-breaker.ts';
+import type { StartCurrent } from '../../starting/inrush.ts';
 import { interpolate } from '../../../ground/numeric.ts';
 
 export type Gate = readonly [current: number, time: number];
@@ -17,42 +19,25 @@ export interface Device {
   readonly opens: readonly Gate[];
   /** A²s that it lets through of a fault, A; undefined where only its maker says. */
   readonly letThrough: ((fault: number) => number) | undefined;
+  /** As the catalogue has it. */
+  readonly part?: StarterPart | undefined;
 }
 
-/** What the device must carry. */
-export interface Asked {
-  /** A of the running motor, of its start for so many s, and of it standing at full voltage. */
+/** What the device must carry: A of the running motor, and its start. */
+export interface Asked extends StartCurrent {
   readonly running: number;
-  readonly starting: number;
-  readonly time: number;
-  readonly standing: number;
-  /** First half-wave over the steady peak. */
-  readonly inrush: number;
 }
 
-const rangeOf = (running: number) =>
-  motorBreakerRanges.rows.find(
-    (row) => Number(row['from']) <= running * 1.0001 && Number(row['to']) >= running * 0.9999,
-  );
-
-const MAGNETIC = Number(magneticSettings.row('motor protection circuit breaker, fixed trip')?.['typical']);
-
-/** Peak that trips a motor breaker at once over its dial’s top, at its lower edge, and that of the inrush: which is less. */
-export const holdsInrush = ({ standing, inrush }: Pick<Asked, 'standing' | 'inrush'>, top: number): boolean =>
-  inrush * standing <= magneticBand(top, MAGNETIC)[0];
-
-/** A motor-protective breaker whose dial holds the motor; undefined above its ladder or where the inrush trips it. */
-export function motorBreaker(asked: Asked): Device | undefined {
-  const range = rangeOf(asked.running);
-  const top = range && Number(range['to']);
-  if (top === undefined || !holdsInrush(asked, top)) return undefined;
+/** A motor breaker as a device. */
+export function breakerDevice({ from, to, part }: MotorBreaker): Device {
   return {
     kind: 'motor breaker',
-    rating: top,
-    name: `motor breaker ${String(range?.['from'])}–${top} A`,
-    opensAt: () => magneticBand(top, MAGNETIC)[1],
-    ...atOnce(magneticBand(top, MAGNETIC)),
+    rating: to,
+    name: part?.name ?? `motor breaker ${from}–${to} A`,
+    opensAt: () => fixedTrip(to)[1],
+    ...atOnce(fixedTrip(to)),
     letThrough: undefined,
+    part,
   };
 }
 

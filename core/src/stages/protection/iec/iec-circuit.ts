@@ -1,14 +1,17 @@
 import { formatNumber, formatQuantity } from '../../../ground/quantity/format.ts';
 import { disconnection, dropConstants, gGGates, protectiveConductors } from '../../../ground/tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
-import { bothSpeeds, mostCurrent, ownStart, type Circuit } from '../asked-of-protection.ts';
+import { mostCurrent, ownStart, type Circuit } from '../asked-of-protection.ts';
 import { IN_WINDING } from '../../starting/overload-dial.ts';
 import { ENDS, type DrawnRun } from '../drawn-run.ts';
 import type { Worked } from '../worked.ts';
-import { INRUSH } from '../breaker.ts';
+import { isSlow, motorBreakerFor, overloadBreaker, standsAt, type MotorBreaker } from '../../pick/motor-breaker.ts';
+import { startCurrent } from '../../starting/inrush.ts';
+import { faultAtBus, kiloAmperes } from '../../supply/short-circuit.ts';
+import { checkBreaks } from '../fault.ts';
 import type { Flag } from '../findings.ts';
 import type { ProtectionValues } from '../values.ts';
-import { aMFuse, aMSizes, gGFuse, gGSizes, motorBreaker, type Asked, type Device } from './device.ts';
+import { aMFuse, aMSizes, breakerDevice, gGFuse, gGSizes, type Asked, type Device } from './device.ts';
 import type { Complex } from '../../../ground/complex.ts';
 import { REACTANCE, resistanceOf } from './drop.ts';
 import { laidBy } from './cable.ts';
@@ -17,7 +20,7 @@ import { sizeRun, RUNNING_MOST, STARTING_MOST, type SizedRun } from './size-run.
 
 /** A; peak of the first half-wave while it starts, as r.m.s. of a wave as high. */
 export function firstWave(circuit: Circuit): number {
-  const { standing, inrush } = startOf(circuit);
+  const { standing, inrush } = startCurrent(circuit.motor, ownStart(circuit));
   return inrush * standing;
 }
 
@@ -63,51 +66,44 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
     device: drawn,
     wireHeat,
     rating,
-    isOverload: device?.kind === 'motor breaker' && !bothSpeeds(circuit),
+    isOverload: isOverload(circuit),
   };
 }
 
-/** Line current while it starts, A, for how many s, and what stands at first. */
-function startOf(circuit: Circuit): Pick<Asked, 'starting' | 'time' | 'standing' | 'inrush'> {
-  const { starting, motor } = circuit;
-  const own = ownStart(circuit);
-  const change = starting.values.changeoverCurrent?.value ?? 0;
-  const current = own?.current ?? motor.lockedRotorCurrent;
-  const gentle = starting.method === 'soft starter';
-  const standing = Math.max(current, change);
-  return { starting: standing, time: own?.time ?? 0, standing, inrush: gentle ? 1 : INRUSH };
-}
-
-/** Classes of overload that motor breakers have not: they trip by class 10. Common practice, no published source. */
-const SLOW: readonly string[] = ['20', '30', '40'];
-
-/** As chosen; else a motor breaker while its ladder, magnetic trip and class hold the motor and its start, and fuses beyond. */
+/** As chosen; else a motor breaker while ladder, magnetic trip and class hold the motor and its start, and fuses beyond. */
 function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
-  const { shortCircuit } = circuit.brief.job.protection;
-  const { school } = circuit.brief.job;
-  const asked: Asked = { running: mostCurrent(circuit).value, ...startOf(circuit) };
+  const { brief, motor } = circuit;
+  const { shortCircuit } = brief.job.protection;
+  const own = ownStart(circuit);
+  const running = mostCurrent(circuit).value;
+  const asked: Asked = { running, ...startCurrent(motor, own) };
+  const { rating } = brief.given.protection;
   if (shortCircuit === 'gG' || shortCircuit === 'aM') return fuse(shortCircuit, asked, circuit, flag);
-  // A motor breaker is not sold by a rating: who types one means fuses.
-  if (shortCircuit === 'auto' && circuit.brief.given.protection.rating) return fuse('gG', asked, circuit, flag);
-  const breaker = motorBreaker(asked);
-  const relay = ownStart(circuit)?.relayClass;
-  const slow = relay !== undefined && SLOW.includes(relay);
-  if (breaker && slow && shortCircuit === 'motor breaker')
+  if (shortCircuit === 'auto') {
+    if (rating) return fuse('gG', asked, circuit, flag);
+    const breaker = overloadBreaker(circuit, own, running);
+    return breaker ? heldBreaker(breaker, circuit, flag) : gGFuse(asked);
+  }
+  if (rating) unused(rating, 'a motor breaker goes by its dial', flag);
+  const breaker = motorBreakerFor(asked, standsAt(circuit));
+  if (breaker && own && isSlow(own))
     flag(
       'protection.slow-start',
-      `The start needs a class ${relay} overload; a motor breaker trips by class 10 before it is through.`,
+      `The start needs a class ${own.relayClass} overload; a motor breaker trips by class 10 before it is through.`,
     );
-  const peak = formatNumber((Math.SQRT2 * asked.inrush * asked.standing) / asked.running, 3);
-  if (!breaker && shortCircuit === 'motor breaker')
-    flag(
-      'protection.inrush',
-      `No motor breaker of the usual ladder holds ${formatQuantity(asked.running, 'current', school)} whose first half-wave reaches ${peak} times it: three devices do.`,
-    );
-  const { rating } = circuit.brief.given.protection;
-  if (rating) unused(rating, 'a motor breaker goes by its dial', flag);
-  if (shortCircuit === 'motor breaker') return breaker;
-  // The dial of one breaker guards one speed.
-  return breaker && !slow && !bothSpeeds(circuit) ? breaker : gGFuse(asked);
+  if (breaker) return heldBreaker(breaker, circuit, flag);
+  const peak = formatNumber((Math.SQRT2 * asked.inrush * asked.standing) / running, 3);
+  flag(
+    'protection.inrush',
+    `No motor breaker of the usual ladder holds ${formatQuantity(running, 'current', brief.job.school)} whose first half-wave reaches ${peak} times it: three devices do.`,
+  );
+  return undefined;
+}
+
+/** What it breaks against what may flow. */
+function heldBreaker(breaker: MotorBreaker, { supply, brief }: Circuit, flag: Flag): Device {
+  if (breaker.part) checkBreaks(breaker.part, faultAtBus(supply, brief.job.school), flag);
+  return breakerDevice(breaker);
 }
 
 /** A rating that was typed and says nothing of the device. */
@@ -162,7 +158,7 @@ const motorRun = (circuit: Circuit, device: Device | undefined): SizedRun | unde
     needed,
     powerFactor: motor.powerFactor,
     length: onDrive ? brief.given.drive.lead : brief.given.supply.feederLength,
-    starting: onDrive ? undefined : startOf(circuit).starting * (starDelta ? IN_WINDING : 1),
+    starting: onDrive ? undefined : startCurrent(motor, ownStart(circuit)).starting * (starDelta ? IN_WINDING : 1),
     // A drive clears what is behind it itself.
     device: onDrive ? undefined : device,
   });
@@ -334,14 +330,27 @@ function loopValues(fed: SizedRun | undefined, toEarth: number, { brief, supply 
   };
 }
 
-const deviceValue = ({ name, kind }: Device, { onDrive, brief }: Circuit): Value<string> =>
-  wording(name.charAt(0).toUpperCase() + name.slice(1), {
-    origin: 'recalled',
-    source: kind === 'motor breaker' ? `IEC 60947-4-1; its ladder: ${PRACTICE}` : gGGates.source,
+/** Whether a motor breaker guards the motor, so that no relay stands beside it. */
+const isOverload = (circuit: Circuit): boolean =>
+  !circuit.onDrive && overloadBreaker(circuit, ownStart(circuit), mostCurrent(circuit).value) !== undefined;
+
+function deviceValue({ name, kind, part }: Device, circuit: Circuit): Value<string> {
+  const { onDrive, brief } = circuit;
+  const why = brief.job.protection.shortCircuit === 'auto' ? 'The first that carries motor and start' : 'As chosen';
+  const beside = isOverload(circuit)
+    ? 'its dial is the overload, a relay beside it is not needed'
+    : 'with contactor and relay';
+  const { breakingCapacity } = part ?? {};
+  const breaks = breakingCapacity === undefined ? '' : ` It breaks ${kiloAmperes(breakingCapacity)}.`;
+  const ladder = kind === 'motor breaker' ? `IEC 60947-4-1; its ladder: ${PRACTICE}` : gGGates.source;
+  return wording(name.charAt(0).toUpperCase() + name.slice(1), {
+    origin: part ? 'looked up' : 'recalled',
+    source: part ? 'catalogue' : ladder,
     note: onDrive
       ? 'What the maker of the drive lists comes first.'
-      : `${brief.job.protection.shortCircuit === 'auto' ? 'The first that carries motor and start' : 'As chosen'}; ${kind === 'motor breaker' ? 'its dial is the overload, a relay beside it is not needed' : 'with contactor and relay'}, only as their maker tested them together.`,
+      : `${why}; ${beside}, only as their maker tested them together.${breaks}`,
   });
+}
 
 /** What no cable does, and the one that lies there. */
 function checkRuns(runs: readonly (SizedRun | undefined)[], circuit: Circuit, flag: Flag): void {

@@ -3,8 +3,10 @@ import { branchDevice, groundingConductors, standardRatings } from '../../../gro
 import { cellValue } from '../../../ground/tables/table.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
 import { ownStart, type Circuit } from '../asked-of-protection.ts';
-import { breakersFor, INRUSH, leastBreaker } from '../breaker.ts';
-import { faultAtBus, holds, kiloAmperes } from '../fault.ts';
+import { INRUSH } from '../../starting/inrush.ts';
+import { faultAtBus, holds, kiloAmperes } from '../../supply/short-circuit.ts';
+import { breakersFor, leastBreaker } from '../breaker.ts';
+import { checkBreaks } from '../fault.ts';
 import type { Flag } from '../findings.ts';
 import { compareSizes, conductorName, raisedWith, type Conductor } from './nec-conductor.ts';
 
@@ -84,7 +86,7 @@ export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<
   const volts = supply.values.voltage?.value ?? motor.voltage;
   const system = formatQuantity(volts, 'voltage', school);
   const fits = breakersFor(catalogue.parts, volts, least, most.value);
-  const fault = faultAtBus(circuit);
+  const fault = faultAtBus(supply, school);
   const part = fits.find((each) => holds(each.breakingCapacity, fault?.value ?? 0)) ?? fits[0];
   if (!part) {
     if (catalogue.parts.some(({ kind }) => kind === 'breaker'))
@@ -96,8 +98,7 @@ export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<
   }
   const { breakingCapacity } = part;
   const capacity = breakingCapacity === undefined ? undefined : kiloAmperes(breakingCapacity);
-  if (fault && !holds(breakingCapacity, fault.value))
-    flag('protection.fault-above', `${part.name} breaks ${capacity}; ${kiloAmperes(fault.value)} may flow at the bus.`);
+  checkBreaks(part, fault, flag);
   return wording(part.name, {
     origin: 'looked up',
     formula: 'I_{least} \\le I_{dev} \\le I_{most}',
