@@ -188,7 +188,7 @@ describe('pilgrim', () => {
       .map(([, id, label, unit, sheet]) => ({ id, label, unit, sheet }));
     expect(listed).toContainEqual({
       id: 'protection.overloadDial',
-      label: 'Relay set to',
+      label: 'Overload set to',
       unit: 'A',
       sheet: 'Settings and wiring',
     });

@@ -690,4 +690,13 @@ describe('a motor breaker of the catalogue stands for relay and device', () => {
       /Palisade motor breaker 20–25 A goes from 20\.0\sA to 25\.0\sA/,
     );
   });
+  it('is coordinated with its contactor alone, as their maker tested them', () => {
+    const wanted = { protection: { consequence: 'process' } };
+    const proof = ({ values }: Solution) => values['starter.coordination']?.working.note;
+    expect(proof(solve(joined(wanted), demo))).toContain('Tested together by their maker: type 2, 50.0\u00a0kA');
+    const untested = solve(joined(wanted), { ...demo, pairs: demo.pairs.filter(({ relay }) => relay) });
+    expect(of(untested, 'protection.pair-untested')).toContain(
+      'Palisade motor breaker 20–25 A with this contactor as tested so',
+    );
+  });
 });

@@ -733,19 +733,34 @@ function accessories(): DrivePart[] {
 }
 
 /** Some of the small sizes were tested, with their relay and a breaker one size up. */
-const pairs = (): TestedPair[] =>
-  [
-    [25, 24, 60],
-    [32, 32, 80],
-    [40, 38, 100],
-  ].map(([contactor, relay, breaker]) => ({
+const pairs = (): TestedPair[] => [
+  ...(
+    [
+      [25, 24, 60],
+      [32, 32, 80],
+      [40, 38, 100],
+    ] as const
+  ).map(([contactor, relay, breaker]) => ({
     device: `Bulwark breaker ${breaker} A`,
     contactor: `lt-${contactor}`,
     relay: `wd-${relay}`,
-    coordination: 'type 2',
+    coordination: 'type 2' as const,
     current: 65_000,
     voltage: 480,
-  }));
+  })),
+  ...(
+    [
+      [25, '20–25'],
+      [32, '25–32'],
+    ] as const
+  ).map(([contactor, dial]) => ({
+    device: `Palisade motor breaker ${dial} A`,
+    contactor: `lt-${contactor}`,
+    coordination: 'type 2' as const,
+    current: 50_000,
+    voltage: 400,
+  })),
+];
 
 /** The whole demo catalogue; the same on every machine. */
 export function demoCatalogue(seed = 2026): Catalogue {

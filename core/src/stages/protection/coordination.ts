@@ -19,15 +19,16 @@ export function coordinationOf(
   { branchDevice, faultCurrent }: Partial<ProtectionValues>,
   flag: Flag,
 ): Value<string> {
-  const { brief, supply } = circuit;
+  const { brief, supply, pick } = circuit;
   const [type, says] = wanted[brief.job.protection.consequence];
   const [device, fault] = [branchDevice?.text, faultCurrent?.value];
   const pair = testedFor(circuit, device, type, fault);
+  const relay = pick.starter?.parts.some(({ part }) => part.kind === 'overload relay') ? ' and relay' : '';
   const there = fault === undefined ? '' : ' at the short-circuit current of its place';
   if (!pair && type !== 'type 1')
     flag(
       'protection.pair-untested',
-      `${type.charAt(0).toUpperCase()}${type.slice(1)} is wanted; no table of the catalogue has ${device ?? 'a device'} with this contactor and relay as tested so${fault === undefined ? '' : ` for ${kiloAmperes(fault)}`}.`,
+      `${type.charAt(0).toUpperCase()}${type.slice(1)} is wanted; no table of the catalogue has ${device ?? 'a device'} with this contactor${relay} as tested so${fault === undefined ? '' : ` for ${kiloAmperes(fault)}`}.`,
     );
   const volts = supply.values.voltage?.text ?? '';
   const proof = pair

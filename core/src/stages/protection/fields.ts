@@ -34,7 +34,7 @@ export const lead = 'Overload, wires, short-circuit device and earth of the moto
 
 const own = perOption({
   dial: quantity('current', {
-    label: 'Relay dial',
+    label: 'Overload dial',
     min: 0.05,
     max: 5000,
     example: '27.8 A',

@@ -18,7 +18,7 @@ const QUESTIONS: readonly (readonly [keyof ProtectionValues, question: string, w
   ['wireCurrent', 'Current for the wires', 'The NEC takes the table current of the horsepower, IEC the nameplate.'],
   [
     'overloadDial',
-    'Relay set to',
+    'Overload set to',
     'Without a service factor of 1.15 or a rise of 40 °C the NEC’s dial goes down by 115 : 125.',
   ],
   ['overloadCeiling', 'Overload, at most', 'The NEC limits where the relay trips, IEC what it is set to.'],

@@ -3,7 +3,7 @@ import { figure, phrase, type ValuesOf } from '../declared-value.ts';
 /** What this stage works out, in the order it is shown. */
 export const values = {
   /** What the overload relay is set to. */
-  overloadDial: figure('current', 'Relay set to', { sheet: 'Settings and wiring' }),
+  overloadDial: figure('current', 'Overload set to', { sheet: 'Settings and wiring' }),
   /** Where it must have tripped by the code, from the nameplate current; no value for the dial. */
   overloadCurrent: figure('current', 'Overload trip, at most by the code', { sheet: 'Settings and wiring' }),
   /** What the drive’s own motor protection is set to. */

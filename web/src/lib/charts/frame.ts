@@ -10,7 +10,8 @@ export function frame(): Record<string, unknown> {
   return {
     animation: false,
     textStyle: { fontFamily: font, color: ink },
-    legend: { textStyle: { color: ink, fontFamily: font }, itemGap: 10, itemWidth: 18, top: 0, type: 'scroll' },
+    // Names stand in one or two rows; turning pages would hide some.
+    legend: { textStyle: { color: ink, fontFamily: font }, itemGap: 8, itemWidth: 18, padding: 0, top: 0 },
     tooltip: { trigger: 'axis', valueFormatter: rounded },
     grid: { left: 56, right: 56, top: 56, bottom: 42 },
   };
@@ -30,6 +31,7 @@ export const yAxis = (name: string, grid = true): Record<string, unknown> => ({
   ...axisLook(),
   type: 'value',
   name,
+  nameGap: 8,
   splitLine: grid ? { lineStyle: { color: chartColours().line } } : { show: false },
 });
 export const line = (

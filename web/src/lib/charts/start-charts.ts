@@ -169,7 +169,7 @@ export function timeChart(start: Start, overload: number, voltage: number): ECha
         { yAxisIndex: 1 },
       ),
       line(
-        'Voltage at the motor',
+        'Voltage',
         quiet,
         pairs(
           trace.time,
@@ -178,7 +178,7 @@ export function timeChart(start: Start, overload: number, voltage: number): ECha
         { width: 1.5, yAxisIndex: 1 },
       ),
       line(
-        'Rotor heat, of what it bears',
+        'Rotor heat',
         stop,
         pairs(
           trace.time,
@@ -186,9 +186,9 @@ export function timeChart(start: Start, overload: number, voltage: number): ECha
         ),
         { width: 1.5, type: 'dotted', yAxisIndex: 1 },
       ),
-      line(`Relay class ${start.relayClass}, fast edge`, ink, trip(fastest), { width: 1.5, type: 'dashed' }),
-      line('its slow edge', ink, trip(slowest), { width: 1, type: 'dotted' }),
-    ],
+      line(`Relay ${start.relayClass}, fast edge`, ink, trip(fastest), { width: 1.5, type: 'dashed' }),
+      line('slow edge', ink, trip(slowest), { width: 1, type: 'dotted' }),
+    ].filter(({ data }) => (data as number[][]).length > 0),
   };
 }
 

@@ -26,6 +26,12 @@
       reasons: reasons.join(', '),
     })),
   );
+  const coordination = $derived(store.solution.values['starter.coordination']);
+  const together = $derived(
+    coordination?.origin === 'looked up'
+      ? `tested together by their maker, ${coordination.text}`
+      : 'proposed, confirm the combination in the maker’s tested tables',
+  );
   /** Whether its losses are counted: hours and a price of energy are known. */
   const running = $derived(motors.some(({ price, life }) => life > price));
   const drives = $derived(
@@ -108,7 +114,7 @@
 {#if details.starter}
   <TableCard
     label="Starter"
-    caption={`Starter, ${whole(details.starter.price * factor)} ${currency} · proposed, confirm the combination in the maker’s tested tables`}
+    caption={`Starter, ${whole(details.starter.price * factor)} ${currency} · ${together}`}
   >
     <tbody>
       {#each details.starter.parts as part (part.role)}

@@ -84,7 +84,7 @@
     Time against current{turned.length === 0
       ? ''
       : sized.length === 0
-        ? ': drag the circle, the relay’s dial'
+        ? ': drag the circle, the overload dial'
         : ': drag the circles, dial and device'}
   </h2>
   {#if chosen?.trace && setting}
@@ -99,7 +99,7 @@
       })}
       height={350}
       handles={[...turned, ...sized]}
-      label="On logarithmic axes: the motor’s current while it starts with the band of nine in ten motors of its plate, the band of the overload relay cold and warm, what the standing motor bears cold and hot, the conductor’s ampacity, what the short-circuit device carries and what opens it, what damages the wire, the short circuit that may flow at the bus and at the motor, and the first half-wave of the motor; the figures stand beside it. The relay’s dial and the device’s rating can be dragged, or typed beside it."
+      label="On logarithmic axes: the motor’s current while it starts with the band of nine in ten motors of its plate, the band of the overload relay cold and warm, what the standing motor bears cold and hot, the conductor’s ampacity, what the short-circuit device carries and what opens it, what damages the wire, the short circuit that may flow at the bus and at the motor, and the first half-wave of the motor; the figures stand beside it. The overload dial and the device’s rating can be dragged, or typed beside it."
     />
     {#if chosen.method !== 'drive'}
       <p class="min-h-14 text-sm leading-snug" data-testid="starts-held">
