@@ -1,6 +1,18 @@
 /** What a person meets on screen of what was trusted, dropped or not asked before. */
 import { expect, test } from '@playwright/test';
-import { accessible, field, figure, fill, finding, openStage, saved, startJob, visit, knownBy } from './app.ts';
+import {
+  accessible,
+  demoJob,
+  field,
+  figure,
+  fill,
+  finding,
+  openStage,
+  saved,
+  startJob,
+  visit,
+  knownBy,
+} from './app.ts';
 
 test('a damaged two-speed plate says what it does not believe, and stops until a speed is chosen', async ({ page }) => {
   await startJob(page, 'replace', 'T-510', 'Vacuum pump');
@@ -157,4 +169,50 @@ test('a solver that comes to no end is ended and told, and the next keystroke so
   await page.clock.runFor(5000);
   await expect(page.getByTestId('trouble')).toBeHidden();
   await expect(page.locator('[data-stage="nameplate"]')).toContainText('20\u00a0hp');
+});
+
+test('a stage that is first wanted while the server is away waits for it, told, and is drawn when it is back', async ({
+  page,
+}) => {
+  await visit(page, `${await demoJob(page, 'P-214')}/nameplate`);
+  await page.route('**/_app/immutable/**', (route) => route.abort());
+  await page.locator('[data-stage="load"]').click();
+  await expect(page.getByTestId('away')).toContainText('The server does not answer');
+  await expect(page.getByRole('heading', { name: 'Nameplate' })).toBeVisible();
+  await accessible(page);
+  await page.unroute('**/_app/immutable/**');
+  await expect(page.getByRole('heading', { name: 'Load', exact: true })).toBeVisible();
+  await expect(page.getByTestId('away')).toHaveCount(0);
+  await expect(page.locator('[data-drawn]').first()).toHaveAttribute('data-drawn', 'true');
+});
+
+test('a page that cannot be reached says so, and comes at a click when the server is back', async ({
+  page,
+  context,
+}) => {
+  const base = await demoJob(page, 'P-214');
+  await visit(page, `${base}/nameplate`);
+  await page.waitForLoadState('networkidle');
+  await context.setOffline(true);
+  await page.getByRole('link', { name: 'Selection sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'The server is away' })).toBeVisible();
+  await expect(page.getByText('What was typed in this browser is kept.')).toBeVisible();
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('article', { name: 'Selection sheet' })).toBeVisible();
+});
+
+test('a picture that is first drawn while the server is away is there when it is back', async ({ page }) => {
+  const base = await demoJob(page, 'P-214');
+  await visit(page, `${base}/nameplate`);
+  // The code of the stages is there, what draws the charts is not.
+  await page.mouse.move(300, 300);
+  await page.waitForLoadState('networkidle');
+  await page.route('**/_app/immutable/**', (route) => route.abort());
+  await page.locator('[data-stage="load"]').click();
+  const picture = page.locator('[data-drawn]').first();
+  await expect(picture).toHaveAttribute('data-drawn', 'false');
+  await expect(page.getByTestId('away')).toBeVisible();
+  await page.unroute('**/_app/immutable/**');
+  await expect(picture).toHaveAttribute('data-drawn', 'true');
 });

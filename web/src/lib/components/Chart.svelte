@@ -2,6 +2,7 @@
   import type { EChartsCoreOption, EChartsType } from 'echarts/core';
   import { untrack } from 'svelte';
   import { chartColours } from '$lib/charts/colours';
+  import { fetched } from '$lib/fetched.svelte';
   import { inTurn } from '$lib/later.svelte';
   import { grips, type Grips, type Handle } from '$lib/charts/handles';
 
@@ -82,8 +83,12 @@
   function drawLive(node: HTMLElement) {
     let closed = false;
     let dispose = (): void => undefined;
-    void import('$lib/charts/echarts').then(({ drawSoon, init }) => {
-      if (closed) return;
+    void fetched(
+      () => import('$lib/charts/echarts'),
+      () => !closed,
+    ).then((echarts) => {
+      if (closed || !echarts) return;
+      const { drawSoon, init } = echarts;
       let chart: EChartsType | undefined;
       let held: Grips | undefined;
       const resize = new ResizeObserver(() => {

@@ -112,10 +112,7 @@
 {/if}
 
 {#if details.starter}
-  <TableCard
-    label="Starter"
-    caption={`Starter, ${whole(details.starter.price * factor)} ${currency} · ${together}`}
-  >
+  <TableCard label="Starter" caption={`Starter, ${whole(details.starter.price * factor)} ${currency} · ${together}`}>
     <tbody>
       {#each details.starter.parts as part (part.role)}
         <tr class="border-t first:border-t-0">

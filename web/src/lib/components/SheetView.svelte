@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { fetched } from '$lib/fetched.svelte';
   import type { SelectionSheet } from '@pilgrim/core/solve/sheet';
 
   import Cautions from './Cautions.svelte';
@@ -129,7 +130,7 @@
   {#if sheet.scheme}
     {@const { scheme } = sheet}
     <div class="mt-4 break-before-page">
-      {#await import('./Diagrams.svelte') then { default: Diagrams }}<Diagrams {scheme} />{/await}
+      {#await fetched(() => import('./Diagrams.svelte')) then code}{#if code}<code.default {scheme} />{/if}{/await}
     </div>
   {/if}
   {#if sheet.note}<p class="mt-4 text-sm whitespace-pre-line">{sheet.note}</p>{/if}

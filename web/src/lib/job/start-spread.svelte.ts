@@ -1,3 +1,4 @@
+import { fetched } from '$lib/fetched.svelte';
 import type { Spread, SpreadSetting } from '@pilgrim/core/stages/starting/spread';
 
 /** Starts that tell a band of nine in ten well enough for a picture. */
@@ -28,9 +29,12 @@ function run(asked: string, told: (spread: Spread) => void): () => void {
   const timer = setTimeout(() => {
     const setting = JSON.parse(asked) as SpreadSetting | null;
     if (setting === null) return;
-    void import('$lib/job/start-runs').then(async ({ runSpread }) => {
-      if (over) return;
-      const running = runSpread(setting, COUNT, 1, () => undefined);
+    void fetched(
+      () => import('$lib/job/start-runs'),
+      () => !over,
+    ).then(async (runs) => {
+      if (over || !runs) return;
+      const running = runs.runSpread(setting, COUNT, 1, () => undefined);
       cancel = running.cancel;
       const spread = await running.result;
       if (spread) told(spread);

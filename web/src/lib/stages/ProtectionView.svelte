@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { fetched } from '$lib/fetched.svelte';
   import Bench from '$lib/bench/Bench.svelte';
   import BothSchools from '$lib/components/BothSchools.svelte';
   import Figures from '$lib/components/Figures.svelte';
@@ -31,7 +32,9 @@
   {#if props.store.solution.details.runs.length > 0}<RunPicture runs={props.store.solution.details.runs} />{/if}
   {#if props.store.solution.details.scheme}
     {@const { scheme } = props.store.solution.details}
-    {#await import('$lib/components/Diagrams.svelte') then { default: Diagrams }}<Diagrams {scheme} />{/await}
+    {#await fetched(() => import('$lib/components/Diagrams.svelte')) then code}{#if code}<code.default
+          {scheme}
+        />{/if}{/await}
   {/if}
   <BothSchools store={props.store} />
   <RowsEditor

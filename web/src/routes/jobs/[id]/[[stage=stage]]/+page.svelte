@@ -12,6 +12,7 @@
   import TrainStrip from '$lib/components/TrainStrip.svelte';
   import UnitsButton from '$lib/components/UnitsButton.svelte';
   import { working } from '$lib/components/working.svelte';
+  import { isAway } from '$lib/fetched.svelte';
   import { useJobStore } from '$lib/job/context';
   import { countOf, countsOf } from '$lib/job/finding-counts';
   import { addressIn, reach } from '$lib/job/reach';
@@ -138,6 +139,11 @@
         >
       </div>
     </header>
+    {#if isAway()}
+      <p role="status" class="border-t bg-caution-wash px-4 py-1.5 text-sm text-caution" data-testid="away">
+        △ The server does not answer; what was asked for comes as soon as it does.
+      </p>
+    {/if}
     {#if store.trouble}
       <p role="alert" class="border-t bg-caution-wash px-4 py-1.5 text-sm text-caution" data-testid="trouble">
         △ {store.trouble}
