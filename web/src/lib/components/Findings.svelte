@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { fetched } from '$lib/fetched.svelte';
   import type { Finding } from '@pilgrim/core';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import { stageTitles } from '@pilgrim/core/ground/stage-names';
@@ -114,7 +115,7 @@
 </section>
 
 {#if asked}
-  {#await import('flowbite-svelte/Drawer.svelte') then { default: Drawer }}
+  {#await fetched(() => import('flowbite-svelte/Drawer.svelte')) then { default: Drawer }}
     <Drawer
       bind:open={opened}
       placement="right"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { fetched } from '$lib/fetched.svelte';
   import DotsHorizontalOutline from 'flowbite-svelte-icons/DotsHorizontalOutline.svelte';
   import type Dropdown from 'flowbite-svelte/Dropdown.svelte';
   import { tick, type Snippet } from 'svelte';
@@ -21,7 +22,7 @@
     // The open list shuts at a press elsewhere, and would take this one for such.
     event.stopPropagation();
     if (!List) {
-      ({ default: List } = await import('flowbite-svelte/Dropdown.svelte'));
+      ({ default: List } = await fetched(() => import('flowbite-svelte/Dropdown.svelte')));
       // It shows what opens after it is there.
       await tick();
     }

@@ -130,7 +130,7 @@
   {#if sheet.scheme}
     {@const { scheme } = sheet}
     <div class="mt-4 break-before-page">
-      {#await fetched(() => import('./Diagrams.svelte')) then code}{#if code}<code.default {scheme} />{/if}{/await}
+      {#await fetched(() => import('./Diagrams.svelte')) then { default: Diagrams }}<Diagrams {scheme} />{/await}
     </div>
   {/if}
   {#if sheet.note}<p class="mt-4 text-sm whitespace-pre-line">{sheet.note}</p>{/if}

@@ -32,9 +32,9 @@
   {#if props.store.solution.details.runs.length > 0}<RunPicture runs={props.store.solution.details.runs} />{/if}
   {#if props.store.solution.details.scheme}
     {@const { scheme } = props.store.solution.details}
-    {#await fetched(() => import('$lib/components/Diagrams.svelte')) then code}{#if code}<code.default
-          {scheme}
-        />{/if}{/await}
+    {#await fetched(() => import('$lib/components/Diagrams.svelte')) then { default: Diagrams }}<Diagrams
+        {scheme}
+      />{/await}
   {/if}
   <BothSchools store={props.store} />
   <RowsEditor
