@@ -236,7 +236,7 @@ describe('a short circuit at the bus against what is there', () => {
   it('stops where the drive holds less, behind the device its data name', () => {
     const [drive] = catalogue.drives;
     if (!drive) throw new Error('the catalogue of round prices has no drive');
-    const on = (item: Partial<typeof drive>, method: 'drive' | 'direct' = 'drive') =>
+    const on = (item: Partial<typeof drive>, method: 'drive' | 'direct' = 'drive', feederLength = '') =>
       said(
         solve(
           emptyJob({
@@ -244,16 +244,21 @@ describe('a short circuit at the bus against what is there', () => {
             load: { way: 'torque', torqueKind: 'variable', torque: '60 lb·ft', speed: '1770 rpm' },
             starting: { method },
             nameplate: { ...plate, designLetter: 'B' },
-            supply: { voltage: '480 V', frequency: '60', ...supply },
+            supply: { voltage: '480 V', frequency: '60', ...supply, feederLength },
             place: { hazardous: 'no', cabinet: true },
           }),
           { ...catalogue, drives: [{ ...drive, ...item }] },
         ),
       );
     expect(on({ shortCircuitRating: 22_000, protectedBy: 'fuses of class J' })[0]).toMatch(
-      /^D 25 holds a short circuit of 22\.0\skA behind fuses of class J; 24\.1\skA may flow/,
+      /^D 25 behind fuses of class J holds a short circuit of 22\.0\skA; 24\.1\skA may flow at the bus/,
     );
     expect(on({ shortCircuitRating: 22_000 })[0]).toMatch(/22\.0\skA; 24\.1/);
+    // Behind 60 ft of wire less arrives, which it holds; what still is too much is told as it arrives.
+    expect(on({ shortCircuitRating: 22_000 }, 'drive', '60 ft')).toEqual([]);
+    expect(on({ shortCircuitRating: 2000 }, 'drive', '60 ft')[0]).toMatch(
+      /2\.00\skA; [3-9]\.\d\d\skA may flow at its terminals/,
+    );
     expect(on({ shortCircuitRating: 100_000 })).toEqual([]);
     expect(on({})).toEqual([]);
     expect(on({ shortCircuitRating: 22_000 }, 'direct')).toEqual([]);

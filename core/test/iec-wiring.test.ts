@@ -280,6 +280,17 @@ describe('in a job of 41 A over 60 m', () => {
     );
     const driven = { starting: { method: 'drive', speedControl: 'yes' } };
     expect(found(driven, 'faultAtMotor')).toBeUndefined();
+    // What feeds a drive has its own size; 60 m of it stand before its terminals.
+    const fed = run(driven).details.runs[0]?.wire ?? '';
+    const ohms = 0.0225 * (60 / Number.parseFloat(fed));
+    expect(found(driven, 'faultAtDrive')?.value).toBeCloseTo(
+      400 /
+        Math.sqrt(3) /
+        Math.hypot(ohms + 0.01016 * Math.cos(Math.atan(5)), 0.0048 + 0.01016 * Math.sin(Math.atan(5))),
+      -1,
+    );
+    expect(found(aM, 'faultAtDrive')).toBeUndefined();
+    expect(found({ ...driven, supply: { feederLength: '' } }, 'faultAtDrive')).toBeUndefined();
     expect(found({ ...aM, supply: { feederLength: '' } }, 'faultAtMotor')).toBeUndefined();
     const loop = found(aM, 'loopImpedance')?.value as number;
     expect(loop).toBeCloseTo(

@@ -5,8 +5,8 @@ import { holds, kiloAmperes } from '../supply/short-circuit.ts';
 import type { Circuit } from './asked-of-protection.ts';
 import type { Flag } from './findings.ts';
 
-/** A, three phases shorted at the terminals of the motor, behind its wires. Undefined where source or wires are not known. */
-export function faultAtMotor({ supply, brief }: Circuit, wires: Complex | undefined): Value | undefined {
+/** A, three phases shorted at the terminals of the motor or its drive, behind these wires. Undefined where source or wires are not known. */
+export function faultBehind({ supply, brief }: Circuit, wires: Complex | undefined): Value | undefined {
   const { source } = supply;
   if (!source || !wires) return undefined;
   const all = add(source.firstInternal ?? source.internal, wires);
@@ -32,19 +32,24 @@ export function checkBreaks({ name, breakingCapacity }: StarterPart, fault: Valu
   );
 }
 
-/** What panel and drive were tested for against what flows. */
-export function checkFault(fault: Value | undefined, { brief, onDrive, pick }: Circuit, flag: Flag): void {
-  if (!fault) return;
+/** What panel and drive were tested for against what flows there: at the bus, and behind the wires of the drive where they are known. */
+export function checkFault(
+  { atBus, behind }: { readonly atBus: Value | undefined; readonly behind: Value | undefined },
+  { brief, onDrive, pick }: Circuit,
+  flag: Flag,
+): void {
+  if (!atBus) return;
   const drive = onDrive ? pick.chosenDrive?.item : undefined;
-  const against = (who: string, rating: number | undefined, behind: string, field: string): void => {
+  const against = (who: string, rating: number | undefined, fault: Value, where: string, field: string): void => {
     if (rating !== undefined && !holds(rating, fault.value))
       flag(
         'protection.fault-above',
-        `${who} holds a short circuit of ${kiloAmperes(rating)}${behind}; ${kiloAmperes(fault.value)} may flow at the bus.`,
+        `${who} holds a short circuit of ${kiloAmperes(rating)}; ${kiloAmperes(fault.value)} may flow at ${where}.`,
         { field },
       );
   };
-  against('The panel', brief.given.protection.assemblyRating?.value, '', 'protection.assemblyRating');
-  const behind = drive?.protectedBy ? ` behind ${drive.protectedBy}` : '';
-  if (drive) against(drive.name, drive.shortCircuitRating, behind, 'supply.sourcePower');
+  against('The panel', brief.given.protection.assemblyRating?.value, atBus, 'the bus', 'protection.assemblyRating');
+  if (!drive) return;
+  const who = drive.protectedBy ? `${drive.name} behind ${drive.protectedBy}` : drive.name;
+  against(who, drive.shortCircuitRating, behind ?? atBus, behind ? 'its terminals' : 'the bus', 'supply.sourcePower');
 }

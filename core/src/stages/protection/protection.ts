@@ -5,7 +5,7 @@ import { findings as declared, type Flag } from './findings.ts';
 import { once } from '../../ground/remembered.ts';
 import type { DrawnRun } from './drawn-run.ts';
 import { faultAtBus } from '../supply/short-circuit.ts';
-import { checkFault, faultAtMotor } from './fault.ts';
+import { checkFault, faultBehind } from './fault.ts';
 import { feederOf } from './feeder.ts';
 import { firstWave, iecCircuit } from './iec/iec-circuit.ts';
 import { necCircuit } from './nec/nec-circuit.ts';
@@ -97,7 +97,7 @@ function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: Pro
   const overloadCurrent = iec ? overloadByIec(circuit) : overloadByNec(circuit);
   const own = iec ? iecCircuit(circuit, flag) : necCircuit(circuit, flag);
   const fault = faultAtBus(circuit.supply, circuit.brief.job.school);
-  const behind = faultAtMotor(circuit, own.impedance);
+  const behind = faultBehind(circuit, own.impedance);
   const values = {
     ...(dial ? { overloadDial: dial } : {}),
     ...(circuit.onDrive ? { driveOverloadCurrent: driveOverload(circuit) } : {}),
@@ -105,9 +105,9 @@ function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: Pro
     ...own.values,
     ...feederOf(circuit, own.values.wireCurrent, own.rating),
     ...(fault ? { faultCurrent: fault } : {}),
-    ...(behind ? { faultAtMotor: behind } : {}),
+    ...(behind ? { [circuit.onDrive ? 'faultAtDrive' : 'faultAtMotor']: behind } : {}),
   };
-  checkFault(fault, circuit, flag);
+  checkFault({ atBus: fault, behind }, circuit, flag);
   checkWire(own, circuit, { dial: dial?.value, fault: fault?.value }, flag);
   return { ...own, values };
 }

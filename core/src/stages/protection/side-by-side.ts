@@ -71,6 +71,8 @@ const QUESTIONS: readonly (readonly [keyof ProtectionValues, question: string, w
   ['feederDeviceMax', 'Feeder device, at most', 'The largest device and the other currents, or nothing.'],
   ['feederDevice', 'Feeder device', 'IEC wants 1.6 times the largest fuse behind it, so that that one clears alone.'],
   ['faultCurrent', 'Short-circuit current at the bus', 'One impedance model for both.'],
+  ['faultAtMotor', 'Short-circuit current at the motor', 'The same model, behind the wires each school asks for.'],
+  ['faultAtDrive', 'Short-circuit current at the drive', 'As at the motor.'],
 ];
 
 export const sideBySide = (own: ProtectionValues, other: ProtectionValues): readonly BothAnswers[] =>

@@ -34,6 +34,8 @@ export const values = {
   faultCurrent: figure('current', 'Short-circuit current at the bus', { sheet: 'Settings and wiring' }),
   /** Three phases, behind its wires. */
   faultAtMotor: figure('current', 'Short-circuit current at the motor', { sheet: 'Settings and wiring' }),
+  /** The same behind what feeds a drive. */
+  faultAtDrive: figure('current', 'Short-circuit current at the drive', { sheet: 'Settings and wiring' }),
   loopImpedance: figure('resistance', 'Loop of a fault to earth'),
   loopImpedanceMax: figure('resistance', 'That loop, at most'),
   groundingConductor: phrase('Grounding conductor', { sheet: 'Settings and wiring' }),

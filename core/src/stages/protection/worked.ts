@@ -19,7 +19,7 @@ export interface Worked {
   readonly wireHeat: number | undefined;
   /** Its wires with what asks for their sizes. */
   readonly runs: readonly DrawnRun[];
-  /** Ω of one wire from the bus to the motor; undefined on a drive and where no length is known. */
+  /** Ω of one wire from the bus to the motor, or to its drive; undefined where no length is known. */
   readonly impedance: Complex | undefined;
   /** A; its rating, for what stands before it. */
   readonly rating: Value | undefined;

@@ -62,7 +62,7 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
   return {
     values,
     runs: runs.flat(),
-    impedance: onDrive ? undefined : impedanceOf(run),
+    impedance: impedanceOf(onDrive ? fed : run),
     device: drawn,
     wireHeat,
     rating,

@@ -98,9 +98,10 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
     ...drawnRun(leads.conductor, ENDS.sixLeads, { length: undefined }),
   ];
   const { feederLength } = brief.given.supply;
+  const fromBus = onDrive ? drive.conductor : conductor;
   const impedance =
-    conductor && feederLength && !onDrive
-      ? impedanceOf({ size: conductor.size, metal: metalOf(brief), length: feederLength.value })
+    fromBus && feederLength
+      ? impedanceOf({ size: fromBus.size, metal: metalOf(brief), length: feederLength.value })
       : undefined;
   return { values, runs, impedance, device: drawn, wireHeat, rating: device, isOverload: false };
 }
