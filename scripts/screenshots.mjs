@@ -19,7 +19,7 @@ const views = [
   { name: 'place', tag: 'KA-2', path: '/place', show: '[data-enclosure="TEXP"]' },
   { name: 'site', path: '/sites/Fenhallow%20Board%20Mill' },
   { name: 'starting', tag: 'RF-110', path: '/starting', press: ['direct'], drawn: true },
-  { name: 'protection', tag: 'PU-205', path: '/protection', drawn: true },
+  { name: 'protection', tag: 'PU-205', path: '/protection', wait: '[data-testid="starts-held"] strong', drawn: true },
   { name: 'pick', tag: 'P-214', path: '/pick' },
   { name: 'drive', tag: 'HF-031', path: '/drive', drawn: true },
   { name: 'options', tag: 'HF-031', path: '/money', wait: '[data-testid="risk-verdict"]' },
