@@ -6,7 +6,7 @@ import { LENGTH, type Symbol } from './symbols.ts';
 /** Along a path: a symbol and the wire to the next. */
 const ALONG = LENGTH + 30;
 /** From a path to the next, and to a contact beside another. */
-const APART = { IEC: { path: 84, beside: 62 }, NEMA: { path: 62, beside: 46 } } as const;
+const APART = { IEC: { path: 96, beside: 62 }, NEMA: { path: 62, beside: 46 } } as const;
 /** From the line of the control voltage to the first contact. */
 const LEAD = 24;
 
