@@ -49,3 +49,48 @@ describe.each(jobs.map((job) => [job.tag, job] as const))('%s', (_, job) => {
     }
   });
 });
+
+it('every figure that one of the schools publishes has its row', () => {
+  const plate = {
+    power: '30 hp',
+    voltages: '460',
+    currents: '35.5',
+    frequency: '60',
+    speed: '1770',
+    designLetter: 'B',
+    codeLetter: 'G',
+  };
+  const rowsOf = (starting: object) => {
+    const job = emptyJob({
+      situation: { kind: 'starter' },
+      nameplate: plate,
+      load: { torqueKind: 'variable', torque: '20 lb·ft', speed: '1770' },
+      supply: {
+        voltage: '480 V',
+        frequency: '60',
+        sourcePower: '1000 kVA',
+        sourceImpedance: '5 %',
+        feederLength: '90 ft',
+      },
+      place: { hazardous: 'no' },
+      protection: { others: [{ kind: 'motor', current: '20 A', device: '40 A' }] },
+      starting,
+    });
+    const { values, details } = solveByBoth(job, demo);
+    const asked = new Set(details.bothSchools.map(({ name }) => name));
+    const published = Object.keys(values).flatMap((id) => /^other\.(.+)$/.exec(id)?.[1] ?? []);
+    return {
+      asked,
+      left: published.filter((name) => !asked.has(name as never)),
+      architecture: values['starter.architecture']?.value,
+    };
+  };
+  const star = rowsOf({ method: 'star-delta', leads: '6' });
+  for (const name of ['leadAmpacity', 'leadConductor', 'faultAtMotor', 'faultCurrent', 'overloadDial'])
+    expect([...star.asked], name).toContain(name);
+  const direct = rowsOf({ method: 'direct' });
+  expect(direct.architecture).toMatch(/^three devices/);
+  expect(rowsOf({ method: 'drive' }).asked.has('faultAtDrive')).toBe(true);
+  // The older name of the ceiling, and what only a feeder counts with.
+  expect(direct.left).toEqual(['overloadCurrent', 'feederCurrent', 'deviceRating']);
+});

@@ -243,6 +243,13 @@ describe('diagrams', () => {
       expect(parts.every(({ what }) => what !== '')).toBe(true);
     }
   });
+  it('North American names of buttons say what they do', () => {
+    const named = (arrangement: Arrangement) => texts(schemeOf(arrangement, { school: 'NEMA' }), 'item');
+    expect(named('reversing')).toEqual(expect.arrayContaining(['FWD', 'REV']));
+    for (const each of ['two windings', 'tapped winding'] as const)
+      expect(named(each)).toEqual(expect.arrayContaining(['SLOW', 'FAST']));
+    expect(named('direct')).toContain('START');
+  });
   it('numbers each wire of the control circuit once, without a gap', () => {
     for (const scheme of all) {
       const numbers = diagramsOf(scheme)

@@ -134,6 +134,7 @@ describe('devices', () => {
     // 132/32 = 4.125, carried 60 s · 1.031^(−6.9) = 48 s; 132/35 = 3.8 never opens.
     expect(aMFuse(asked({ time: 47 }))?.rating).toBe(32);
     expect(aMFuse(asked({ time: 50 }))?.rating).toBe(35);
+    expect(aMFuse(asked({ time: 500 }))?.rating).toBe(35);
     expect(aMFuse(asked({ starting: 22 * 4, time: 59 }))?.rating).toBe(25);
     expect(aMFuse(asked())?.opensAt(0.5)).toBeCloseTo(12.5 * (aMFuse(asked())?.rating ?? 0), 6);
     expect(aMFuse(asked())?.opensAt(60)).toBeCloseTo(6.3 * (aMFuse(asked())?.rating ?? 0), 6);

@@ -399,6 +399,8 @@ describe('the other school beside it', () => {
     expect(arrives).toBeGreaterThan(500);
     expect(arrives).toBeLessThan(480 / Math.sqrt(3) / 0.0115);
     expect(Number(driven.values['other.faultAtDrive']?.value)).toBeGreaterThan(500);
+    // What feeds the drive is as long as it is typed.
+    expect(driven.details.runs[0]?.length).toMatch(/200\sft/);
   });
   it('close above a roof 33 °C are added (310.15(B)(2)): 42.5 A at 63 °C are 90.4 of 75 °C wire, 3 AWG, or 65.4 of 90 °C, 6 AWG', () => {
     const onRoof = (insulation: '75' | '90', rooftop = true) =>

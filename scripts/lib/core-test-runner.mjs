@@ -89,6 +89,8 @@ class CoreTestRunner {
   #names;
   /** What of core each test file imports itself. */
   #imports;
+  /** What each test file says. */
+  #texts;
   #script;
   #demo;
   #known;
@@ -105,11 +107,14 @@ class CoreTestRunner {
     const folder = `${process.cwd()}/core/test`;
     const packages = ['zod', 'fast-check'];
     this.#names = testFiles(folder);
+    this.#texts = Object.fromEntries(
+      this.#names.map((name) => [name, readFileSync(`${folder}/${name}.test.ts`, 'utf8')]),
+    );
     this.#imports = Object.fromEntries(
-      this.#names.map((name) => {
-        const text = readFileSync(`${folder}/${name}.test.ts`, 'utf8');
-        return [name, [...text.matchAll(/from '\.\.\/src\/([^']+)'/g)].map(([, path]) => path)];
-      }),
+      this.#names.map((name) => [
+        name,
+        [...this.#texts[name].matchAll(/from '\.\.\/src\/([^']+)'/g)].map(([, path]) => path),
+      ]),
     );
     const tests = this.#names.map(
       (name) => `export const ${name.replaceAll('-', '_')} = () => require('./${name}.test.ts');`,
@@ -165,14 +170,15 @@ class CoreTestRunner {
     );
   }
 
-  /** How far a test is from a changed file: it imports the file, or its folder, or names its stage, or none of these. */
+  /** How far a test is from a changed file: it imports the file or is called like it, imports its folder or names its stage, its file does, or none of these. */
   #distance({ id, run, file }, changed) {
     const imports = this.#imports[file] ?? [];
-    if (imports.includes(changed)) return 0;
+    if (imports.includes(changed) || changed.endsWith(`/${file}.ts`)) return 0;
     const folder = changed.slice(0, changed.lastIndexOf('/') + 1);
     if (imports.some((path) => path.startsWith(folder))) return 1;
     const stage = /stages\/(\w+)\//.exec(changed)?.[1];
-    return stage && `${id} ${run}`.includes(`${stage}.`) ? 1 : 2;
+    if (!stage) return 3;
+    return `${id} ${run}`.includes(`${stage}.`) ? 1 : this.#texts[file].includes(stage) ? 2 : 3;
   }
 
   /** Runs tests, the nearest and quickest first, until one fails or the time is spent. */
