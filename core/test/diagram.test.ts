@@ -216,6 +216,18 @@ describe('control circuits as relay logic', () => {
       expect(on.ever('Q2', 'Q4')).toBe(false);
     },
   );
+  it.each(['two windings', 'tapped winding'] as const)(
+    '%s: the relay of either speed stops it and lights the lamp',
+    (each) => {
+      for (const relay of ['F2', 'F3']) {
+        const on = starter(each).settle().press('S2');
+        expect(on.held.has('P1 tripped')).toBe(false);
+        on.tripped.add(relay);
+        expect(on.settle().contactors).toEqual([]);
+        expect(on.held.has('P1 tripped')).toBe(true);
+      }
+    },
+  );
   it('a drive runs by its input, and its torque goes with the emergency stop', () => {
     const on = starter('drive').settle();
     expect([...on.held]).toEqual(['T1 STO']);

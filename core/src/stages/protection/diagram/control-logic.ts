@@ -60,9 +60,9 @@ const started = (by: Item, held: Item): Either => either(press(by), make(held, 1
 /** Paths of the control circuit: what must be closed for each coil. */
 export function pathsOf(scheme: Scheme): Path[] {
   const guarded = guards(scheme);
-  const tripped: Path[] = hasRelay(scheme)
-    ? [{ from: 'line', parts: [contact('tripped make')('F2', 97), lamp('tripped')] }]
-    : [];
+  const told = contact('tripped make');
+  const by = isTwoSpeed(scheme.arrangement) ? either(told('F2', 97), told('F3', 97)) : told('F2', 97);
+  const tripped: Path[] = hasRelay(scheme) ? [{ from: 'line', parts: [by, lamp('tripped')] }] : [];
   return [...LOGIC[scheme.arrangement](guarded), ...tripped];
 }
 
