@@ -2,7 +2,7 @@
 // what each way of starting is: common knowledge of the trade; leads by IEC 60034-8 and NEMA MG 1 (from memory).
 import { describe, expect, it } from 'vitest';
 import { pathsOf, type Path, type PathPart, type Step } from '../src/stages/protection/diagram/control-logic.ts';
-import type { Drawing, Point } from '../src/stages/protection/diagram/drawing.ts';
+import { svgOf, type Drawing, type Point } from '../src/stages/protection/diagram/drawing.ts';
 import { diagramsOf } from '../src/stages/protection/diagram/parts.ts';
 import type { Arrangement, Scheme } from '../src/stages/protection/diagram/scheme.ts';
 import { LENGTH } from '../src/stages/protection/diagram/symbols.ts';
@@ -310,17 +310,19 @@ describe.each(schools)('the control circuit as it is drawn, %s', (school) => {
 });
 
 describe('on every drawing', () => {
+  // How the motor is guarded changes both, how the coils are fed only their own.
   const all = schools.flatMap((school) =>
     arrangements.flatMap((arrangement) =>
-      devices.flatMap((device) =>
-        (['auto', 'dc', 'line'] as const).flatMap((control) => {
-          const { power, control: other } = diagramsOf(schemeOf(arrangement, { school, device, control }));
-          return [power, other].map((drawing) => ({
-            name: `${school} ${device} ${control} ${drawing.title}`,
-            drawing,
-          }));
-        }),
-      ),
+      (
+        [
+          ['fuses', 'auto'],
+          ['breaker', 'dc'],
+          ['motor breaker', 'line'],
+        ] as const
+      ).flatMap(([device, control]) => {
+        const { power, control: other } = diagramsOf(schemeOf(arrangement, { school, device, control }));
+        return [power, other].map((drawing) => ({ name: `${school} ${device} ${control} ${drawing.title}`, drawing }));
+      }),
     ),
   );
   it('a wire that branches off another has its dot, and a dot stands where three meet', () => {
@@ -370,6 +372,80 @@ describe('on every drawing', () => {
           expect(meet, `${name}: ${a.text} on ${b.text}`).toBe(false);
         }
       });
+    }
+  });
+  it('wires go straight or at right angles, and two of different nets keep apart', () => {
+    for (const { name, drawing } of all) {
+      const nets = new Nets(drawing);
+      // What a drive converts is drawn aslant.
+      const stretches = nets.stretches().filter(([from, to]) => from[0] === to[0] || from[1] === to[1]);
+      expect(nets.stretches().length - stretches.length, name).toBe(name.endsWith('Power circuit, drive') ? 1 : 0);
+      const upright = stretches.filter(([from, to]) => from[0] === to[0] && from[1] !== to[1]);
+      const flat = stretches.filter(([from, to]) => from[1] === to[1] && from[0] !== to[0]);
+      for (const [own, along, across] of [
+        [upright, 1, 0],
+        [flat, 0, 1],
+      ] as const)
+        own.forEach(([a, b], at) => {
+          for (const [c, d] of own.slice(at + 1)) {
+            const beside =
+              Math.min(a[along], b[along]) < Math.max(c[along], d[along]) - 0.5 &&
+              Math.min(c[along], d[along]) < Math.max(a[along], b[along]) - 0.5;
+            const apart = Math.abs(a[across] - c[across]);
+            if (beside && apart <= 2) expect(nets.at(a), `${name} at ${key(a)}`).toBe(nets.at(c));
+          }
+        });
+    }
+  });
+  it('a terminal’s number stands at the right of its contact, within its height', () => {
+    for (const { name, drawing } of all) {
+      if (drawing.school !== 'IEC' || !drawing.title.startsWith('Control')) continue;
+      for (const { text, at, as } of drawing.said) {
+        if (as !== 'terminal' || !/^([A-Z]?\d+)$/.test(text)) continue;
+        const beside = drawing.symbols.some(
+          ({ at: [x, y] }) => at[0] - x >= 3 && at[0] - x <= 12 && at[1] > y && at[1] < y + LENGTH,
+        );
+        expect(beside, `${name}: ${text}`).toBe(true);
+      }
+    }
+  });
+  it('every word lies within its sheet, and the sheet is as wide to its height on a screen as it is drawn', () => {
+    const SIZES = { item: 12, terminal: 9, wire: 9 };
+    for (const { name, drawing } of all) {
+      for (const {
+        at: [x, y],
+        text,
+        as,
+        anchor,
+      } of drawing.said) {
+        const wide = text.length * SIZES[as] * 0.6;
+        const left = x - (anchor === 'end' ? wide : anchor === 'middle' ? wide / 2 : 0);
+        expect(left, `${name}: ${text}`).toBeGreaterThanOrEqual(0);
+        expect(left + wide, `${name}: ${text}`).toBeLessThanOrEqual(drawing.width);
+        expect(y - SIZES[as], `${name}: ${text}`).toBeGreaterThanOrEqual(0);
+      }
+      const svg = svgOf(drawing, { ink: 'black', quiet: 'grey', copper: 'brown', face: 'serif' });
+      const [, width = '', height = ''] = /^<svg [^>]* width="(\d+)" height="(\d+)"/.exec(svg) ?? [];
+      expect(Number(width) / Number(height)).toBeCloseTo(drawing.width / drawing.height, 1);
+      // The smallest letters are 13 px high.
+      expect(Number(width) / drawing.width).toBeCloseTo(13 / 9, 1);
+    }
+  });
+  it('contactors that must not meet are linked, and a drive has the leads of its school', () => {
+    for (const school of schools) {
+      const { power } = diagramsOf(schemeOf('reversing', { school }));
+      const contactors = power.symbols.filter(({ symbol }) => symbol === 'contactor');
+      const xs = contactors.map(({ at: [x] }) => x).toSorted((a, b) => a - b);
+      const height = (contactors[0]?.at[1] ?? 0) + LENGTH / 2;
+      const [third = 0, fourth = 0] = [xs[2], xs[3]];
+      const link = power.dashed.find(
+        ([from, to]) => from?.[0] === third && (to?.[0] ?? 0) > third + 20 && (to?.[0] ?? 0) < fourth,
+      );
+      expect(link?.map(([, y]) => y)).toEqual([height, height]);
+      // At the drive’s output, where its wires are named.
+      const drive = diagramsOf(schemeOf('drive', { school })).power;
+      const wires = drive.said.flatMap(({ as, text }) => (as === 'wire' ? [text] : []));
+      expect(wires).toEqual(expect.arrayContaining(school === 'IEC' ? ['U', 'V', 'W'] : ['T1', 'T2', 'T3']));
     }
   });
 });

@@ -505,3 +505,33 @@ describe('in one line', () => {
     expect(bare('new').missing.map(({ field }) => field)).not.toContain('nameplate.currents');
   });
 });
+
+describe('which current the code goes by (430.6)', () => {
+  const wires = (nameplate: object) => {
+    const found = value(
+      run({ nameplate: { power: '20 hp', voltages: '460', ...nameplate } }, catalogue),
+      'wireCurrent',
+    );
+    return [found?.value, found?.working.note?.includes('low speed') ?? false] as const;
+  };
+  it('20 hp at 460 V: 27 A by the table; of six poles the larger of table and nameplate, of eight the nameplate', () => {
+    expect(wires({ speed: '1770', currents: '30' })).toEqual([27, false]);
+    expect(wires({ speed: '1180', currents: '30' })).toEqual([30, true]);
+    expect(wires({ speed: '1180', currents: '25' })).toEqual([27, false]);
+    expect(wires({ speed: '1180', currents: '27' })).toEqual([27, false]);
+    expect(wires({ speed: '885', currents: '25' })).toEqual([25, true]);
+  });
+  it('the dial by the service factor: as it is, or 0.92 of it, and where that stands', () => {
+    const dial = (serviceFactor: string) =>
+      value(run({ nameplate: { power: '25 hp', currents: '30', serviceFactor } }, catalogue), 'overloadDial')?.working;
+    expect(dial('1.15')?.formula).toBe('I_r = I_n');
+    expect(dial('1.0')?.formula).toBe('I_r = 0.920\\,I_n');
+  });
+  it('a breaker before a drive carries 1.15 times what the drive draws', () => {
+    const driven = run({ starting: { method: 'drive', speedControl: 'yes' } }, demo);
+    const input = driven.details.chosenDrive?.item.inputCurrent ?? NaN;
+    const least =
+      value(driven, 'branchDevice')?.working.inputs.find(({ symbol }) => symbol === 'I_{least}')?.text ?? '';
+    expect(Number.parseFloat(least) / (1.15 * input)).toBeCloseTo(1, 2);
+  });
+});

@@ -2,11 +2,13 @@
 // by another route.
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Circuit } from '../src/stages/protection/asked-of-protection.ts';
 import type { Gate } from '../src/stages/protection/iec/device.ts';
 import { wireHeatOf } from '../src/stages/protection/nec/nec-conductor.ts';
 import { emptyCatalogue, emptyJob, solve, type JobInput } from '../src/index.ts';
 import { plate } from './round-prices.ts';
-import { gapOf } from '../src/stages/protection/wire-heat.ts';
+import { checkWire, gapOf } from '../src/stages/protection/wire-heat.ts';
+import type { Worked } from '../src/stages/protection/worked.ts';
 import { tripTime } from '../src/stages/starting/trip-curve.ts';
 
 const wire = (size: string, conductor: 'copper' | 'aluminium', insulation: '60' | '75' | '90'): number =>
@@ -118,5 +120,43 @@ describe('amperes at which nothing opens before the wire is damaged', () => {
         expect(width(slowest / more, heat)).toBeLessThanOrEqual(width(slowest, heat) + 1e-6);
       }),
     );
+  });
+});
+
+describe('what is told of them', () => {
+  const device = { name: 'fuses gG 125 A', carries: [], opens: devices[2] ?? [], rated: undefined };
+  const heat = (115 * 2.5) ** 2;
+  const told = (
+    more: { fault?: number; heat?: number | undefined; dial?: number | undefined; started?: boolean } = {},
+  ) => {
+    const said: string[] = [];
+    const { started = true } = more;
+    checkWire(
+      { device, wireHeat: 'heat' in more ? more.heat : heat } as unknown as Worked,
+      {
+        brief: { job: { school: 'IEC' } },
+        starting: { method: started ? 'direct' : undefined, bench: { comparison: () => ({ relayClass: '10' }) } },
+      } as unknown as Circuit,
+      { dial: 'dial' in more ? more.dial : 28, fault: more.fault },
+      (_, message) => said.push(message.replaceAll('\u00a0', ' ')),
+    );
+    return said;
+  };
+  // The wire bears 287.5 A for one second, and 5 s are as long as its heat may be counted so.
+  const from = Math.sqrt(heat / 5);
+  it('from where the wire is damaged first to where it ends, no further than a short circuit can flow', () => {
+    const [open = ''] = told();
+    expect(open).toMatch(/^From 129 A/);
+    expect(open).toContain('the class 10 relay or the fuses gG 125 A surely opens; at the least of it within 5.0 s');
+    expect(told({ fault: 140 })[0]).toMatch(/^From 129 A to 140 A/);
+    expect(told({ fault: from * 1.0001 }).length).toBe(1);
+    expect(told({ fault: from * 0.9999 })).toEqual([]);
+    expect(told({ fault: from })).toEqual([]);
+  });
+  it('nothing where wire, dial or start are not known, or the wire bears it', () => {
+    expect(told({ heat: undefined })).toEqual([]);
+    expect(told({ dial: undefined })).toEqual([]);
+    expect(told({ started: false })).toEqual([]);
+    expect(told({ heat: heat * 1000 })).toEqual([]);
   });
 });
