@@ -12,7 +12,7 @@ import type { Details } from './details.ts';
 import { trainBlockSchema, type TrainBlock } from './train.ts';
 
 /** Raised with every change that can alter a result; kept with every saved revision. */
-export const ENGINE = 'pilgrim 0.9.10';
+export const ENGINE = 'pilgrim 0.9.11';
 
 export const stageStateSchema = z.object({
   state: z.enum(['done', 'open', 'caution', 'stop', 'not asked']),
