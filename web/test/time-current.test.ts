@@ -2,7 +2,7 @@
 // class 20: 6 to 20 s at 7.2 times the setting, from cold); crossings found in what is drawn and from the figures themselves.
 import { describe, expect, it } from 'vitest';
 import { emptyJob, solve } from '@pilgrim/core';
-import { tripTime } from '@pilgrim/core/stages/starting/trip-curve';
+import { heatAtDial, tripTime } from '@pilgrim/core/stages/starting/trip-curve';
 import { horizonOf, sampleStart, spreadOf, type SpreadSetting } from '@pilgrim/core/stages/starting/spread';
 import { demoCatalogue } from '../../db/demo/catalogue';
 import { demoSites } from '../../db/demo/jobs';
@@ -68,6 +68,9 @@ describe('time against current', () => {
     const share = Math.log((51.84 - loadedHeat) / 50.5175) / Math.log(51.84 / 50.5175);
     expect(at(warmFast, 7.2 * overload)).toBeCloseTo(4 * share, 6);
     expect(at(warmSlow, 7.2 * overload)).toBeCloseTo(10 * share, 6);
+    // Set a tenth higher, less of what it is set for is there.
+    expect(heatAtDial(0.97, 27.8, 30.58)).toBeCloseTo(0.97 / 1.21, 9);
+    expect(heatAtDial(0.97, 27.8, 20)).toBe(1);
     expect(points('Relay, warm')[0]).toEqual(points('Relay, warm').at(-1));
     expect([...drawn().keys()].some((name) => name.includes('drive'))).toBe(false);
   });

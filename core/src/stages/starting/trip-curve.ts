@@ -16,6 +16,9 @@ export function tripTime(time: number, multiple: number, warm = 0): number {
   return timeConstant(time) * Math.log((square - warm) / (square - ULTIMATE ** 2));
 }
 
+/** Heat of a relay as a share of its setting’s, once it is set to another current. */
+export const heatAtDial = (heat: number, set: number, dial: number): number => Math.min(1, heat * (set / dial) ** 2);
+
 /**
  * Greatest share of the trip level that a start uses, with the relay at the fast or slow edge of its class and the
  * motor’s current as it runs; 1 and more trips. `warm` is the share of the setting’s heat before the start.

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import { IN_WINDING } from '@pilgrim/core/stages/starting/overload-dial';
+  import { heatAtDial } from '@pilgrim/core/stages/starting/trip-curve';
   import { onMount } from 'svelte';
   import { timeCurrentChart } from '$lib/charts/time-current-chart';
   import type { Handle } from '$lib/charts/handles';
@@ -63,9 +64,17 @@
 
   const seconds = (value: number): string => formatQuantity(value, 'duration', store.shows);
   /** The start as the relay that is drawn meets it. */
-  const setting = $derived(
-    details.startSetting && (dial ? { ...details.startSetting, overload: dial.line } : details.startSetting),
-  );
+  const setting = $derived.by(() => {
+    const { startSetting } = details;
+    if (!startSetting || !dial) return startSetting;
+    const heat = (share: number): number => heatAtDial(share, startSetting.overload, dial.line);
+    return {
+      ...startSetting,
+      overload: dial.line,
+      loadedHeat: heat(startSetting.loadedHeat),
+      warm: heat(startSetting.warm),
+    };
+  });
   const starts = startSpread(() =>
     chosen && setting && details.machine
       ? {
