@@ -9,25 +9,8 @@ import type { Arrangement, Item, Scheme } from '../src/stages/protection/diagram
 import { symbols } from '../src/stages/protection/diagram/symbols.ts';
 import { selectionSheet } from '../src/solve/sheet.ts';
 import { demo } from './demo.ts';
+import { arrangements, schemeOf } from './schemes.ts';
 
-const arrangements: readonly Arrangement[] = [
-  'direct',
-  'reversing',
-  'star-delta',
-  'autotransformer',
-  'soft starter',
-  'two windings',
-  'tapped winding',
-  'drive',
-];
-const schemeOf = (arrangement: Arrangement, more: Partial<Scheme> = {}): Scheme => ({
-  school: 'IEC',
-  arrangement,
-  device: 'fuses',
-  control: 'auto',
-  known: {},
-  ...more,
-});
 const all = arrangements.flatMap((arrangement) =>
   (['IEC', 'NEMA'] as const).flatMap((school) =>
     (['motor breaker', 'breaker', 'fuses'] as const).flatMap((device) =>
@@ -369,6 +352,15 @@ describe('what is drawn for a job', () => {
     [{ starting: { ...base.starting, reversing: 'yes' } }, { arrangement: 'reversing' }],
     [{ protection: { shortCircuit: 'gG', control: 'dc' } }, { device: 'fuses', control: 'dc' }],
     [{ starting: { ...base.starting, method: 'drive' }, situation: { kind: 'drive' } }, { arrangement: 'drive' }],
+    // What was chosen for a starter is not what stands before a drive: fuses, as its answer says.
+    [
+      {
+        starting: { ...base.starting, method: 'drive' },
+        situation: { kind: 'drive' },
+        protection: { shortCircuit: 'motor breaker' },
+      },
+      { arrangement: 'drive', device: 'fuses' },
+    ],
   ] as const)('%j', (more, expected) => {
     expect(scheme(more)).toMatchObject(expected);
   });

@@ -6,27 +6,10 @@ import { svgOf, type Drawing, type Point } from '../src/stages/protection/diagra
 import { diagramsOf } from '../src/stages/protection/diagram/parts.ts';
 import type { Arrangement, Scheme } from '../src/stages/protection/diagram/scheme.ts';
 import { LENGTH } from '../src/stages/protection/diagram/symbols.ts';
+import { arrangements, schemeOf } from './schemes.ts';
 
-const schemeOf = (arrangement: Arrangement, more: Partial<Scheme> = {}): Scheme => ({
-  school: 'IEC',
-  arrangement,
-  device: 'fuses',
-  control: 'auto',
-  known: {},
-  ...more,
-});
 const schools = ['IEC', 'NEMA'] as const;
 const devices = ['motor breaker', 'breaker', 'fuses'] as const;
-const arrangements = [
-  'direct',
-  'reversing',
-  'star-delta',
-  'autotransformer',
-  'soft starter',
-  'two windings',
-  'tapped winding',
-  'drive',
-] as const satisfies readonly Arrangement[];
 
 const key = ([x, y]: Point): string => `${x.toFixed(2)} ${y.toFixed(2)}`;
 /** Whether a point lies on a stretch of wire, its ends among it. */

@@ -7,6 +7,7 @@ import type { Comparison } from '../starting/comparison.ts';
 import { startCurrent, type StartCurrent } from '../starting/inrush.ts';
 import { faultAtBus, holds } from '../supply/short-circuit.ts';
 import type { SupplyResult } from '../supply/supply.ts';
+import { magneticBand } from './magnetic-trip.ts';
 
 /** A motor-protective breaker: overload relay and short-circuit device in one. */
 export interface MotorBreaker {
@@ -30,16 +31,6 @@ interface Stands {
   /** A that may flow at the bus; undefined where it is not known. */
   readonly fault: number | undefined;
 }
-
-/** Magnetic trip of a thermal-magnetic breaker as a multiple of its rating, and its tolerance. Common practice, no published source. */
-export const MAGNETIC = 10;
-export const TOLERANCE = 0.2;
-
-/** A at which a magnetic trip so many times a rating may open at once, and from which it surely does. */
-export const magneticBand = (rating: number, multiple: number = MAGNETIC): readonly [may: number, surely: number] => [
-  (1 - TOLERANCE) * multiple * rating,
-  (1 + TOLERANCE) * multiple * rating,
-];
 
 const FIXED = Number(magneticSettings.row('motor protection circuit breaker, fixed trip')?.['typical']);
 

@@ -123,7 +123,9 @@ export function schemeOf(circuit: Circuit, { values, isOverload }: Worked, start
   const { school, protection } = brief.job;
   const arrangement = arrangementOf(circuit);
   const fused =
-    school === 'NEMA' ? protection.device !== 'inverse time breaker' : protection.shortCircuit !== 'motor breaker';
+    school === 'NEMA'
+      ? protection.device !== 'inverse time breaker'
+      : onDrive || protection.shortCircuit !== 'motor breaker';
   const least = (text: string | undefined): string => (text === undefined ? '' : `${text} at least`);
   const most = values.branchDeviceMax && `${values.branchDeviceMax.text} at most`;
   const dial = [values.overloadDial?.text, starter.tripClass?.text].filter(Boolean).join(', ');

@@ -1,7 +1,7 @@
 import { conductorImpedance } from '../../../ground/tables/index.ts';
 import { quantity, wording, type Value } from '../../../ground/value.ts';
 import { ownStart, STANDING_POWER_FACTOR, type Circuit } from '../asked-of-protection.ts';
-import { magneticBand } from '../../pick/motor-breaker.ts';
+import { magneticBand } from '../../pick/magnetic-trip.ts';
 import { atOnce } from '../iec/device.ts';
 import { liesBy } from '../lies.ts';
 import { NO_TABLE } from '../side-by-side.ts';
