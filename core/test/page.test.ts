@@ -26,6 +26,7 @@ it.each(stageNames)('the page of %s brings the whole but workings and other stag
         id.startsWith(`${stage}.`) ||
         id === 'situation.kind' ||
         (stage === 'starting' && id === 'load.ratio') ||
+        (stage === 'pick' && id === 'starter.coordination') ||
         (stage === 'protection' && id.startsWith('starter.')),
     );
     expect(Object.keys(values)).toEqual(own.map(([id]) => id));

@@ -35,7 +35,10 @@ test('the starter: what it is built of, and the coordination its consequence ask
 });
 
 test('what the catalogue has as tested together is no longer only proposed', async ({ page }) => {
-  await visit(page, `${await copyOfDemo(page, 'PU-205', 'CAB-5')}/protection`);
+  const job = await copyOfDemo(page, 'PU-205', 'CAB-5');
+  // As the server draws it, before anything is worked out anew.
+  expect(await (await page.request.get(`${job}/pick`)).text()).toContain('tested together by their maker, type 1');
+  await visit(page, `${job}/protection`);
   await field(page, 'protection.consequence').selectOption('process');
   const coordination = page.locator('[data-value="starter.coordination"]');
   await expect(coordination).toContainText('type 2');

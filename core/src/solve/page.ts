@@ -17,9 +17,15 @@ type Brought = Pick<Details, 'warming' | 'pricing' | 'readouts'> & Partial<Detai
 const WITH_WORKING = 'starting.method';
 const none: Working = { formula: '', inputs: [], source: '' };
 
-/** Figures of other stages that a screen needs before its own solve: what a stage that is not asked says, and the knobs of the start. */
+/**
+ * Figures of other stages that a screen needs before its own solve: what a stage that is not asked says, the knobs of the
+ * start, and whether the picked parts were tested together.
+ */
 const EVERYWHERE = 'situation.kind';
-const beside: Partial<Record<StageName, string>> = { starting: 'load.ratio' };
+const beside: Partial<Record<StageName, string>> = {
+  starting: 'load.ratio',
+  pick: 'starter.coordination',
+};
 
 const shown = (stage: StageName, id: string): boolean =>
   id.startsWith(`${stage}.`) ||
