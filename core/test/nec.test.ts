@@ -527,6 +527,24 @@ describe('which current the code goes by (430.6)', () => {
     expect(dial('1.15')?.formula).toBe('I_r = I_n');
     expect(dial('1.0')?.formula).toBe('I_r = 0.920\\,I_n');
   });
+  it('a relay set to 0.92 is the warmer for it while the motor runs: the square of load over dial, and never above its setting', () => {
+    const set = (serviceFactor: string, torque: string) => {
+      const solution = run(
+        {
+          nameplate: { power: '25 hp', currents: '30', serviceFactor },
+          load: { way: 'torque', torque, speed: '1770 rpm' },
+        },
+        catalogue,
+      );
+      const load = Number(solution.values['load.motorPower']?.value) / (25 * HP);
+      return { load, heat: solution.details.startSetting?.loadedHeat ?? NaN };
+    };
+    const [full, less] = [set('1.15', '40 lb·ft'), set('1.0', '40 lb·ft')];
+    expect(full.load).toBeCloseTo(0.54, 2);
+    expect(full.heat).toBeCloseTo(full.load ** 2, 4);
+    expect(less.heat).toBeCloseTo((less.load / 0.92) ** 2, 4);
+    expect(set('1.0', '74 lb·ft').heat).toBe(1);
+  });
   it('a breaker before a drive carries 1.15 times what the drive draws', () => {
     const driven = run({ starting: { method: 'drive', speedControl: 'yes' } }, demo);
     const input = driven.details.chosenDrive?.item.inputCurrent ?? NaN;
