@@ -106,31 +106,32 @@ async function typingWait(browser, origin, beside) {
 }
 
 async function seen(browser, job, bare) {
-  const reference = await navigation(browser, bare);
+  const say = (line) => process.stdout.write(`     ${line}\n`);
   for (const stage of ['nameplate', 'starting']) {
-    const own = await navigation(browser, `${job}/${stage}`);
-    process.stdout.write(
-      `     ${stage} at work after ${own.toFixed(0)} ms, a bare page after ${reference.toFixed(0)} ms\n`,
-    );
+    const took = await navigation(browser, `${job}/${stage}`, bare);
+    say(`${stage} at work after ${took.own.toFixed(0)} ms, a bare page after ${took.bare.toFixed(0)} ms`);
     report(
       `navigation to ${stage} until its scripts are at work, over a bare page`,
-      own / reference,
+      took.own / took.bare,
       2.5,
       '×',
       'lower',
     );
   }
   const { cold, warm } = await liveResult(browser, job);
-  process.stdout.write(`     first live result after ${cold.toFixed(0)} ms, a later one after ${warm.toFixed(0)} ms\n`);
+  say(`first live result after ${cold.toFixed(0)} ms, a later one after ${warm.toFixed(0)} ms`);
   report('first live result after a cold key over a warm one', cold / warm, 3, '×', 'lower');
-  report('key to changed picture, median', await pictureWait(browser, job), 50, 'ms', 'lower');
-  process.stdout.write(
-    `     a bare page keeps such a processor for ${(await blocking(browser, bare)).toFixed(0)} ms\n`,
+  const picture = await pictureWait(browser, job);
+  say(
+    `key to changed picture ${picture.took.toFixed(0)} ms, a processor ${picture.slowness.toFixed(1)} × as slow as a quiet one`,
   );
+  report('key to changed picture, median, of a quiet processor', picture.took / picture.slowness, 50, 'ms', 'lower');
+  say(`a bare page keeps a slowed processor for ${(await blocking(browser, bare)).toFixed(0)} ms`);
   let worst = { stage: '', blocked: -1 };
   const html = await (await fetch(`${job}/nameplate`)).text();
   for (const [, stage] of html.matchAll(/data-stage="(\w+)"/g)) {
     const blocked = await blocking(browser, `${job}/${stage}`);
+    say(`${stage} keeps it for ${blocked.toFixed(0)} ms`);
     if (blocked > worst.blocked) worst = { stage, blocked };
   }
   report(

@@ -2,6 +2,7 @@ import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
+import { codeSplitting } from './chunks';
 import { flowbiteTreeshake } from './flowbite-treeshake.js';
 
 export default defineConfig({
@@ -16,4 +17,5 @@ export default defineConfig({
   },
   worker: { format: 'es' },
   build: { rolldownOptions: { treeshake: flowbiteTreeshake } },
+  environments: { client: { build: { rolldownOptions: { output: { codeSplitting } } } } },
 });

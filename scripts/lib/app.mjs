@@ -15,6 +15,8 @@ const sources = [
   'web/src',
   'web/static',
   'web/vite.config.ts',
+  'web/chunks.ts',
+  'web/flowbite-treeshake.js',
   'web/svelte.config.js',
   'package-lock.json',
 ];

@@ -176,6 +176,29 @@ test('a picture is kept as drawing and as figures', async ({ page, context }) =>
   expect(lines.length).toBeGreaterThan(10);
 });
 
+test('a picture follows light and dark at once, and is printed as on paper', async ({ page }) => {
+  await visit(page, `${await demoJob(page, 'RF-110')}/load`);
+  const words = page.getByRole('region', { name: 'Torque against speed' }).locator('svg text', { hasText: 'r/min' });
+  const ink = (): Promise<string> => words.first().evaluate((word) => getComputedStyle(word).fill);
+  const light = await ink();
+  const quiet = (): Promise<string> =>
+    words.first().evaluate((word) => {
+      const mark = document.createElement('i');
+      mark.style.color = 'var(--quiet)';
+      word.ownerDocument.body.append(mark);
+      const { color } = getComputedStyle(mark);
+      mark.remove();
+      return color;
+    });
+  expect(light).toBe(await quiet());
+  await page.getByRole('button', { name: 'Light or dark' }).click();
+  expect(await ink()).toBe(await quiet());
+  expect(await ink()).not.toBe(light);
+  // On paper it is as wide as the paper, and drawn anew.
+  await page.emulateMedia({ media: 'print' });
+  await expect.poll(ink).toBe(light);
+});
+
 test('motors that fit are sorted by a column, those refused filtered by their rule', async ({ page }) => {
   await visit(page, `${await demoJob(page, 'P-214')}/pick`);
   const fits = page.getByRole('region', { name: 'Motors that fit' });

@@ -7,7 +7,7 @@ type Pictures = NonNullable<Solution['details']['drivePictures']>;
 type Row = Solution['details']['profile'][number];
 
 function legendLook(): Record<string, unknown> {
-  const { ink, font } = chartColours();
+  const { ink, font } = chartColours;
   return {
     textStyle: { color: ink, fontFamily: font, fontSize: 12 },
     itemGap: 10,
@@ -18,7 +18,7 @@ function legendLook(): Record<string, unknown> {
 }
 
 function frame(): Record<string, unknown> {
-  const { ink, font } = chartColours();
+  const { ink, font } = chartColours;
   return {
     animation: false,
     textStyle: { fontFamily: font, color: ink },
@@ -28,7 +28,7 @@ function frame(): Record<string, unknown> {
 }
 
 const axis = (name: string, more: Record<string, unknown> = {}): Record<string, unknown> => ({
-  ...axisLook(),
+  ...axisLook,
   type: 'value',
   name,
   min: 0,
@@ -39,7 +39,7 @@ const along = (name: string, more: Record<string, unknown> = {}): Record<string,
 
 /** A line upright, named at its foot or head. */
 function upright(name: string, at: number, top: number, color: string, type = 'solid'): Record<string, unknown> {
-  const { ink, font } = chartColours();
+  const { ink, font } = chartColours;
   return {
     name,
     type: 'line',
@@ -57,7 +57,7 @@ function upright(name: string, at: number, top: number, color: string, type = 's
 
 /** What is not to be run in, from a speed to another. */
 function shaded(name: string, from: number, to: number, top: number): Record<string, unknown> {
-  const { stop } = chartColours();
+  const { stop } = chartColours;
   return {
     name,
     type: 'line',
@@ -78,7 +78,7 @@ const roundUp = (value: number, step: number): number => Math.ceil(value / step)
 
 /** Torque that is allowed over the speed, for good and for a minute, the load under it, and the ends of the range. */
 export function rangeChart({ range }: Pictures, rated: number, rows: readonly Row[]): EChartsCoreOption {
-  const { line, copper, sea, stop } = chartColours();
+  const { line, copper, sea, stop } = chartColours;
   const turns = (share: number): number => Math.round((share * rated * 30) / Math.PI);
   const points = (torques: readonly number[]): number[][] =>
     range.shares.map((share, at) => [turns(share), Math.round((torques[at] ?? 0) * 1000) / 10]);
@@ -116,7 +116,7 @@ export function rangeChart({ range }: Pictures, rated: number, rows: readonly Ro
     xAxis: along('Motor, r/min', {
       max: roundUp(turns(end), 100),
       interval: 500,
-      axisLabel: { ...(axisLook()['axisLabel'] as object), showMaxLabel: false },
+      axisLabel: { ...(axisLook['axisLabel'] as object), showMaxLabel: false },
     }),
     yAxis: axis('Torque, % of rated', { max: top, interval: 20, splitLine: { lineStyle: { color: line } } }),
     series: [
@@ -162,7 +162,7 @@ export function rangeChart({ range }: Pictures, rated: number, rows: readonly Ro
 
 /** Peak at the winding over the length of the cable, against what it bears and the rule of the site. */
 export function leadChart({ lead }: Pictures, school: School, filtered: number | undefined): EChartsCoreOption {
-  const { line, copper, sea, stop, quiet } = chartColours();
+  const { line, copper, sea, stop, quiet } = chartColours;
   const name = shownUnit('altitude', school).names[0] ?? '';
   const { factor } = shownUnit('altitude', school);
   const long = (metres: number): number => Number((metres / factor).toPrecision(3));
@@ -207,7 +207,7 @@ export function leadChart({ lead }: Pictures, school: School, filtered: number |
 
 /** Harmonic currents of the drive by order, against what each may be where the demand current is known. */
 export function spectrumChart({ line: at }: Pictures): EChartsCoreOption {
-  const { line, stop, sea } = chartColours();
+  const { line, stop, sea } = chartColours;
   const names = at.orders.map(({ order }, index) =>
     index === at.orders.length - 1 ? `${order} and up` : String(order),
   );
@@ -219,7 +219,7 @@ export function spectrumChart({ line: at }: Pictures): EChartsCoreOption {
       trigger: 'axis',
       valueFormatter: (value: unknown) => (typeof value === 'number' ? `${value.toFixed(2)} A` : String(value)),
     },
-    xAxis: { ...axisLook(), type: 'category', name: 'Order', nameLocation: 'middle', nameGap: 26, data: names },
+    xAxis: { ...axisLook, type: 'category', name: 'Order', nameLocation: 'middle', nameGap: 26, data: names },
     yAxis: axis('A', { splitLine: { lineStyle: { color: line } } }),
     series: [
       {

@@ -6,7 +6,7 @@ export const rounded = (value: unknown): string =>
 
 /** Frame shared by the charts of starts and protection. */
 export function frame(): Record<string, unknown> {
-  const { ink, font } = chartColours();
+  const { ink, font } = chartColours;
   return {
     animation: false,
     textStyle: { fontFamily: font, color: ink },
@@ -18,7 +18,7 @@ export function frame(): Record<string, unknown> {
 }
 
 export const xAxis = (name: string, max?: number): Record<string, unknown> => ({
-  ...axisLook(),
+  ...axisLook,
   type: 'value',
   name,
   nameLocation: 'middle',
@@ -28,11 +28,11 @@ export const xAxis = (name: string, max?: number): Record<string, unknown> => ({
   splitLine: { show: false },
 });
 export const yAxis = (name: string, grid = true): Record<string, unknown> => ({
-  ...axisLook(),
+  ...axisLook,
   type: 'value',
   name,
   nameGap: 8,
-  splitLine: grid ? { lineStyle: { color: chartColours().line } } : { show: false },
+  splitLine: grid ? { lineStyle: { color: chartColours.line } } : { show: false },
 });
 export const line = (
   name: string,

@@ -17,12 +17,12 @@ export interface Handle extends Grip {
 
 const RADIUS = 7;
 
-export const gripLook = ({ card, sea }: { readonly card: string; readonly sea: string }): object => ({
+export const gripLook = {
   type: 'circle',
   shape: { r: RADIUS },
   z: 100,
-  style: { fill: card, stroke: sea, lineWidth: 2.5 },
-});
+  style: { fill: chartColours.card, stroke: chartColours.sea, lineWidth: 2.5 },
+} as const;
 
 const finder = ({ yAxis = 0 }: Grip): { xAxisIndex: number; yAxisIndex: number } => ({
   xAxisIndex: 0,
@@ -49,10 +49,9 @@ export function grips(chart: EChartsType, handles: () => readonly Handle[]): Gri
   let frame = 0;
 
   const graphic = (): unknown[] => {
-    const look = gripLook(chartColours());
     return handles().map((handle, index) => {
       return {
-        ...look,
+        ...gripLook,
         ...pixelOf(chart, handle),
         id: `handle-${index}`,
         cursor: handle.ways === 'vertical' ? 'ns-resize' : handle.ways === 'horizontal' ? 'ew-resize' : 'move',

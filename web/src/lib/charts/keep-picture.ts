@@ -1,4 +1,5 @@
 import type { EChartsCoreOption } from 'echarts/core';
+import { chartColours } from './colours';
 
 export function download(name: string, address: string): void {
   const link = document.createElement('a');
@@ -26,7 +27,7 @@ const addressOf = (svg: SVGSVGElement): string => `data:image/svg+xml;charset=ut
 
 export const saveSvg = (svg: SVGSVGElement, label: string): void => download(nameOf(label, 'svg'), addressOf(svg));
 
-/** Twice as fine as the screen, on the colour of the card. */
+/** Twice as fine as the screen, on the colour of paper. */
 const FINE = 2;
 
 export async function savePng(svg: SVGSVGElement, label: string): Promise<void> {
@@ -39,7 +40,7 @@ export async function savePng(svg: SVGSVGElement, label: string): Promise<void> 
   canvas.height = height * FINE;
   const brush = canvas.getContext('2d');
   if (!brush) return;
-  brush.fillStyle = getComputedStyle(document.body).getPropertyValue('--card');
+  brush.fillStyle = chartColours.card;
   brush.fillRect(0, 0, canvas.width, canvas.height);
   brush.drawImage(image, 0, 0, canvas.width, canvas.height);
   download(nameOf(label, 'png'), canvas.toDataURL('image/png'));

@@ -17,7 +17,7 @@ export interface LoadMarks {
 
 /** Torque of the load against speed at the motor shaft, with breakaway, peak and running point marked, and the motor’s over it. */
 export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: School): EChartsCoreOption {
-  const { ink, line, sea, copper, quiet, font } = chartColours();
+  const { ink, line, sea, copper, quiet, font } = chartColours;
   const torqueUnit = shownUnit('torque', school);
   const rpm = (speed: number): number => (speed * 30) / Math.PI;
   const torque = (value: number): number => value / torqueUnit.factor;
@@ -63,7 +63,7 @@ export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: S
       : {}),
     grid: { left: 52, right: 20, top: 30, bottom: 42 },
     xAxis: {
-      ...axisLook(),
+      ...axisLook,
       type: 'value',
       name: 'r/min at the motor',
       nameLocation: 'middle',
@@ -72,7 +72,7 @@ export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: S
       splitLine: { show: false },
     },
     yAxis: {
-      ...axisLook(),
+      ...axisLook,
       type: 'value',
       name: torqueUnit.names[0],
       min: 0,

@@ -34,8 +34,8 @@ function bandsOf(risk: Risk | undefined, colours: readonly string[]): EChartsCor
 
 /** What each option has cost after so many years, with the moments at which the best and another are even. */
 export function moneyChart({ costs, evens }: Comparison, currency: string, risk?: Risk): EChartsCoreOption {
-  const { ink, line, copper, sea, quiet, font } = chartColours();
-  const axis = axisLook();
+  const { ink, line, copper, sea, quiet, font } = chartColours;
+  const axis = axisLook;
   const looks = [
     { color: sea, symbol: 'circle', type: 'solid' },
     { color: copper, symbol: 'rect', type: 'solid' },

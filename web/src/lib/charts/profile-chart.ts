@@ -24,7 +24,7 @@ const roomAbove = (hours: number): number => {
 };
 
 const flowAxis = (): Record<string, unknown> => ({
-  ...axisLook(),
+  ...axisLook,
   type: 'value',
   name: 'Flow, %',
   nameLocation: 'middle',
@@ -41,9 +41,9 @@ export function profileChart(
   curves: Details['flowCurves'],
   today: string,
 ): EChartsCoreOption {
-  const { ink, line, copper, sea, quiet, font } = chartColours();
+  const { ink, line, copper, sea, quiet, font } = chartColours;
   const sorted = [...steps].sort((a, b) => a.flow - b.flow);
-  const axis = axisLook();
+  const axis = axisLook;
   const dashes = ['dashed', 'dotted', [8, 3, 2, 3], [2, 4], [12, 4], 'solid'] as const;
   const others = curves.filter(({ control }) => control !== 'speed' && control !== today);
   const styleOf = (control: string): { color: string; width: number; type: unknown } => {
@@ -107,8 +107,8 @@ export function profileChart(
 
 /** Head of machine and system over the flow, at several speeds; the rows as points as large as their hours. */
 export function headChart(picture: NonNullable<Details['flowPicture']>): EChartsCoreOption {
-  const { ink, line, copper, sea, quiet, font } = chartColours();
-  const axis = axisLook();
+  const { ink, line, copper, sea, quiet, font } = chartColours;
+  const axis = axisLook;
   const most = Math.max(1, ...picture.duty.map(({ hours }) => hours));
   const percent = (values: readonly number[]): number[][] =>
     picture.flows.flatMap((flow, at) => ((values[at] ?? 0) > 0 ? [[flow * 100, (values[at] ?? 0) * 100]] : []));

@@ -16,7 +16,7 @@ const rpm = (speed: number): number => (speed * 30) / Math.PI;
 
 /** Torque against speed: the motor at full voltage, the motor as started, and the load under it. */
 export function torqueSpeedChart(start: Start, machine: Machine, load: LoadCurve, school: School): EChartsCoreOption {
-  const { copper, sea, quiet } = chartColours();
+  const { copper, sea, quiet } = chartColours;
   const unit = shownUnit('torque', school);
   const torque = (values: readonly number[]): number[] => values.map((value) => value / unit.factor);
   const speeds = machine.curve.speeds.map(rpm);
@@ -51,7 +51,7 @@ export function machineChart(
   against: Against,
   school: School,
 ): EChartsCoreOption {
-  const { copper, sea, quiet, ink } = chartColours();
+  const { copper, sea, quiet, ink } = chartColours;
   const unit = shownUnit('torque', school);
   const rated = targets.power / targets.speed;
   const reached = (name: string): number => quantities.find((each) => each.name === name)?.reached ?? 0;
@@ -134,7 +134,7 @@ export function machineChart(
 
 /** Line current, speed, voltage, rotor heat, and the relay’s trip curve at its fast and slow edge, against time. */
 export function timeChart(start: Start, overload: number, voltage: number): EChartsCoreOption {
-  const { copper, sea, quiet, ink, stop } = chartColours();
+  const { copper, sea, quiet, ink, stop } = chartColours;
   const { trace } = start;
   if (!trace) return frame();
   const end = trace.time.at(-1) ?? 1;
@@ -194,7 +194,7 @@ export function timeChart(start: Start, overload: number, voltage: number): ECha
 
 /** Instantaneous current of a phase and electromagnetic torque between two moments. */
 export function transientChart({ trace }: TransientRun, from: number, to: number, school: School): EChartsCoreOption {
-  const { copper, sea } = chartColours();
+  const { copper, sea } = chartColours;
   const unit = shownUnit('torque', school);
   const inside = (data: number[][]): number[][] => data.filter(([at = 0]) => at >= from && at <= to);
   return {
@@ -220,7 +220,7 @@ export function transientChart({ trace }: TransientRun, from: number, to: number
 
 /** Bands of speed and current in which nine of ten starts lie. */
 export function bandChart(spread: Spread): EChartsCoreOption {
-  const { copper, sea } = chartColours();
+  const { copper, sea } = chartColours;
   const full = Math.max(...spread.speed.map((each) => each.high)) || 1;
   const band = (
     name: string,

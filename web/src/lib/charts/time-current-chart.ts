@@ -70,7 +70,7 @@ function startBand({ times, time, motorCurrent }: Spread, color: string): Record
 
 /** The relay’s band from cold, and from the warmth of the motor as it runs. */
 function relayBands({ relayClass, relay }: Start, { overload, loadedHeat }: Setting): Record<string, unknown>[] {
-  const { sea } = chartColours();
+  const { sea } = chartColours;
   const edge = (time: number, warm: number): Edge =>
     MULTIPLES.map((multiple) => [multiple * overload, tripTime(time, multiple, warm)] as const);
   const band = (name: string, warm: number, opacity: number): Record<string, unknown> =>
@@ -93,7 +93,7 @@ function standing({ lockedRotorMost, stalls }: Setting, color: string): Record<s
 
 /** Time against current on logarithmic axes: the start with its band, the relay’s, what the motor bears, wire and device. */
 export function timeCurrentChart(start: Start, setting: Setting, also: AlsoDrawn): EChartsCoreOption {
-  const { copper, quiet, stop, ink, font } = chartColours();
+  const { copper, quiet, stop, ink, font } = chartColours;
   const { overload, lockedRotorMost } = setting;
   const { device, faultAtBus, faultAtMotor, spread } = also;
   const { trace } = start;
@@ -148,7 +148,7 @@ export function timeCurrentChart(start: Start, setting: Setting, also: AlsoDrawn
 
 /** What the device carries and what opens it, what damages the wire, and the half-wave the device must let pass. */
 function deviceLines(device: NonNullable<AlsoDrawn['device']>): Record<string, unknown>[] {
-  const { ink, stop } = chartColours();
+  const { ink, stop } = chartColours;
   const { carries, opens, wireHeat, firstWave } = device;
   const along = (edge: Edge): number[][] => edge.map((each) => [...each]);
   return [

@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { EChartsCoreOption, EChartsType } from 'echarts/core';
   import { untrack } from 'svelte';
-  import { chartColours } from '$lib/charts/colours';
+  import { settled } from '$lib/charts/colours';
+  import { paint } from '$lib/charts/painter';
   import { fetched } from '$lib/fetched.svelte';
   import { inTurn } from '$lib/later.svelte';
   import { grips, type Grips, type Handle } from '$lib/charts/handles';
@@ -38,7 +39,8 @@
    */
   let live = $state(false);
   // Every keystroke solves anew; most leave the picture as it was.
-  const picture = $derived(JSON.stringify(option));
+  const still = $derived(settled(option));
+  const picture = $derived(JSON.stringify(still));
   const points = $derived(JSON.stringify(handles.map(({ at, yAxis = 0 }) => ({ at, yAxis }))));
 
   function drawStill(node: HTMLElement) {
@@ -52,8 +54,7 @@
       if (busy) return;
       busy = true;
       try {
-        const { paint } = await import('$lib/charts/painter');
-        const svg = await paint({ option: picture, grips: points, width, height, look: chartColours() });
+        const svg = await paint({ option: picture, grips: points, width, height });
         if (closed) return;
         node.innerHTML = svg;
         drawn = true;
@@ -104,7 +105,7 @@
             if (!chart) node.replaceChildren();
             chart ??= init(node, undefined, { renderer: 'svg' });
             held ??= grips(chart, () => handles);
-            held.draw(option);
+            held.draw(still);
             drawn = true;
           });
         });

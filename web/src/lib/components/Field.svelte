@@ -1,5 +1,4 @@
 <script lang="ts">
-  import Checkbox from 'flowbite-svelte/Checkbox.svelte';
   import type { FieldHost } from '$lib/job/field-host';
   import type { FieldDefinition } from '$lib/job/sheets';
 
@@ -28,14 +27,14 @@
 
 <div class={field.wide ? 'sm:col-span-2 lg:col-span-1 xl:col-span-2' : undefined} data-field={field.path}>
   {#if field.kind === 'check'}
-    <Checkbox
-      {id}
-      class="size-6!"
-      classes={{ div: 'min-h-11 text-base font-normal text-ink fine:min-h-8 fine:text-sm' }}
-      bind:checked={() => store.get(field.path) === true, (value) => store.set(field.path, value)}
-    >
+    <label class="tick">
+      <input
+        type="checkbox"
+        {id}
+        bind:checked={() => store.get(field.path) === true, (value: boolean) => store.set(field.path, value)}
+      />
       {field.label}
-    </Checkbox>
+    </label>
   {:else}
     <label for={id} class="asked">{field.label}</label>
     {#if field.kind === 'select'}

@@ -3,6 +3,7 @@
   import { IN_WINDING } from '@pilgrim/core/stages/starting/overload-dial';
   import { heatAtDial } from '@pilgrim/core/stages/starting/trip-curve';
   import { onMount } from 'svelte';
+  import { inTurn } from '$lib/later.svelte';
   import { timeCurrentChart } from '$lib/charts/time-current-chart';
   import type { Handle } from '$lib/charts/handles';
   import type { JobStore } from '$lib/job/job-store.svelte';
@@ -15,7 +16,7 @@
   const DIAL_SHOWN = 5000;
 
   // Stored results leave the run-ups out; solving brings them.
-  onMount(() => store.warm());
+  onMount(() => inTurn(() => void store.warm()));
 
   const details = $derived(store.solution.details);
   const values = $derived(store.solution.values);

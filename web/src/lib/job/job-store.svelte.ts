@@ -114,15 +114,15 @@ export class JobStore implements FieldHost {
     }
   }
 
-  /** Starts the solver before the first keystroke needs it. */
-  warm(): void {
+  /** Starts the solver before the first keystroke needs it; comes back when it has answered. */
+  warm(): Promise<void> {
     if (!this.#solver.started) this.#solve();
+    return this.#solving;
   }
 
   /** A figure with its working, which the page did not bring. */
   async whole(id: string): Promise<AnyValue | undefined> {
-    this.warm();
-    await this.#solving;
+    await this.warm();
     return this.solution.values[id];
   }
 
@@ -325,8 +325,9 @@ export class JobStore implements FieldHost {
 
   #changed(): void {
     this.#dirty = true;
-    this.#keep();
+    // Worked out beside the page while it is kept.
     this.#solve();
+    this.#keep();
     if (this.saveState !== 'conflict') this.#saveIn(SAVE_AFTER);
   }
 

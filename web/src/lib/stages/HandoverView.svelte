@@ -2,6 +2,7 @@
   import Bench from '$lib/bench/Bench.svelte';
   import { selectionSheet } from '@pilgrim/core/solve/sheet';
   import { onMount } from 'svelte';
+  import { inTurn } from '$lib/later.svelte';
   import Cautions from '$lib/components/Cautions.svelte';
   import OptionsTable from '$lib/components/OptionsTable.svelte';
   import RulesPanel from '$lib/components/RulesPanel.svelte';
@@ -11,7 +12,7 @@
   let props: ViewProps = $props();
 
   // The page brings its own figures; the sheet needs those of all stages.
-  onMount(() => props.store.warm());
+  onMount(() => inTurn(() => void props.store.warm()));
 
   const { document, solution } = $derived(props.store);
   /** A figure of another stage that is always known says that all are there. */

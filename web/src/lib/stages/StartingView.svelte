@@ -5,6 +5,7 @@
   import type { Method } from '@pilgrim/core/stages/starting/feeds';
   import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
   import { onMount } from 'svelte';
+  import { inTurn } from '$lib/later.svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { bandChart, timeChart, torqueSpeedChart, transientChart } from '$lib/charts/start-charts';
   import Bench from '$lib/bench/Bench.svelte';
@@ -32,7 +33,7 @@
   const torque = (value: number): string => formatQuantity(value, 'torque', school);
 
   // Stored results leave the run-ups out; solving brings them.
-  onMount(() => store.warm());
+  onMount(() => inTurn(() => void store.warm()));
 
   let transient = $state.raw<TransientRun>();
   let transientFor = $state('');

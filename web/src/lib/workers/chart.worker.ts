@@ -6,7 +6,7 @@ import { minus } from '$lib/charts/colours';
 import { init } from '$lib/charts/echarts';
 import { gripLook, pixelOf, type Grip } from '$lib/charts/handles';
 
-/** A picture to draw; colours and family of the letters are the page’s. */
+/** A picture to draw. */
 export interface ChartQuestion {
   readonly id: number;
   /** An option of ECharts and the handles on it (`Grip`s) as JSON, which holds no functions. */
@@ -14,7 +14,6 @@ export interface ChartQuestion {
   readonly grips: string;
   readonly width: number;
   readonly height: number;
-  readonly look: { readonly card: string; readonly sea: string };
 }
 export interface ChartAnswer {
   readonly id: number;
@@ -35,13 +34,13 @@ function withMinus(axes: unknown): unknown {
   return Array.isArray(axes) ? axes.map((axis) => one(axis as Axis)) : axes && one(axes);
 }
 
-function svgOf({ option, width, height, grips, look }: ChartQuestion): string {
+function svgOf({ option, width, height, grips }: ChartQuestion): string {
   const chart = init(null, undefined, { renderer: 'svg', ssr: true, width, height });
   const told = JSON.parse(option) as EChartsCoreOption;
   chart.setOption({ ...told, xAxis: withMinus(told['xAxis']), yAxis: withMinus(told['yAxis']) });
   const points = JSON.parse(grips) as Grip[];
   if (points.length > 0) {
-    const elements = points.map((grip) => ({ ...gripLook(look), ...pixelOf(chart, grip) }));
+    const elements = points.map((grip) => ({ ...gripLook, ...pixelOf(chart, grip) }));
     chart.setOption({ graphic: { elements } });
   }
   const svg = chart.renderToSVGString();

@@ -37,20 +37,21 @@
   // A finding’s link leads to the very field.
   afterNavigate(({ to, type }) => {
     // The page brought the details of the stage it was opened at.
-    if (type !== 'enter') store.warm();
+    if (type !== 'enter') void store.warm();
     const target = to?.url.hash.slice(1);
     if (target) reach(target);
   });
 
   let showKeys = $state(false);
   let fetched = false;
-  /** The first sign of a person: figures and code of the other stages are there when they are looked at, server or not. */
+  /** The first sign of a person: figures, then code of the other stages are there when they are looked at, server or not. */
   function ahead(): void {
-    store.warm();
     if (fetched) return;
     fetched = true;
-    // What cannot be fetched now is asked for again when it is looked at.
-    for (const name of stageNames) void Promise.all([sheetOf(name), stageViews[name]()]).catch(() => undefined);
+    void store.warm().then(() => {
+      // What cannot be fetched now is asked for again when it is looked at.
+      for (const name of stageNames) void Promise.all([sheetOf(name), stageViews[name]()]).catch(() => undefined);
+    });
   }
 
   /** To what stands between the job and its decision: the next entry that is needed, else the sheet. */
@@ -154,7 +155,7 @@
 
   <InTurn><Spine stages={store.solution.stages} current={stage} {base} /></InTurn>
 
-  <main id="main" class="bench min-w-0 p-3" onfocusin={() => store.warm()}>
+  <main id="main" class="bench min-w-0 p-3" onfocusin={() => void store.warm()}>
     <div class="mb-2 flex flex-wrap items-baseline gap-x-3">
       <h1 class="text-lg font-bold">{stageTitles[stage]}</h1>
       <p class="text-sm text-quiet">{sheet.lead}</p>
