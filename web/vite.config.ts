@@ -2,7 +2,7 @@ import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
-import { codeSplitting } from './chunks';
+import { codeSplitting } from './chunks.ts';
 import { flowbiteTreeshake } from './flowbite-treeshake.js';
 
 export default defineConfig({

@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
   import { fieldId } from '$lib/job/reach';
-  import { stageTitles } from '@pilgrim/core/ground/stage-names';
+  import { stageTitles, type StageName } from '@pilgrim/core/ground/stage-names';
   import { fieldNames } from '$lib/job/sheets';
   import type { ViewProps } from '$lib/stages/views';
   import TableCard from './TableCard.svelte';
@@ -13,7 +12,10 @@
   const readings = $derived([...new Set(suspicions.flatMap((each) => each.readings.map(({ field }) => field)))]);
 
   let names = $state.raw<ReadonlyMap<string, string>>(new Map());
-  onMount(async () => (names = await fieldNames(stageTitles)));
+  $effect(() => {
+    const stages = [...new Set(readings.map((field) => field.split('.')[0] as StageName))];
+    if (stages.length > 0) void fieldNames(stageTitles, stages).then((all) => (names = all));
+  });
 
   const href = (field: string): string => `${base}/${field.split('.')[0] ?? ''}#${fieldId(field)}`;
   const nameOf = (field: string): string => names.get(field) ?? field;

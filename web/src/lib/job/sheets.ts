@@ -139,12 +139,14 @@ async function makeSheet(stage: StageName): Promise<Sheet> {
   return { lead, fields: [...own, ...rules, ...put], values };
 }
 
-/** What every place in the document is called on screen, by its path. */
-export async function fieldNames(titles: Readonly<Record<StageName, string>>): Promise<ReadonlyMap<string, string>> {
-  const stages = Object.keys(declared) as StageName[];
-  const sheets = await Promise.all(stages.map(sheetOf));
-  const named = sheets.flatMap(({ fields }, at) =>
-    fields.map(({ path, label }) => [path, `${titles[stages[at] ?? 'situation']}: ${label}`] as const),
+/** What places in the document are called on screen, by their path: every one, or those of some stages. */
+export async function fieldNames(
+  titles: Readonly<Record<StageName, string>>,
+  stages = Object.keys(declared) as readonly StageName[],
+): Promise<ReadonlyMap<string, string>> {
+  const sheets = await Promise.all(stages.map(async (stage) => ({ stage, ...(await sheetOf(stage)) })));
+  const named = sheets.flatMap(({ stage, fields }) =>
+    fields.map(({ path, label }) => [path, `${titles[stage]}: ${label}`] as const),
   );
   // A place that is asked in several ways is called by its first.
   return new Map(named.toReversed());
