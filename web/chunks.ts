@@ -18,7 +18,7 @@ const isJob = (id: string): boolean =>
 const isPage = (id: string): boolean => /\/routes\/.*\+(page|layout)\.(svelte|ts)$/.test(id);
 /** What screens are made of; what only some of them reckon with stays by itself. */
 const isScreen = (id: string): boolean => /\/web\/src\/|\/(flowbite|tailwind)/.test(id);
-const isStage = (id: string): boolean => /\/lib\/stages\/\w+View\.svelte$/.test(id);
+const isStage = (id: string): boolean => /\/lib\/stages\/\w+\/\w+View\.svelte$/.test(id);
 
 /** What names a whole set brings no more of it along than is used. */
 const isSet = (id: string): boolean => /\/flowbite-svelte(-icons)?\/dist\/.*index\.js$/.test(id);

@@ -3,8 +3,10 @@
 // Others use the machine too, and take two thirds of it in some hours. The limits are meant for a quiet one, so a fixed
 // piece of work is timed in the same pages: what is limited in milliseconds is counted in those of a quiet processor, and
 // one that is slow already is slowed down by so much less.
-const ROUNDS = 5;
-const KEYS = 14;
+/** Visits where each is short; five where each is long. */
+const VISITS = 10;
+const LONG_VISITS = 5;
+const KEYS = 28;
 /** Lighthouse slows the processor down as much for a middling telephone. */
 const SLOWED = 4;
 /** What a task may take before it is said to block. */
@@ -61,7 +63,7 @@ export async function navigation(browser, url, yardstick) {
   const context = await browser.newContext();
   const own = [];
   const bare = [];
-  for (let round = 0; round <= 2 * ROUNDS; round++) {
+  for (let round = 0; round <= VISITS; round++) {
     const both = [await visit(context, url), await visit(context, yardstick)];
     // The first fills the cache of the browser.
     if (round === 0) continue;
@@ -100,7 +102,7 @@ const REACH = 400;
 /** ms until the first figure follows the first key of a page, and a later one, medians of some visits. */
 export async function liveResult(browser, job) {
   const [cold, warm] = [[], []];
-  for (let round = 0; round < 2 * ROUNDS; round++) {
+  for (let round = 0; round < VISITS; round++) {
     const page = await browser.newPage();
     const slowness = await slownessOf(page);
     await page.goto(`${job}/load`);
@@ -131,7 +133,7 @@ export async function pictureWait(browser, job) {
   await page.locator('#field-load-torque').focus();
   const pieces = [];
   // A digit before the figure, and away again: the load changes every time.
-  for (let key = 0; key < 2 * KEYS; key++) {
+  for (let key = 0; key < KEYS; key++) {
     await page.keyboard.press('Home');
     await pressed(page, key % 2 === 0 ? '1' : 'Delete');
     await page.waitForTimeout(150);
@@ -165,6 +167,6 @@ async function blockedOnce(browser, url) {
 /** The median of some visits, each of a browser that has seen nothing yet. */
 export async function blocking(browser, url) {
   const visits = [];
-  while (visits.length < ROUNDS) visits.push(await blockedOnce(browser, url));
+  while (visits.length < LONG_VISITS) visits.push(await blockedOnce(browser, url));
   return median(visits);
 }

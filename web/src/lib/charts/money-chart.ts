@@ -35,7 +35,6 @@ function bandsOf(risk: Risk | undefined, colours: readonly string[]): EChartsCor
 /** What each option has cost after so many years, with the moments at which the best and another are even. */
 export function moneyChart({ costs, evens }: Comparison, currency: string, risk?: Risk): EChartsCoreOption {
   const { ink, line, copper, sea, quiet, font } = chartColours;
-  const axis = axisLook;
   const looks = [
     { color: sea, symbol: 'circle', type: 'solid' },
     { color: copper, symbol: 'rect', type: 'solid' },
@@ -53,7 +52,7 @@ export function moneyChart({ costs, evens }: Comparison, currency: string, risk?
     },
     grid: { left: 64, right: 24, top: 40, bottom: 40 },
     xAxis: {
-      ...axis,
+      ...axisLook,
       type: 'value',
       name: 'Years',
       nameLocation: 'middle',
@@ -61,7 +60,7 @@ export function moneyChart({ costs, evens }: Comparison, currency: string, risk?
       max: Math.max(...costs.flatMap(({ points }) => points.map(({ year }) => year))),
       splitLine: { show: false },
     },
-    yAxis: { ...axis, type: 'value', name: currency, min: 0, splitLine: { lineStyle: { color: line } } },
+    yAxis: { ...axisLook, type: 'value', name: currency, min: 0, splitLine: { lineStyle: { color: line } } },
     series: [
       ...bandsOf(
         risk,

@@ -43,7 +43,6 @@ export function profileChart(
 ): EChartsCoreOption {
   const { ink, line, copper, sea, quiet, font } = chartColours;
   const sorted = [...steps].sort((a, b) => a.flow - b.flow);
-  const axis = axisLook;
   const dashes = ['dashed', 'dotted', [8, 3, 2, 3], [2, 4], [12, 4], 'solid'] as const;
   const others = curves.filter(({ control }) => control !== 'speed' && control !== today);
   const styleOf = (control: string): { color: string; width: number; type: unknown } => {
@@ -71,9 +70,9 @@ export function profileChart(
     grid: { left: 46, right: 52, top: 76, bottom: 40 },
     xAxis: flowAxis(),
     yAxis: [
-      { ...axis, type: 'value', name: 'kW', min: 0, splitLine: { lineStyle: { color: line } } },
+      { ...axisLook, type: 'value', name: 'kW', min: 0, splitLine: { lineStyle: { color: line } } },
       {
-        ...axis,
+        ...axisLook,
         type: 'value',
         name: 'h a year',
         min: 0,
@@ -108,7 +107,6 @@ export function profileChart(
 /** Head of machine and system over the flow, at several speeds; the rows as points as large as their hours. */
 export function headChart(picture: NonNullable<Details['flowPicture']>): EChartsCoreOption {
   const { ink, line, copper, sea, quiet, font } = chartColours;
-  const axis = axisLook;
   const most = Math.max(1, ...picture.duty.map(({ hours }) => hours));
   const percent = (values: readonly number[]): number[][] =>
     picture.flows.flatMap((flow, at) => ((values[at] ?? 0) > 0 ? [[flow * 100, (values[at] ?? 0) * 100]] : []));
@@ -121,7 +119,7 @@ export function headChart(picture: NonNullable<Details['flowPicture']>): ECharts
     },
     grid: { left: 46, right: 48, top: 28, bottom: 40 },
     xAxis: flowAxis(),
-    yAxis: { ...axis, type: 'value', name: 'Head, %', min: 0, splitLine: { lineStyle: { color: line } } },
+    yAxis: { ...axisLook, type: 'value', name: 'Head, %', min: 0, splitLine: { lineStyle: { color: line } } },
     series: [
       ...picture.machine.map(({ speed, heads }) => ({
         name: `Machine at ${Math.round(speed * 100)} % speed`,

@@ -20,16 +20,16 @@ type View = Promise<{ default: Component<ViewProps> }>;
 
 /** How each stage is shown. Fetched with the stage, so that a first visit loads only one. */
 export const stageViews: Readonly<Record<StageName, () => View>> = {
-  situation: () => import('./SituationView.svelte'),
-  nameplate: () => import('./NameplateView.svelte'),
-  load: () => import('./LoadView.svelte'),
-  supply: () => import('./SupplyView.svelte'),
-  place: () => import('./PlaceView.svelte'),
-  profile: () => import('./ProfileView.svelte'),
-  starting: () => import('./StartingView.svelte'),
-  pick: () => import('./PickView.svelte'),
-  drive: () => import('./DriveView.svelte'),
-  protection: () => import('./ProtectionView.svelte'),
-  money: () => import('./MoneyView.svelte'),
-  handover: () => import('./HandoverView.svelte'),
+  situation: () => import('./situation/SituationView.svelte'),
+  nameplate: () => import('./nameplate/NameplateView.svelte'),
+  load: () => import('./load/LoadView.svelte'),
+  supply: () => import('./supply/SupplyView.svelte'),
+  place: () => import('./place/PlaceView.svelte'),
+  profile: () => import('./profile/ProfileView.svelte'),
+  starting: () => import('./starting/StartingView.svelte'),
+  pick: () => import('./pick/PickView.svelte'),
+  drive: () => import('./drive/DriveView.svelte'),
+  protection: () => import('./protection/ProtectionView.svelte'),
+  money: () => import('./money/MoneyView.svelte'),
+  handover: () => import('./handover/HandoverView.svelte'),
 };

@@ -43,15 +43,20 @@
   });
 
   let showKeys = $state(false);
+  /** ms without a key or a move after which the code of other stages holds nothing up. */
+  const LULL = 1000;
   let fetched = false;
+  let lull: ReturnType<typeof setTimeout> | undefined;
   /** The first sign of a person: figures, then code of the other stages are there when they are looked at, server or not. */
   function ahead(): void {
+    void store.warm();
     if (fetched) return;
-    fetched = true;
-    void store.warm().then(() => {
+    clearTimeout(lull);
+    lull = setTimeout(() => {
+      fetched = true;
       // What cannot be fetched now is asked for again when it is looked at.
       for (const name of stageNames) void Promise.all([sheetOf(name), stageViews[name]()]).catch(() => undefined);
-    });
+    }, LULL);
   }
 
   /** To what stands between the job and its decision: the next entry that is needed, else the sheet. */
