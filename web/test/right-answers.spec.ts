@@ -202,12 +202,21 @@ test('a page that cannot be reached says so, and comes at a click when the serve
   await expect(page.getByRole('article', { name: 'Selection sheet' })).toBeVisible();
 });
 
+/** Requests: the first solve asks for a handful, the code of eleven stages for some forty. */
+const MORE_THAN_A_SOLVE = 20;
+
 test('a picture that is first drawn while the server is away is there when it is back', async ({ page }) => {
   const base = await demoJob(page, 'P-214');
   await visit(page, `${base}/nameplate`);
   // The code of the stages is there, what draws the charts is not.
+  let [asked, open] = [0, 0];
+  page.on('request', () => {
+    asked++;
+    open++;
+  });
+  page.on('requestfinished', () => open--);
   await page.mouse.move(300, 300);
-  await page.waitForLoadState('networkidle');
+  await expect.poll(() => (asked > MORE_THAN_A_SOLVE ? open : NaN)).toBe(0);
   await page.route('**/_app/immutable/**', (route) => route.abort());
   await page.locator('[data-stage="load"]').click();
   const picture = page.locator('[data-drawn]').first();
