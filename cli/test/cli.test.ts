@@ -188,9 +188,9 @@ describe('pilgrim', () => {
       .map(([, id, label, unit, sheet]) => ({ id, label, unit, sheet }));
     expect(listed).toContainEqual({
       id: 'protection.overloadDial',
-      label: 'Overload set to',
+      label: 'Overload relay setting',
       unit: 'A',
-      sheet: 'Settings and wiring',
+      sheet: 'Protection and wiring',
     });
     expect(pilgrim(['values'], '').output()).toEqual(listed);
   });

@@ -9,6 +9,7 @@ import type { MotorNeed } from '../src/stages/pick/motor-rules.ts';
 import { rankDrives, type DriveNeed } from '../src/stages/pick/rank-drives.ts';
 import { rankMotors } from '../src/stages/pick/rank-motors.ts';
 import { siUnit } from '../src/ground/quantity/format.ts';
+import { withSymbol } from '../src/ground/term.ts';
 import { publishedValues } from '../src/solve/published.ts';
 import { demo as catalogue } from './demo.ts';
 
@@ -269,12 +270,15 @@ describe('the selection sheet', () => {
         expect(unit, id).toBe(declared?.kind === 'figure' ? siUnit(declared.dimension) : '');
       }
       const known = new Map(
-        Object.entries(solution.values).map(([id, value]) => [publishedValues.get(id)?.label, value]),
+        Object.entries(solution.values).map(([id, value]) => [
+          withSymbol(publishedValues.get(id) ?? { label: id }, job.school),
+          value,
+        ]),
       );
       for (const { title, rows } of sheet.sections) {
         expect(rows.length, title).toBeGreaterThan(0);
         // The bill names parts; sheet.test.ts holds it.
-        if (title === 'What it buys') continue;
+        if (title === 'Bill of materials') continue;
         for (const { label, text, origin } of rows) {
           const value = known.get(label);
           expect(value, label).toBeDefined();
@@ -302,6 +306,6 @@ describe('the selection sheet', () => {
 
   it('names rules of thumb that were set for the plant, so that who reads it knows', () => {
     const job = emptyJob({ ...bought, practice: { sizeMargin: '20 %' } });
-    expect(selectionSheet(job, solve(job, catalogue)).reasons.join()).toContain('Margin over the load 20');
+    expect(selectionSheet(job, solve(job, catalogue)).reasons.join()).toContain('Power margin over the load 20');
   });
 });

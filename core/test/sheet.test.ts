@@ -35,19 +35,19 @@ describe('the selection sheet', () => {
     });
     expect(sheet.sections.map(({ title }) => title)).toEqual([
       'Selection',
-      'Load and size',
-      'Supply and start',
-      'Drive, cable and settings',
-      'Settings and wiring',
-      'Energy and money',
-      'What it buys',
+      'Load and rating',
+      'Supply and starting',
+      'Drive and motor cable',
+      'Protection and wiring',
+      'Energy and economics',
+      'Bill of materials',
     ]);
     expect(rowsOf(named, 'Selection').slice(0, 2)).toEqual(['Motor | M 25', 'Drive | D 25']);
     expect(sheetOf({}).title).toBe('Untitled job');
   });
 
   it('lists what the option buys; a result of before there were bills has none', () => {
-    expect(rowsOf(named, 'What it buys')).toEqual([
+    expect(rowsOf(named, 'Bill of materials')).toEqual([
       'M 25 | 1000 USD',
       'D 25 | 2000 USD',
       'Installation of the drive | 1200 USD | 60.0 % of its price',
@@ -57,48 +57,48 @@ describe('the selection sheet', () => {
     const { bill, ...older } = details;
     expect(bill).toHaveLength(3);
     const sheet = selectionSheet(job, { ...solution, details: older as typeof details });
-    expect(sheet.sections.some(({ title }) => title === 'What it buys')).toBe(false);
+    expect(sheet.sections.some(({ title }) => title === 'Bill of materials')).toBe(false);
   });
   it('25 hp at 460 V by NEC 430.250: 34 A, 42.5 A of wire in 8 AWG, 90 A at most; 38 A into the drive want 47.5', () => {
-    expect(rowsOf(named, 'Settings and wiring')).toEqual([
-      'Motor current | 30.0 A',
-      'Drive current here | 40.0 A',
-      'Overload trip, at most by the code | 37.5 A',
-      'Overload setting in the drive | 30.0 A',
-      'Table full-load current | 34.0 A',
-      'Current for wires and device | 34.0 A',
-      'Conductor ampacity, at least | 42.5 A',
-      'Smallest conductor | 8 AWG copper',
-      'It carries here | 50.0 A',
-      'Branch device, at most | 90.0 A',
+    expect(rowsOf(named, 'Protection and wiring')).toEqual([
+      'Motor full-load current (FLA) | 30.0 A',
+      'Drive output current, derated | 40.0 A',
+      'Maximum overload trip current | 37.5 A',
+      'Drive motor-overload setting | 30.0 A',
+      'Table full-load current (FLC) | 34.0 A',
+      'Current for conductor/SCPD sizing | 34.0 A',
+      'Minimum conductor ampacity | 42.5 A',
+      'Minimum conductor size | 8 AWG copper',
+      'Corrected ampacity | 50.0 A',
+      'Branch device, maximum rating | 90.0 A',
       // 1.15 · 34 A; 1000 kVA of 5 % at 480 V; four of 8 AWG, 0.1464 in².
-      'Isolator, at least | 39.1 A',
-      'Short-circuit current at the bus | 24.1 kA',
-      'Grounding conductor | 8 AWG',
-      'Conduit | 3/4 in EMT',
-      'Drive input conductors, at least | 47.5 A',
-      'Smallest drive input conductor | 6 AWG copper',
+      'Disconnecting means, minimum | 39.1 A',
+      'Available fault current, bus | 24.1 kA',
+      'Equipment grounding conductor (EGC) | 8 AWG',
+      'Conduit trade size | 3/4 in EMT',
+      'Drive input ampacity, minimum | 47.5 A',
+      'Drive input conductor, min. size | 6 AWG copper',
     ]);
   });
 
   it('amounts carry the currency, torque and power both units', () => {
-    expect(rowsOf(named, 'Energy and money')).toContain('To buy and fit | 4200 USD');
+    expect(rowsOf(named, 'Energy and economics')).toContain('Installed cost | 4200 USD');
     // 70 lb·ft are 94.9 N·m, 25 hp 18.6 kW
-    expect(rowsOf(named, 'Load and size')).toContain('Torque at motor shaft | 70.0 lb·ft | 94.9 N·m');
-    expect(rowsOf(named, 'Load and size')).toContain('Standard size | 25 hp | 18.6 kW');
+    expect(rowsOf(named, 'Load and rating')).toContain('Torque at motor shaft | 70.0 lb·ft | 94.9 N·m');
+    expect(rowsOf(named, 'Load and rating')).toContain('Standard rating | 25 hp | 18.6 kW');
   });
 
   it('compares the options, marks the best of each measure and says what would turn it', () => {
     const { compared } = sheetOf(named);
     expect(compared.heads).toEqual(['A · Drive', 'B · Direct start (not taken)']);
-    expect(compared.rows.find(({ label }) => label === 'To buy and fit, USD')).toEqual({
-      label: 'To buy and fit, USD',
+    expect(compared.rows.find(({ label }) => label === 'Installed cost, USD')).toEqual({
+      label: 'Installed cost, USD',
       texts: ['4200', '1200'],
       best: [false, true],
     });
     expect(compared.rows.find(({ label }) => label === 'Drive')?.texts).toEqual(['D 25', '–']);
     expect(compared.rows.map(({ label }) => label)).not.toContain('Motor');
-    expect(compared.verdict[0]).toBe('A is best by “cost over the years counted”.');
+    expect(compared.verdict[0]).toBe('A is best by “life-cycle cost, undiscounted”.');
     expect(compared.verdict).toHaveLength(2);
     const stopped = sheetOf({ ...named, options: { A: {}, B: { starting: { method: 'star-delta' } } } });
     expect(stopped.compared.heads[1]).toBe('B · Star-delta start (stopped)');
@@ -118,7 +118,7 @@ describe('the selection sheet', () => {
       'drive',
     ]);
     expect(reasons[1]).toContain('M 25 dear');
-    expect(spaced(reasons[3] ?? '')).toContain('Margin over the load 5');
+    expect(spaced(reasons[3] ?? '')).toContain('Power margin over the load 5');
     expect(sheetOf(named).reasons.join()).not.toContain('Rules of thumb');
   });
 

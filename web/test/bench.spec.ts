@@ -11,15 +11,15 @@ const whole = async (what: Locator): Promise<void> => {
 
 const stages = [
   ['situation', 'situation.kind', 'Causes to check', ''],
-  ['nameplate', 'nameplate.power', 'Mounting', 'Rated torque'],
-  ['load', 'load.way', 'Torque against speed', 'Motor speed'],
-  ['supply', 'supply.voltage', 'From source to motor', 'Motor voltage for it'],
+  ['nameplate', 'nameplate.power', 'Mounting', 'Full-load torque'],
+  ['load', 'load.way', 'Torque against speed', 'Motor speed at this load'],
+  ['supply', 'supply.voltage', 'From source to motor', 'Motor rated voltage for this system'],
   ['place', 'place.ambient', 'Motor enclosures', 'Motor enclosure'],
-  ['profile', 'profile.control', 'Power against flow', 'Hours a year'],
-  ['starting', 'starting.speedControl', 'The start as it runs', 'Torque left over the load'],
-  ['pick', 'pick.prefer', 'Motors', 'Load on the motor'],
-  ['drive', 'drive.lead', 'Pictures of the drive', 'Overload used'],
-  ['protection', 'protection.device', 'Time against current', 'It carries here'],
+  ['profile', 'profile.control', 'Power against flow', 'Annual operating hours'],
+  ['starting', 'starting.speedControl', 'The start as it runs', 'Minimum accelerating torque margin'],
+  ['pick', 'pick.prefer', 'Motors', 'Motor load factor'],
+  ['drive', 'drive.lead', 'Pictures of the drive', 'Overload capacity used'],
+  ['protection', 'protection.device', 'Time against current', 'Corrected ampacity'],
   ['money', 'money.energyPrice', 'Cost over the years', 'Simple payback'],
 ] as const;
 
@@ -50,7 +50,7 @@ test('typing one figure changes readouts and picture; a missed limit is told in 
   await expect.poll(() => chart.innerHTML()).not.toBe(before);
   await page.getByRole('button', { name: 'Undo' }).click();
   await openStage(page, 'supply');
-  await page.getByText('Limits on starting').click();
+  await page.getByText('Starting limits').click();
   await fill(page, { 'supply.busDipLimit': '0.5 %' });
   const dip = page.locator('[data-value="supply.directBusDip"]');
   await expect(dip).toHaveAttribute('data-missed', 'true');

@@ -101,7 +101,7 @@ test('each way in asks only what it needs, and going back loses nothing', async 
 
 test('a plate that cannot be read is recovered by measuring, never passed off as known', async ({ page }) => {
   await startJob(page, 'replace', 'T-313', 'Old rope drive');
-  await page.getByText('The plate is missing or cannot be read').click();
+  await page.getByText('Nameplate missing or unreadable').click();
   await field(page, 'nameplate.unreadable').check();
   await fill(page, { 'nameplate.measuredShaftHeight': '6.25 in', 'nameplate.measuredShaftDiameter': '1.625 in' });
   await expect(figure(page, 'nameplate.recoveredFrame')).toContainText('254T');

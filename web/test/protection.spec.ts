@@ -272,5 +272,5 @@ test('where Pilgrim itself chose a drive, no relay and no contactor are asked ab
   await expect(field(page, 'protection.ambient')).toBeVisible();
   for (const path of ['protection.dial', 'protection.consequence', 'protection.control', 'protection.rating'])
     await expect(field(page, path)).toHaveCount(0);
-  await expect(page.getByText('Lead from drive to motor')).toBeVisible();
+  await expect(page.getByText('Motor cable of the drive')).toBeVisible();
 });

@@ -35,7 +35,7 @@ async function fanJob(page: Page, tag: string): Promise<void> {
 }
 
 async function dataSheet(page: Page, figures: Readonly<Record<string, string>>): Promise<void> {
-  await page.getByText('From the motor’s data sheet').click();
+  await page.getByText('Motor data sheet').click();
   await fill(page, figures);
 }
 

@@ -240,7 +240,7 @@ test('a machine’s curve is pasted, and every way to control the flow is drawn 
   const throttle = page.locator('[data-control="throttle"]');
   await page.getByText('The figures of the curves, kW').click();
   const before = await throttle.innerText();
-  await page.locator('summary', { hasText: 'Curve of the machine' }).click();
+  await page.locator('summary', { hasText: 'Machine curve' }).click();
   await page.getByLabel('Paste points').fill('Q (m³/h); H (m); eff (%)\n0; 60; 2\n50; 55; 60\n100; 40; 78\nrest');
   await page.getByRole('button', { name: 'Take the points' }).click();
   await expect(page.getByText('3 points read. 1 lines')).toBeVisible();

@@ -1,4 +1,5 @@
 import { siUnit } from '../ground/quantity/format.ts';
+import { bothTerms } from '../ground/term.ts';
 import { publishedValues } from '../solve/published.ts';
 
 export interface ListedValue {
@@ -14,7 +15,7 @@ export interface ListedValue {
 export const valueList = (): ListedValue[] =>
   [...publishedValues].map(([id, value]) => ({
     id,
-    label: value.label,
+    label: bothTerms(value.label),
     unit: value.kind === 'figure' ? siUnit(value.dimension) : '',
     sheet: value.sheet ?? '',
   }));

@@ -1,4 +1,5 @@
 import type { Dimension } from './quantity/units.ts';
+import type { Term } from './term.ts';
 
 /** How a typed quantity is read, and between which SI limits it is believable. */
 export interface FieldSpec {
@@ -17,7 +18,8 @@ export type Asked = (look: Look) => boolean;
 
 /** How a field stands on its sheet. */
 export interface Shown {
-  readonly label: string;
+  /** The standard noun phrase; makes sense on paper, alone. */
+  readonly label: Term;
   /** What the empty field shows; the example where nothing else is said. */
   readonly hint?: string;
   /** Fields of one group fold away together under this title. */
@@ -25,7 +27,7 @@ export interface Shown {
   /** When it is asked; always where nothing is said. */
   readonly asked?: Asked;
   /** The same place asked in other words. */
-  readonly also?: readonly { readonly label: string; readonly hint?: string; readonly asked: Asked }[];
+  readonly also?: readonly { readonly label: Term; readonly hint?: string; readonly asked: Asked }[];
   /** What its column is called in a list of motors, the label by default, and other headings people give it. */
   readonly headings?: readonly [string, ...string[]];
   /** What it means, for the JSON Schema. */
@@ -40,7 +42,7 @@ export interface QuantityField extends FieldSpec, Shown {
 export interface ListField extends QuantityField {
   readonly list: true;
 }
-type Options<Name extends string> = readonly (readonly [Name, string])[];
+type Options<Name extends string> = readonly (readonly [Name, Term])[];
 /** One of several; `usual` until something else is chosen. */
 export interface ChoiceField<Name extends string = string> extends Shown {
   readonly kind: 'choice';

@@ -16,16 +16,16 @@ export const stageNames = [
 export type StageName = (typeof stageNames)[number];
 
 export const stageTitles: Readonly<Record<StageName, string>> = {
-  situation: 'Situation',
+  situation: 'Task',
   nameplate: 'Nameplate',
   load: 'Load',
   supply: 'Supply',
-  place: 'Place',
+  place: 'Environment',
   profile: 'Speed profile',
   starting: 'Starting',
-  pick: 'Pick',
-  drive: 'Drive & motor',
+  pick: 'Selection',
+  drive: 'Drive',
   protection: 'Protection & wiring',
-  money: 'Money',
-  handover: 'Hand-over',
+  money: 'Economics',
+  handover: 'Documents',
 };

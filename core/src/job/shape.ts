@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { bothTerms } from '../ground/term.ts';
 import type {
   ChoiceField,
   Field,
@@ -38,7 +39,7 @@ function schemaOf(field: Field): z.ZodType {
   switch (field.kind) {
     case 'quantity':
       return typed.describe(
-        `${field.note ?? field.label}: ${field.dimension}${field.list ? ' list' : ''}, for example ${field.example}`,
+        `${field.note ?? bothTerms(field.label)}: ${field.dimension}${field.list ? ' list' : ''}, for example ${field.example}`,
       );
     case 'choice':
       return z.enum(field.options.map(([name]) => name)).default(field.usual);
@@ -65,6 +66,6 @@ export const shapeOf = <Fields extends Readonly<Record<string, Field>>>(fields: 
   Object.fromEntries(
     Object.entries<Field>(fields).map(([name, field]) => [
       name,
-      field.kind === 'quantity' ? schemaOf(field) : schemaOf(field).describe(field.note ?? field.label),
+      field.kind === 'quantity' ? schemaOf(field) : schemaOf(field).describe(field.note ?? bothTerms(field.label)),
     ]),
   ) as ShapeOf<Fields>;

@@ -1,4 +1,5 @@
 import type { Field, Fields } from '../ground/field.ts';
+import { bothTerms } from '../ground/term.ts';
 import { checkField } from '../ground/read-field.ts';
 import { fields as plateFields } from '../stages/nameplate/fields.ts';
 import { issuesOf } from '../job/job.ts';
@@ -30,7 +31,7 @@ export const columns: readonly Column[] = [
   column('location', 'Location', 'place', 'area', 'building', 'where'),
   column('state', 'State', 'status'),
   column('school', 'Rules', 'school', 'standard'),
-  ...Object.entries<Field>(plateFields).map(([name, { label, headings: [title = label, ...also] = [] }]) =>
+  ...Object.entries<Field>(plateFields).map(([name, { label, headings: [title = bothTerms(label), ...also] = [] }]) =>
     column(`plate.${name}`, title, ...also),
   ),
   column('runningCurrent', 'Running current', 'measured current', 'measured amps', 'running amps'),

@@ -8,6 +8,7 @@ import type { School } from '../ground/quantity/units.ts';
 import type { AnyValue } from '../stages/stage.ts';
 import { formatNumber } from '../ground/quantity/format.ts';
 import { misfitsOf, type Outlines } from '../stages/nameplate/outline.ts';
+import { termIn } from '../ground/term.ts';
 import { isExplosionProtected } from '../stages/nameplate/enclosure.ts';
 
 export interface Difference {
@@ -156,17 +157,17 @@ const codes: readonly (readonly [Code, string, (x: string, y: string) => Weighed
   ],
   [
     'bearingDriveEnd',
-    'Bearing, drive end',
+    'Drive-end bearing',
     (x, y) =>
       /^N/.test(x) && !/^N/.test(y)
         ? ['Ball instead of roller: it may not carry the belt.', 'caution']
         : ['Another bearing: stock the right spare.', 'note'],
   ],
-  ['bearingOppositeEnd', 'Bearing, opposite end', () => ['Another bearing: stock the right spare.', 'note']],
-  ['duty', 'Duty', () => ['Another duty: only S1 or CONT may be loaded continuously.', 'caution']],
+  ['bearingOppositeEnd', 'Opposite-drive-end bearing', () => ['Another bearing: stock the right spare.', 'note']],
+  ['duty', 'Duty type', () => ['Another duty: only S1 or CONT may be loaded continuously.', 'caution']],
   [
     'inverter',
-    'Said about drives',
+    'Inverter-duty marking',
     (_, y) =>
       y === ''
         ? ['The new plate promises nothing about a drive.', 'caution']
@@ -186,9 +187,13 @@ const differs = (what: string, old: string, fresh: string, [entails, weight]: We
 
 type Values = ReturnType<typeof decode>['values'];
 
-function compareFigure(name: Name, entails: Entails<number>, a: Values, b: Values): Verdict | undefined {
+function compareFigure(
+  name: Name,
+  entails: Entails<number>,
+  { a, b, school }: { readonly a: Values; readonly b: Values; readonly school: School },
+): Verdict | undefined {
   const [x, y]: readonly (AnyValue | undefined)[] = [a[name], b[name]];
-  const label = declared[name].label;
+  const label = termIn(declared[name].label, school);
   if (!x && !y) return undefined;
   if (!x || !y) return differs(label, x?.text ?? NOT_THERE, y?.text ?? NOT_THERE, ONE_ONLY);
   const ratio = Number(y.value) / Number(x.value);
@@ -217,7 +222,9 @@ export function comparePlates(first: Side, second: Side): Comparison {
   const b = decode(second);
   const outlines = { old: a.outline, fresh: b.outline, misfits: misfitsOf(a.outline, b.outline, first.school) };
   const verdicts = [
-    ...figures.map(([name, entails]) => compareFigure(name, entails, a.values, b.values)),
+    ...figures.map(([name, entails]) =>
+      compareFigure(name, entails, { a: a.values, b: b.values, school: first.school }),
+    ),
     ...codes.map((code) => compareCode(code, first.plate, second.plate)),
     ...outlines.misfits.map(({ what, text }) =>
       differs(`Mounting: ${what}`, '', '', [`${capital(text)}: base, coupling or guard must be changed.`, 'caution']),

@@ -4,6 +4,7 @@ import { formatNumber, formatQuantity } from '../ground/quantity/format.ts';
 import type { AnyValue } from '../stages/stage.ts';
 import { letters, type Letter } from '../job/places.ts';
 import type { School } from '../ground/quantity/units.ts';
+import { termIn } from '../ground/term.ts';
 import { publishedValues } from './published.ts';
 import {
   discountedPayback,
@@ -108,7 +109,7 @@ const SAME = 1e-3;
 /** What differs between the options, which is best by which measure, and what would turn it. */
 export function compareOptions(options: readonly Compared[], school: School, horizon: Horizon): OptionComparison {
   const { years } = horizon;
-  const rows = measured.flatMap(([id, measure]) => rowOf(id, measure, options));
+  const rows = measured.flatMap(([id, measure]) => rowOf(id, measure, options, school));
   const running = options.filter(({ stopped }) => !stopped);
   const by = ['money.lifeCost', 'money.firstCost'].find((id) => running.some(({ values }) => values[id]));
   const winner = by === undefined ? undefined : leastOf(running, by);
@@ -191,7 +192,7 @@ function evenOf(winner: Compared, other: Compared, years: number): OptionCompari
   return [{ options: [winner.letter, other.letter], year, cost: first + yearly * year }];
 }
 
-function rowOf(id: string, measure: Row['measure'], options: readonly Compared[]): Row[] {
+function rowOf(id: string, measure: Row['measure'], options: readonly Compared[], school: School): Row[] {
   const known = options.filter(({ values }) => values[id]);
   if (known.length === 0) return [];
   const texts = Object.fromEntries(known.map(({ letter, values }) => [letter, values[id]?.text ?? '']));
@@ -199,7 +200,7 @@ function rowOf(id: string, measure: Row['measure'], options: readonly Compared[]
   return [
     {
       id,
-      label: publishedValues.get(id)?.label ?? id,
+      label: termIn(publishedValues.get(id)?.label ?? id, school),
       texts,
       differs,
       ...(measure ? { measure } : {}),

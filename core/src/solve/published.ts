@@ -66,8 +66,7 @@ export const publishedValues: ReadonlyMap<string, DeclaredValue> = new Map([
   ),
   ...Object.entries<DeclaredValue>(starterValues).map(([name, value]) => [starterIds[name] ?? '', value] as const),
   ...Object.entries<DeclaredValue>(protection).map(
-    ([name, { sheet: _sheet, heading: _heading, ...value }]) =>
-      [otherIds[name] ?? '', { ...value, label: `${value.label}, by the other school` }] as const,
+    ([name, { sheet: _sheet, heading: _heading, ...value }]) => [otherIds[name] ?? '', value] as const,
   ),
 ]);
 

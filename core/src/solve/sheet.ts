@@ -1,5 +1,6 @@
 import type { Finding } from '../ground/finding.ts';
 import { formatNumber } from '../ground/quantity/format.ts';
+import { withSymbol } from '../ground/term.ts';
 import type { Job } from '../job/job.ts';
 import { letters } from '../job/places.ts';
 import type { Solution } from './solution.ts';
@@ -63,10 +64,10 @@ export interface SelectionSheet {
 }
 
 /** What stands in a chapter: its values in the order of the stages, and what was picked before all others. */
-function rowsOf(section: string, { values }: Solution, currency: string): SheetRow[] {
-  const rows = [...publishedValues].flatMap(([id, { label, sheet }]) => {
+function rowsOf(section: string, { values }: Solution, { currency, school }: Job): SheetRow[] {
+  const rows = [...publishedValues].flatMap(([id, declared]) => {
     const value = values[id];
-    return sheet === section && value ? [{ id, row: row(label, value, currency) }] : [];
+    return declared.sheet === section && value ? [{ id, row: row(withSymbol(declared, school), value, currency) }] : [];
   });
   const picked = (id: string): number => (section === 'Selection' && id.startsWith('pick.') ? 0 : 1);
   return rows.toSorted((a, b) => picked(a.id) - picked(b.id)).map((each) => each.row);
@@ -141,8 +142,8 @@ export function selectionSheet(job: Job, solution: Solution): SelectionSheet {
     decision: values['handover.decision']?.text ?? '',
     ready: solution.stages.handover.state !== 'stop' && solution.stages.handover.summary !== '',
     sections: [
-      ...sheetSections.map((title) => ({ title, rows: rowsOf(title, solution, job.currency) })),
-      { title: 'What it buys', rows: billRows(solution, job.currency) },
+      ...sheetSections.map((title) => ({ title, rows: rowsOf(title, solution, job) })),
+      { title: 'Bill of materials', rows: billRows(solution, job.currency) },
     ].filter((section) => section.rows.length > 0),
     compared: comparedOf(solution, job.currency),
     settings: settingsOf(solution),

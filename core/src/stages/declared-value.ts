@@ -1,21 +1,24 @@
 import type { Dimension } from '../ground/quantity/units.ts';
+import type { Term } from '../ground/term.ts';
 import type { Value } from '../ground/value.ts';
 
 /** Chapters of the selection sheet, in their order. */
 export const sheetSections = [
   'Selection',
-  'Load and size',
-  'Old or kept motor, by its plate',
-  'Supply and start',
-  'Drive, cable and settings',
-  'Settings and wiring',
-  'Energy and money',
+  'Load and rating',
+  'Existing motor, from nameplate',
+  'Supply and starting',
+  'Drive and motor cable',
+  'Protection and wiring',
+  'Energy and economics',
 ] as const;
 type SheetSection = (typeof sheetSections)[number];
 
 interface Declared {
-  /** What it is called on screen and paper. */
-  readonly label: string;
+  /** The standard noun phrase; makes sense on paper, alone. */
+  readonly label: Term;
+  /** Stands behind the label in tables and on papers; empty where a system of standards has none. */
+  readonly symbol?: Term;
   /** Known whatever is missing. */
   readonly always?: true;
   /** Where it stands on the selection sheet; not on it where nothing is said. */
@@ -38,10 +41,10 @@ export type DeclaredValue = DeclaredFigure | DeclaredPhrase;
 
 export const figure = <const Said extends More = object>(
   dimension: Dimension,
-  label: string,
+  label: Term,
   more?: Said,
 ): DeclaredFigure & Said => ({ kind: 'figure', dimension, label, ...(more as Said) });
-export const phrase = <const Said extends More = object>(label: string, more?: Said): DeclaredPhrase & Said => ({
+export const phrase = <const Said extends More = object>(label: Term, more?: Said): DeclaredPhrase & Said => ({
   kind: 'phrase',
   label,
   ...(more as Said),

@@ -1,13 +1,13 @@
 import { TURN } from '../../ground/constants.ts';
-import { choice, flag, is, line, list, named, perOption, quantity, rows, type Asked } from '../../ground/field.ts';
+import { choice, flag, is, line, list, perOption, quantity, rows, type Asked } from '../../ground/field.ts';
 
 const pump: Asked = is('load.machine', 'pump');
 const brakes: Asked = (look) => look('starting.braking') === 'chopper' || Boolean(look('drive.stopTime'));
 const analog = is('drive.reference', '4–20 mA', '0–10 V');
 
-const CABLE = 'Cable, winding and filter';
+const CABLE = 'Motor cable, winding and filter';
 const LINE = 'Line side and harmonics';
-const SPEEDS = 'Speeds and machine';
+const SPEEDS = 'Speed range and machine';
 const STOP = 'Ramps and stopping';
 const CONTROL = 'Control';
 
@@ -16,49 +16,49 @@ export const lead = 'What the drive must carry, what the cable does to the windi
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {
   lead: quantity('altitude', {
-    label: 'Cable to the motor',
+    label: 'Motor cable length',
     min: 0.3,
     max: 5000,
     example: '210 ft or 64 m',
     note: 'Length of the cable from drive to motor; of all of them together where several motors hang on one drive',
   }),
-  stopTime: quantity('duration', { label: 'Must stop within', min: 0.1, max: 3600, example: '10 s' }),
+  stopTime: quantity('duration', { label: 'Required stopping time', min: 0.1, max: 3600, example: '10 s' }),
   ...perOption({
     filter: choice(
       [
-        ['auto', 'As the winding needs'],
+        ['auto', 'As the winding requires'],
         ['none', 'None'],
         ['reactor', 'Output reactor'],
         ['dV/dt', 'dV/dt filter'],
         ['sine', 'Sine filter'],
       ],
-      { label: 'Filter at its output', usual: 'auto' },
+      { label: 'Output filter', usual: 'auto' },
     ),
     lineSide: choice(
       [
-        ['auto', 'As the network needs'],
-        ['none', 'Nothing'],
-        ['choke 3 %', 'Choke of 3 %'],
-        ['choke 5 %', 'Choke of 5 %, or in the dc link'],
-        ['passive filter', 'Passive filter'],
-        ['12-pulse', '12-pulse'],
-        ['18-pulse', '18-pulse'],
+        ['auto', 'As the supply system requires'],
+        ['none', 'None'],
+        ['choke 3 %', '3 % line reactor'],
+        ['choke 5 %', '5 % line reactor or DC choke'],
+        ['passive filter', 'Passive harmonic filter'],
+        ['12-pulse', '12-pulse rectifier'],
+        ['18-pulse', '18-pulse rectifier'],
         ['active front end', 'Active front end'],
       ],
-      { label: 'At its input', usual: 'auto' },
+      { label: 'Line reactor or front end', usual: 'auto' },
     ),
     cooling: choice(
       [
-        ['auto', 'As plate or catalogue say'],
-        ['own fan', 'Fan on its shaft'],
-        ['blower', 'Blower of its own'],
+        ['auto', 'As nameplate or catalogue'],
+        ['own fan', 'Shaft-mounted fan (IC411)'],
+        ['blower', 'Separate blower (IC416)'],
       ],
-      { label: 'Motor cooled by', usual: 'auto' },
+      { label: 'Motor cooling (IC code)', usual: 'auto' },
     ),
-    carrier: quantity('carrier', { label: 'Carrier frequency', min: 500, max: 20_000, example: '4 kHz' }),
+    carrier: quantity('carrier', { label: 'Switching frequency', min: 500, max: 20_000, example: '4 kHz' }),
   }),
   windingPeak: quantity('voltage', {
-    label: 'Winding bears peaks of',
+    label: 'Winding peak-voltage withstand',
     min: 300,
     max: 10_000,
     example: '1426 V, by its data sheet',
@@ -66,17 +66,23 @@ export const fields = {
     group: CABLE,
     note: 'Peak voltage the winding bears by its data sheet',
   }),
-  leadKind: choice(named('shielded', 'plain'), { label: 'Cable is', usual: 'shielded', group: CABLE }),
+  leadKind: choice(
+    [
+      ['shielded', 'Shielded'],
+      ['plain', 'Unshielded'],
+    ],
+    { label: 'Motor cable type', usual: 'shielded', group: CABLE },
+  ),
   ...perOption({
     riseTime: quantity('riseTime', {
-      label: 'Rise time of its edges',
+      label: 'Voltage rise time',
       min: 5e-9,
       max: 1e-5,
       example: '0.1 µs',
       group: CABLE,
     }),
     motors: quantity('count', {
-      label: 'Motors on this drive',
+      label: 'Number of motors on the drive',
       min: 1,
       max: 40,
       example: '1 motor',
@@ -84,9 +90,9 @@ export const fields = {
       group: CABLE,
     }),
   }),
-  fluted: flag({ label: 'A bearing of it was fluted before', group: CABLE }),
+  fluted: flag({ label: 'Previous bearing fluting', group: CABLE }),
   demandCurrent: quantity('current', {
-    label: 'Demand current there',
+    label: 'Maximum demand load current I_L',
     min: 1,
     max: 100_000,
     example: '1200 A',
@@ -94,14 +100,14 @@ export const fields = {
     note: 'Mean of the twelve monthly highest demands at the point of common coupling, A at the supply’s voltage',
   }),
   otherDrives: quantity('current', {
-    label: 'Other drives there, together',
+    label: 'Other drives, total current',
     min: 0,
     max: 100_000,
     example: '260 A',
     group: LINE,
   }),
   otherDistortion: quantity('fraction', {
-    label: 'Their distortion',
+    label: 'Other drives, current THD',
     min: 0,
     max: 1.5,
     example: '45 %',
@@ -109,21 +115,21 @@ export const fields = {
   }),
   earthing: choice(
     [
-      ['solid', 'Star point earthed'],
-      ['corner', 'One corner earthed'],
-      ['unearthed', 'Not earthed, or by a resistor'],
+      ['solid', { NEMA: 'Solidly grounded wye', IEC: 'Star point earthed' }],
+      ['corner', { NEMA: 'Corner-grounded delta', IEC: 'Phase conductor earthed' }],
+      ['unearthed', { NEMA: 'Ungrounded or resistance-grounded', IEC: 'Unearthed or impedance-earthed' }],
     ],
-    { label: 'Supply is', usual: 'solid', group: LINE },
+    { label: { NEMA: 'System grounding', IEC: 'System earthing' }, usual: 'solid', group: LINE },
   ),
   resonances: list('frequency', {
-    label: 'Resonances to skip',
+    label: 'Resonance frequencies to skip',
     min: 1,
     max: 200,
     example: '23/41 Hz',
     group: SPEEDS,
   }),
   leastFlow: quantity('fraction', {
-    label: 'Least flow of the pump',
+    label: 'Minimum flow',
     min: 0.01,
     max: 1,
     example: '30 %',
@@ -131,7 +137,7 @@ export const fields = {
     asked: pump,
   }),
   machineSpeed: quantity('speed', {
-    label: 'Machine bears, at the motor',
+    label: 'Speed limit of the machine, at motor',
     min: 10 * TURN,
     max: 20_000 * TURN,
     example: '2100 rpm',
@@ -140,19 +146,19 @@ export const fields = {
   }),
   ...perOption({
     deltaAbove: flag({
-      label: 'Connected in delta, full torque to √3 of its frequency',
+      label: 'Delta connection, torque to √3 × fₙ',
       note: 'The winding is connected for 1/√3 of the supply (230 V delta on 400 V), so that it keeps its flux to 87 of 50 Hz',
       group: SPEEDS,
     }),
     leastFrequency: quantity('frequency', {
-      label: 'Lowest frequency',
+      label: 'Minimum frequency',
       min: 0,
       max: 200,
       example: '15 Hz',
       group: SPEEDS,
     }),
     mostFrequency: quantity('frequency', {
-      label: 'Highest frequency',
+      label: 'Maximum frequency',
       min: 5,
       max: 400,
       example: '60 Hz',
@@ -160,7 +166,7 @@ export const fields = {
     }),
   }),
   stopEvery: quantity('duration', {
-    label: 'It is stopped every',
+    label: 'Stopping interval',
     min: 1,
     max: 604_800,
     example: '120 s',
@@ -168,7 +174,7 @@ export const fields = {
     asked: brakes,
   }),
   pipeLength: quantity('altitude', {
-    label: 'Pipe to the first vessel',
+    label: 'Pipe length to first vessel',
     min: 1,
     max: 100_000,
     example: '1800 ft or 550 m',
@@ -177,42 +183,42 @@ export const fields = {
   }),
   ...perOption({
     stopRamp: quantity('duration', {
-      label: 'Ramp down',
+      label: 'Deceleration ramp',
       min: 0.1,
       max: 3600,
       example: '10 s',
       group: STOP,
     }),
     resistor: quantity('resistance', {
-      label: 'Brake resistor',
+      label: 'Braking resistor',
       min: 0.1,
       max: 10_000,
       example: '22 Ω',
       group: STOP,
       asked: brakes,
     }),
-    dcBrake: flag({ label: 'Braked by dc in its winding', group: STOP }),
+    dcBrake: flag({ label: 'DC injection braking', group: STOP }),
     command: choice(
       [
-        ['three-wire', 'Start and stop buttons'],
-        ['two-wire', 'A contact that stays closed'],
-        ['keypad', 'Its keypad'],
+        ['three-wire', 'Three-wire, start and stop buttons'],
+        ['two-wire', 'Two-wire, maintained contact'],
+        ['keypad', 'Keypad'],
         ['fieldbus', 'Fieldbus'],
       ],
-      { label: 'Started by', usual: 'three-wire', group: CONTROL },
+      { label: 'Start command', usual: 'three-wire', group: CONTROL },
     ),
     reference: choice(
       [
-        ['keypad', 'Its keypad'],
+        ['keypad', 'Keypad'],
         ['4–20 mA', '4–20 mA'],
         ['0–10 V', '0–10 V'],
         ['fieldbus', 'Fieldbus'],
-        ['PID', 'Its own controller, from a transmitter'],
+        ['PID', 'Internal PID controller, transmitter'],
       ],
-      { label: 'Speed told by', usual: '4–20 mA', group: CONTROL },
+      { label: 'Speed reference', usual: '4–20 mA', group: CONTROL },
     ),
     referenceLow: quantity('frequency', {
-      label: 'Lowest signal means',
+      label: 'Frequency at minimum signal',
       min: 0,
       max: 400,
       example: '0 Hz',
@@ -220,7 +226,7 @@ export const fields = {
       asked: analog,
     }),
     referenceHigh: quantity('frequency', {
-      label: 'Highest signal means',
+      label: 'Frequency at maximum signal',
       min: 1,
       max: 400,
       example: '60 Hz',
@@ -229,26 +235,26 @@ export const fields = {
     }),
     lostReference: choice(
       [
-        ['trip', 'Stop and tell'],
-        ['hold', 'Go on as before'],
-        ['lowest', 'Go to the lowest speed'],
+        ['trip', 'Trip'],
+        ['hold', 'Hold last speed'],
+        ['lowest', 'Minimum speed'],
       ],
-      { label: 'If the signal is lost', usual: 'trip', group: CONTROL },
+      { label: 'Loss-of-reference action', usual: 'trip', group: CONTROL },
     ),
     restart: choice(
       [
-        ['no', 'Waits to be started'],
-        ['yes', 'Starts by itself'],
+        ['no', 'Disabled'],
+        ['yes', 'Enabled'],
       ],
-      { label: 'When power comes back', usual: 'no', group: CONTROL },
+      { label: 'Automatic restart', usual: 'no', group: CONTROL },
     ),
-    safeOff: flag({ label: 'Emergency stop by safe torque off', group: CONTROL }),
-    bypass: flag({ label: 'Contactors lead around it', note: 'The motor can be run on the line', group: CONTROL }),
+    safeOff: flag({ label: 'Emergency stop by STO', group: CONTROL }),
+    bypass: flag({ label: 'Bypass contactor', note: 'The motor can be run on the line', group: CONTROL }),
     /** What the person at the keypad has set, as it stands there. */
     asSet: rows(
       60,
-      { setting: line(60, { label: 'Setting', usual: '' }), value: line(60, { label: 'As set', usual: '' }) },
-      { label: 'As set', note: 'What was set in the drive, by the id of each setting' },
+      { setting: line(60, { label: 'Setting', usual: '' }), value: line(60, { label: 'As left', usual: '' }) },
+      { label: 'As-left settings', note: 'What was set in the drive, by the id of each setting' },
     ),
   }),
 };

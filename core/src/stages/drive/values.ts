@@ -3,48 +3,57 @@ import { figure, phrase, type ValuesOf } from '../declared-value.ts';
 /** What this stage works out, in the order it is shown. */
 export const values = {
   /** Whether this motor may run on this drive over this cable. */
-  verdict: phrase('Motor on this drive', { sheet: 'Drive, cable and settings' }),
-  requiredCurrent: figure('current', 'Current needed for good', { sheet: 'Drive, cable and settings' }),
-  availableCurrent: figure('current', 'Current it gives here', { sheet: 'Drive, cable and settings' }),
+  verdict: phrase('Motor and drive compatibility', { sheet: 'Drive and motor cable' }),
+  requiredCurrent: figure('current', 'Required continuous current', { sheet: 'Drive and motor cable' }),
+  availableCurrent: figure('current', 'Available continuous current', { sheet: 'Drive and motor cable' }),
   /** Highest of breaking away, ramp, overload and cycle, of what the drive bears for that time. */
-  overloadUsed: figure('fraction', 'Overload used', { sheet: 'Drive, cable and settings' }),
-  controlMode: phrase('Way of control', { sheet: 'Drive, cable and settings' }),
+  overloadUsed: figure('fraction', 'Overload capacity used', { sheet: 'Drive and motor cable' }),
+  controlMode: phrase('Control mode', { sheet: 'Drive and motor cable' }),
   /** Speed of the motor’s shaft. */
-  leastSpeed: figure('speed', 'Lowest speed', { sheet: 'Drive, cable and settings', heading: 'Speed range' }),
-  leastReason: phrase('Limited there by'),
-  mostSpeed: figure('speed', 'Highest speed', { sheet: 'Drive, cable and settings' }),
-  mostReason: phrase('Limited above by'),
-  riseTime: figure('riseTime', 'Rise time of the edges', { heading: 'Cable and winding' }),
+  leastSpeed: figure('speed', 'Minimum speed', { sheet: 'Drive and motor cable', heading: 'Speed range' }),
+  leastReason: phrase('Limiting factor, minimum speed'),
+  mostSpeed: figure('speed', 'Maximum speed', { sheet: 'Drive and motor cable' }),
+  mostReason: phrase('Limiting factor, maximum speed'),
+  riseTime: figure('riseTime', 'Voltage rise time', { heading: 'Cable and winding' }),
   /** From which on a step is reflected whole. */
-  criticalLength: figure('altitude', 'Cable that reflects all'),
+  criticalLength: figure('altitude', 'Critical cable length'),
   /** Line to line at the motor’s terminals, without a filter. */
-  peakVoltage: figure('voltage', 'Peak at the winding, no filter', { sheet: 'Drive, cable and settings' }),
-  windingWithstand: figure('voltage', 'The winding bears', { sheet: 'Drive, cable and settings' }),
-  filter: phrase('Filter at the output', { sheet: 'Drive, cable and settings' }),
-  filteredPeak: figure('voltage', 'Peak behind the filter', { sheet: 'Drive, cable and settings' }),
-  filterDrop: figure('fraction', 'Voltage lost in the filter'),
-  bearings: phrase('Bearings and earth', { sheet: 'Drive, cable and settings' }),
+  peakVoltage: figure('voltage', 'Peak terminal voltage, unfiltered', { sheet: 'Drive and motor cable' }),
+  windingWithstand: figure('voltage', 'Winding peak-voltage withstand', { sheet: 'Drive and motor cable' }),
+  filter: phrase('Output filter', { sheet: 'Drive and motor cable' }),
+  filteredPeak: figure('voltage', 'Peak terminal voltage, with filter', { sheet: 'Drive and motor cable' }),
+  filterDrop: figure('fraction', 'Filter voltage drop'),
+  bearings: phrase(
+    { NEMA: 'Bearing and grounding measures', IEC: 'Bearing and earthing measures' },
+    { sheet: 'Drive and motor cable' },
+  ),
   /** True, harmonics included, with the motor at its rated power. */
-  inputCurrent: figure('current', 'Input current', { sheet: 'Drive, cable and settings', heading: 'Line side' }),
-  lineSide: phrase('At the input', { sheet: 'Drive, cable and settings' }),
-  chokeInductance: figure('inductance', 'Inductance of the choke'),
-  currentDistortion: figure('fraction', 'Distortion of its current', { sheet: 'Drive, cable and settings' }),
-  trueInputPowerFactor: figure('powerFactor', 'True power factor', { sheet: 'Drive, cable and settings' }),
+  inputCurrent: figure('current', 'Drive input current', { sheet: 'Drive and motor cable', heading: 'Line side' }),
+  lineSide: phrase('Line reactor or front end', { sheet: 'Drive and motor cable' }),
+  chokeInductance: figure('inductance', 'Line reactor inductance'),
+  currentDistortion: figure('fraction', 'Input current THD', { symbol: 'THDi', sheet: 'Drive and motor cable' }),
+  trueInputPowerFactor: figure('powerFactor', 'True input power factor', {
+    symbol: { NEMA: 'PF', IEC: 'λ' },
+    sheet: 'Drive and motor cable',
+  }),
   /** All drives of the place against its demand current. */
-  demandDistortion: figure('fraction', 'Distortion of the demand', { sheet: 'Drive, cable and settings' }),
-  demandDistortionLimit: figure('fraction', 'Its limit there', { sheet: 'Drive, cable and settings' }),
-  voltageDistortion: figure('fraction', 'Distortion of the voltage', { sheet: 'Drive, cable and settings' }),
-  voltageDistortionLimit: figure('fraction', 'Its limit', { sheet: 'Drive, cable and settings' }),
-  shortestStart: figure('duration', 'Shortest ramp up', { heading: 'Ramps and braking' }),
-  shortestStop: figure('duration', 'Shortest ramp down', { sheet: 'Drive, cable and settings' }),
+  demandDistortion: figure('fraction', 'Total demand distortion', {
+    symbol: 'TDD',
+    sheet: 'Drive and motor cable',
+  }),
+  demandDistortionLimit: figure('fraction', 'Total demand distortion limit', { sheet: 'Drive and motor cable' }),
+  voltageDistortion: figure('fraction', 'Voltage THD', { symbol: 'THDu', sheet: 'Drive and motor cable' }),
+  voltageDistortionLimit: figure('fraction', 'Voltage THD limit', { sheet: 'Drive and motor cable' }),
+  shortestStart: figure('duration', 'Minimum acceleration time', { heading: 'Ramps and braking' }),
+  shortestStop: figure('duration', 'Minimum deceleration time', { sheet: 'Drive and motor cable' }),
   /** Of all that turns, seen from the motor’s shaft. */
-  brakeEnergy: figure('kineticEnergy', 'Energy of one stop'),
-  brakePeakPower: figure('heat', 'Brake power, at first', { sheet: 'Drive, cable and settings' }),
-  brakeMeanPower: figure('heat', 'Brake power, on average', { sheet: 'Drive, cable and settings' }),
-  brakeResistorMax: figure('resistance', 'Brake resistor, at most', { sheet: 'Drive, cable and settings' }),
-  brakeResistorMin: figure('resistance', 'Brake resistor, at least', { sheet: 'Drive, cable and settings' }),
+  brakeEnergy: figure('kineticEnergy', 'Braking energy per stop'),
+  brakePeakPower: figure('heat', 'Peak braking power', { sheet: 'Drive and motor cable' }),
+  brakeMeanPower: figure('heat', 'Average braking power', { sheet: 'Drive and motor cable' }),
+  brakeResistorMax: figure('resistance', 'Braking resistor, max.', { sheet: 'Drive and motor cable' }),
+  brakeResistorMin: figure('resistance', 'Braking resistor, min.', { sheet: 'Drive and motor cable' }),
   /** Below which stopping a column of water slams the pipe. */
-  pipeRamp: figure('duration', 'Ramp the pipe bears'),
+  pipeRamp: figure('duration', 'Minimum ramp against water hammer'),
 };
 
 export type DriveValues = ValuesOf<typeof values>;

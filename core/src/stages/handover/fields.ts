@@ -6,9 +6,9 @@ export const lead = 'The sheet that goes to purchasing, the electrician and the 
 export const fields = {
   preparedBy: words(120, { label: 'Prepared by' }),
   why: words(300, {
-    label: 'Why this option and not the best',
+    label: 'Reason for not taking the best',
     hint: 'One sentence, where another costs clearly less over the years',
     area: true,
   }),
-  note: words(2000, { label: 'Note for the sheet', area: true }),
+  note: words(2000, { label: 'Note on the sheet', area: true }),
 };

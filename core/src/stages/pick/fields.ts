@@ -1,28 +1,39 @@
-import { choice, words, line, rows, quantity, named, never, perOption } from '../../ground/field.ts';
+import { choice, words, line, rows, quantity, never, perOption } from '../../ground/field.ts';
 
 export const lead = 'What fits, ranked; and why the rest do not.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = perOption({
-  prefer: choice(named('life cost', 'first cost', 'availability'), { label: 'Rank by', usual: 'life cost' }),
-  motor: words(40, { label: 'motor', asked: never, note: 'Catalogue id of a motor chosen over the first-ranked one' }),
-  drive: words(40, { label: 'drive', asked: never }),
-  starter: words(40, { label: 'starter', asked: never }),
+  prefer: choice(
+    [
+      ['life cost', 'Life-cycle cost'],
+      ['first cost', 'Installed cost'],
+      ['availability', 'Delivery time'],
+    ],
+    { label: 'Ranking criterion', usual: 'life cost' },
+  ),
+  motor: words(40, {
+    label: 'Selected motor',
+    asked: never,
+    note: 'Catalogue id of a motor chosen over the first-ranked one',
+  }),
+  drive: words(40, { label: 'Selected drive', asked: never }),
+  starter: words(40, { label: 'Selected starter', asked: never }),
   motorFrom: choice(
     [
-      ['auto', 'As the situation says'],
-      ['kept', 'The one on the plate is kept'],
-      ['new', 'A new one'],
+      ['auto', 'As the task implies'],
+      ['kept', 'Existing motor kept'],
+      ['new', 'New motor'],
     ],
-    { label: 'Motor', usual: 'auto', note: 'Whether the motor on the plate is kept in this option' },
+    { label: 'Motor source', usual: 'auto', note: 'Whether the motor on the plate is kept in this option' },
   ),
   feedFrom: choice(
     [
       ['new', 'New'],
-      ['kept', 'The present one is kept'],
+      ['kept', 'Existing one kept'],
     ],
     {
-      label: 'Starter or drive',
+      label: 'Starter or drive source',
       usual: 'new',
       note: 'Whether the starter or drive that is there is kept in this option',
     },
@@ -30,7 +41,7 @@ export const fields = perOption({
   accessories: rows(
     20,
     {
-      part: line(80, { label: 'Part', usual: '' }),
+      part: line(80, { label: 'Item', usual: '' }),
       price: quantity('money', { label: 'Price', min: 0, max: 1e9, example: '480' }),
     },
     { label: 'Accessories and work', note: 'What this option needs besides: filter, choke, cabinet, installation' },

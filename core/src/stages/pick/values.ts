@@ -2,13 +2,17 @@ import { figure, phrase, type ValuesOf } from '../declared-value.ts';
 
 /** What this stage works out, in the order it is shown. */
 export const values = {
-  requiredPower: figure('power', 'Size to buy', { sheet: 'Load and size' }),
+  requiredPower: figure('power', 'Required rating', { sheet: 'Load and rating' }),
   motor: phrase('Motor', { sheet: 'Selection' }),
-  motorCurrent: figure('current', 'Motor current', { sheet: 'Settings and wiring' }),
-  motorLoad: figure('fraction', 'Load on the motor', { sheet: 'Load and size' }),
+  motorCurrent: figure(
+    'current',
+    { NEMA: 'Motor full-load current', IEC: 'Motor rated current' },
+    { symbol: { NEMA: 'FLA', IEC: 'Iₙ' }, sheet: 'Protection and wiring' },
+  ),
+  motorLoad: figure('fraction', 'Motor load factor', { sheet: 'Load and rating' }),
   drive: phrase('Drive', { sheet: 'Selection' }),
-  driveCurrent: figure('current', 'Drive current here', { sheet: 'Settings and wiring' }),
-  driveUsed: figure('fraction', 'Drive current used'),
+  driveCurrent: figure('current', 'Drive output current, derated', { sheet: 'Protection and wiring' }),
+  driveUsed: figure('fraction', 'Drive utilization'),
   starter: phrase('Starter', { sheet: 'Selection' }),
 };
 

@@ -7,38 +7,43 @@ export const lead = 'Where it has to live decides its skin and what heat takes a
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {
-  ambient: quantity('temperature', { label: 'Hottest ambient', min: KELVIN - 50, max: KELVIN + 80, example: '40 °C' }),
+  ambient: quantity('temperature', {
+    label: 'Maximum ambient temperature',
+    min: KELVIN - 50,
+    max: KELVIN + 80,
+    example: '40 °C',
+  }),
   altitude: quantity('altitude', { label: 'Altitude', min: -400, max: 6000, example: '300 m or 1000 ft' }),
-  setting: choice(named('indoor', 'outdoor'), { label: 'Indoors or out', usual: 'indoor' }),
-  water: choice(named('dry', 'drip', 'hose', 'washdown', 'submerged'), { label: 'Water', usual: 'dry' }),
+  setting: choice(named('indoor', 'outdoor'), { label: 'Location', usual: 'indoor' }),
+  water: choice(named('dry', 'drip', 'hose', 'washdown', 'submerged'), { label: 'Water exposure', usual: 'dry' }),
   dust: choice(named('clean', 'dirty', 'fibrous', 'conductive', 'combustible'), { label: 'Dust', usual: 'dirty' }),
   corrosion: choice(
     [
-      ['none', 'Harmless'],
+      ['none', 'Non-corrosive'],
       ['humid', 'Humid'],
       ['salt', 'Salt'],
-      ['chemical', 'Chemicals'],
+      ['chemical', 'Chemical'],
     ],
-    { label: 'Air', usual: 'none' },
+    { label: 'Atmosphere', usual: 'none' },
   ),
   hazardous: choice(named('no', 'yes', 'unknown'), { label: 'Hazardous area', usual: 'no' }),
-  attitude: choice(named('horizontal', 'shaft up', 'shaft down'), { label: 'Shaft', usual: 'horizontal' }),
+  attitude: choice(named('horizontal', 'shaft up', 'shaft down'), { label: 'Shaft orientation', usual: 'horizontal' }),
   noiseLimit: quantity('sound', {
-    label: 'Noise at most',
+    label: 'Sound pressure level limit',
     min: 30,
     max: 130,
     example: '80 dB(A) at 1 m',
     hint: '80 dB(A)',
   }),
-  food: flag({ label: 'Food or drink is handled here' }),
-  dampStandby: flag({ label: 'Stands still for days in damp air', note: 'It stands still for days in damp air' }),
+  food: flag({ label: 'Food or beverage area' }),
+  dampStandby: flag({ label: 'Prolonged standstill in damp air', note: 'It stands still for days in damp air' }),
   airStream: flag({
-    label: 'Stands in the air stream of its fan',
+    label: 'Motor in the air stream',
     asked: is('load.machine', 'fan'),
     note: 'The motor stands in the air stream of the fan it drives',
   }),
   cabinet: flag({
-    label: 'Drive or starter stands in a cabinet or clean room',
+    label: 'Drive or starter in a cabinet',
     note: 'The drive or starter stands in a cabinet or a clean room',
   }),
   cabinetHeight: quantity('length', {
@@ -62,5 +67,11 @@ export const fields = {
     example: '16 in or 400 mm',
     asked: cabinet,
   }),
-  otherHeat: quantity('power', { label: 'Other heat in it', min: 0, max: 1e5, example: '120 W', asked: cabinet }),
+  otherHeat: quantity('power', {
+    label: 'Other heat load in the cabinet',
+    min: 0,
+    max: 1e5,
+    example: '120 W',
+    asked: cabinet,
+  }),
 };

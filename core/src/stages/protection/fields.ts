@@ -17,24 +17,24 @@ const several: Asked = (look) => {
 
 /** What is behind a drive. */
 const driven = is('starting.method', 'drive');
-const LEAD = 'Lead from drive to motor';
+const LEAD = 'Motor cable of the drive';
 const every =
   (...all: readonly Asked[]): Asked =>
   (look) =>
     all.every((each) => each(look));
 
 const WAYS = [
-  ['conduit', 'In conduit or trunking'],
-  ['clipped', 'Clipped to a wall or floor'],
-  ['tray', 'On a perforated tray or ladder'],
-  ['duct', 'In a duct in the ground'],
+  ['conduit', 'Conduit or trunking (B2)'],
+  ['clipped', 'Clipped direct (C)'],
+  ['tray', 'Perforated tray or ladder (E)'],
+  ['duct', 'Duct in the ground (D1)'],
 ] as const;
 
 export const lead = 'Overload, wires, short-circuit device and earth of the motor’s circuit.';
 
 const own = perOption({
   dial: quantity('current', {
-    label: 'Overload dial',
+    label: 'Overload relay setting, as left',
     min: 0.05,
     max: 5000,
     example: '27.8 A',
@@ -42,10 +42,10 @@ const own = perOption({
     asked: not(is('starting.method', 'drive')),
     note: 'What the overload relay or motor breaker is really set to, as its dial shows it',
   }),
-  laying: choice(WAYS, { label: 'Cable laid', usual: 'conduit', asked: iec }),
-  cableInsulation: choice(named('PVC', 'XLPE'), { label: 'Its insulation', usual: 'PVC', asked: iec }),
+  laying: choice(WAYS, { label: 'Installation method', usual: 'conduit', asked: iec }),
+  cableInsulation: choice(named('PVC', 'XLPE'), { label: 'Cable insulation', usual: 'PVC', asked: iec }),
   circuits: quantity('count', {
-    label: 'Circuits side by side',
+    label: 'Grouped circuits',
     min: 1,
     max: 20,
     example: '3 circuits',
@@ -55,31 +55,36 @@ const own = perOption({
   }),
   shortCircuit: choice(
     [
-      ['auto', 'As the start allows'],
-      ['motor breaker', 'Motor-protective breaker'],
-      ['gG', 'Fuses gG'],
-      ['aM', 'Fuses aM'],
+      ['auto', 'Automatic selection'],
+      ['motor breaker', 'Motor-protective circuit-breaker'],
+      ['gG', 'gG fuses'],
+      ['aM', 'aM fuses'],
     ],
-    { label: 'Short-circuit device', usual: 'auto', asked: iec },
+    { label: 'Short-circuit protective device', usual: 'auto', asked: iec },
   ),
   earthSystem: choice(named('TN', 'TT', 'IT'), {
-    label: 'Earthed as',
+    label: 'System earthing',
     usual: 'TN',
     asked: iec,
     note: 'How the supply is earthed: TN, TT or IT',
   }),
   soil: choice(
     ['0.5', '0.7', '1', '1.5', '2', '2.5', '3'].map((each) => [each, `${each} K·m/W`] as const),
-    { label: 'Soil', usual: '2.5', asked: duct, note: 'Thermal resistivity of the ground around the duct' },
+    {
+      label: 'Soil thermal resistivity',
+      usual: '2.5',
+      asked: duct,
+      note: 'Thermal resistivity of the ground around the duct',
+    },
   ),
   consequence: choice(
     [
-      ['parts', 'Parts and an hour'],
-      ['process', 'The process stands'],
-      ['safety', 'Fire or safety depends on it'],
+      ['parts', 'Parts and one hour'],
+      ['process', 'Process outage'],
+      ['safety', 'Fire or personal safety'],
     ],
     {
-      label: 'If its contactor welds',
+      label: 'Consequence of a welded contactor',
       usual: 'parts',
       asked: not(is('starting.method', 'drive')),
       note: 'What a short circuit that spoils the starter would cost',
@@ -87,12 +92,12 @@ const own = perOption({
   ),
   control: choice(
     [
-      ['auto', 'From a transformer in the starter'],
-      ['dc', '24 V dc'],
-      ['line', 'Coil at the line voltage'],
+      ['auto', 'Control transformer in the starter'],
+      ['dc', '24 V DC supply'],
+      ['line', 'Line voltage'],
     ],
     {
-      label: 'Contactor fed',
+      label: 'Control voltage source',
       usual: 'auto',
       asked: not(is('starting.method', 'drive')),
       note: 'What the coils of the contactors are fed from',
@@ -100,7 +105,7 @@ const own = perOption({
     },
   ),
   controlLead: quantity('altitude', {
-    label: 'Lead to its buttons',
+    label: 'Control cable length',
     min: 0,
     max: 5000,
     example: '80 m',
@@ -110,18 +115,18 @@ const own = perOption({
   }),
   winding: choice(
     [
-      ['tapped', 'One winding, tapped'],
-      ['two', 'Two windings'],
+      ['tapped', 'Single tapped winding'],
+      ['two', 'Two separate windings'],
     ],
     {
-      label: 'Its two speeds come from',
+      label: 'Two-speed winding',
       usual: 'tapped',
       asked: is('nameplate.speedInForce', 'both'),
       note: 'Windings of a motor of which both speeds are used; other ratios than 2:1 come from two',
     },
   ),
   hardShare: quantity('fraction', {
-    label: 'Of its starts inched or plugged',
+    label: 'Share of AC-4 operations',
     min: 0,
     max: 1,
     example: '20 %',
@@ -130,13 +135,20 @@ const own = perOption({
     note: 'Share of operations that part the current of a standing motor, AC-4',
     group: 'Contactor',
   }),
-  device: choice(named('inverse time breaker', 'dual element fuse', 'nontime delay fuse'), {
-    label: 'Short-circuit device',
-    usual: 'inverse time breaker',
-    asked: nema,
-  }),
+  device: choice(
+    [
+      ['inverse time breaker', 'Inverse-time circuit breaker'],
+      ['dual element fuse', 'Dual-element fuse'],
+      ['nontime delay fuse', 'Non-time-delay fuse'],
+    ],
+    {
+      label: 'Branch-circuit protective device',
+      usual: 'inverse time breaker',
+      asked: nema,
+    },
+  ),
   rating: quantity('current', {
-    label: 'Its rating',
+    label: { NEMA: 'Branch device rating', IEC: 'SCPD rating' },
     min: 0.5,
     max: 6000,
     example: '63 A',
@@ -144,31 +156,37 @@ const own = perOption({
     asked: rated,
     note: 'Rating of the fuses or the breaker that are there or wanted; between two sizes the next larger is taken; by IEC fuses gG, if nothing else is chosen',
   }),
-  conductor: choice(named('copper', 'aluminium'), { label: 'Conductor', usual: 'copper' }),
+  conductor: choice(
+    [
+      ['copper', 'Copper'],
+      ['aluminium', 'Aluminum'],
+    ],
+    { label: 'Conductor material', usual: 'copper' },
+  ),
   ambient: quantity('temperature', {
-    label: 'Hottest air along the wires',
+    label: 'Ambient temperature along the route',
     min: KELVIN - 50,
     max: KELVIN + 85,
     example: '45 °C along the cable',
     hint: '45 °C',
   }),
   conductors: quantity('count', {
-    label: 'Current-carrying wires together',
+    label: 'Current-carrying conductors',
     min: 3,
     max: 60,
     example: '6',
     hint: '3',
     asked: nema,
   }),
-  rooftop: flag({ label: 'Lies less than 7/8 in above a roof', asked: nema }),
-  leadLaying: choice([['feed', 'As the cable to the drive'], ...WAYS], {
-    label: 'Lead laid',
+  rooftop: flag({ label: 'Raceway under 7/8 in above a roof', asked: nema }),
+  leadLaying: choice([['feed', 'As the supply cable'], ...WAYS], {
+    label: 'Motor cable installation method',
     usual: 'feed',
     asked: every(iec, driven),
     group: LEAD,
   }),
   leadCircuits: quantity('count', {
-    label: 'Circuits beside the lead',
+    label: 'Motor cable, grouped circuits',
     min: 1,
     max: 20,
     example: '3 circuits',
@@ -178,7 +196,7 @@ const own = perOption({
     group: LEAD,
   }),
   leadAmbient: quantity('temperature', {
-    label: 'Hottest air along the lead',
+    label: 'Motor cable, ambient temperature',
     min: KELVIN - 50,
     max: KELVIN + 85,
     example: '45 °C along the lead',
@@ -187,7 +205,7 @@ const own = perOption({
     group: LEAD,
   }),
   leadConductors: quantity('count', {
-    label: 'Current-carrying wires beside the lead',
+    label: 'Motor cable, loaded conductors',
     min: 3,
     max: 60,
     example: '6',
@@ -195,14 +213,19 @@ const own = perOption({
     asked: every(nema, driven),
     group: LEAD,
   }),
-  leadRooftop: flag({ label: 'Lead less than 7/8 in above a roof', asked: every(nema, driven), group: LEAD }),
+  leadRooftop: flag({ label: 'Motor raceway, under 7/8 in on roof', asked: every(nema, driven), group: LEAD }),
   terminals: choice(
     [
       ['auto', 'By size and motor design'],
       ['60', '60 °C'],
       ['75', '75 °C'],
     ],
-    { label: 'Terminals', usual: 'auto', asked: nema, note: 'Temperature the terminals are good for, °C' },
+    {
+      label: 'Terminal temperature rating',
+      usual: 'auto',
+      asked: nema,
+      note: 'Temperature the terminals are good for, °C',
+    },
   ),
   insulation: choice(
     [
@@ -210,7 +233,12 @@ const own = perOption({
       ['75', '75 °C'],
       ['90', '90 °C'],
     ],
-    { label: 'Insulation', usual: '75', asked: nema, note: 'Temperature the insulation is good for, °C' },
+    {
+      label: 'Insulation temperature rating',
+      usual: '75',
+      asked: nema,
+      note: 'Temperature the insulation is good for, °C',
+    },
   ),
 });
 
@@ -218,7 +246,7 @@ const own = perOption({
 export const fields = {
   ...own,
   assemblyRating: quantity('current', {
-    label: 'Panel holds a short circuit of',
+    label: { NEMA: 'Panel SCCR', IEC: 'Assembly short-circuit rating' },
     min: 100,
     max: 400e3,
     example: '25 kA',
@@ -226,7 +254,7 @@ export const fields = {
     note: 'Short-circuit rating of the panel or starter as a whole: SCCR, or its rated short-time or conditional current',
   }),
   simultaneity: quantity('fraction', {
-    label: 'Of them at the same time',
+    label: 'Diversity factor',
     min: 0.1,
     max: 1,
     example: '80 %',
@@ -242,16 +270,16 @@ export const fields = {
       kind: choice(
         [
           ['motor', 'Motor'],
-          ['continuous', 'Other, three hours or longer'],
+          ['continuous', 'Other, continuous (three hours)'],
           ['other', 'Other'],
         ],
-        { label: 'What', usual: 'motor' },
+        { label: 'Load type', usual: 'motor' },
       ),
-      current: quantity('current', { label: 'Its current', min: 0.01, max: 10e3, example: '40 A' }),
-      device: quantity('current', { label: 'Its device', min: 0.1, max: 10e3, example: '100 A' }),
+      current: quantity('current', { label: 'Sizing current', min: 0.01, max: 10e3, example: '40 A' }),
+      device: quantity('current', { label: 'Protective device rating', min: 0.1, max: 10e3, example: '100 A' }),
     },
     {
-      label: 'On the same feeder',
+      label: 'Other circuits on the feeder',
       note: 'Circuits that hang on the same feeder as this motor, by their current for wires and their short-circuit device',
     },
   ),

@@ -2,28 +2,31 @@ import { figure, phrase, type ValuesOf } from '../declared-value.ts';
 
 /** What is said of the starter; published under `starter.`. */
 export const starterValues = {
-  architecture: phrase('Built of', { sheet: 'Settings and wiring' }),
-  coordination: phrase('Coordination wanted', { sheet: 'Settings and wiring' }),
+  architecture: phrase('Starter configuration', { sheet: 'Protection and wiring' }),
+  coordination: phrase('Coordination type required', { sheet: 'Protection and wiring' }),
   /** Of the contactor that carries the most. */
-  contactorCurrent: figure('current', 'Contactor, at least', { sheet: 'Settings and wiring' }),
+  contactorCurrent: figure('current', 'Contactor rated current, min.', {
+    symbol: { NEMA: '', IEC: 'Ie' },
+    sheet: 'Protection and wiring',
+  }),
   /** Of the contactor by NEMA ICS 2, by its current and its horsepower at the voltage. */
-  nemaSize: phrase('Its NEMA size', { sheet: 'Settings and wiring' }),
-  relayDial: figure('current', 'Its relay set to', { unseen: true }),
+  nemaSize: phrase('NEMA contactor size', { sheet: 'Protection and wiring' }),
+  relayDial: figure('current', 'Starter overload relay setting', { unseen: true }),
   /** Of the relay that guards the lower of two speeds. */
-  lowDial: figure('current', 'Relay of the lower speed set to', { sheet: 'Settings and wiring' }),
-  tripClass: phrase('Its relay', { unseen: true }),
-  controlVoltage: phrase('Coils fed by', { sheet: 'Settings and wiring' }),
+  lowDial: figure('current', 'Overload relay setting, low speed', { sheet: 'Protection and wiring' }),
+  tripClass: phrase('Starter overload trip class', { unseen: true }),
+  controlVoltage: phrase('Control voltage', { symbol: 'Uc', sheet: 'Protection and wiring' }),
   /** Of its rated voltage, fed from the bus that the start pulls down. */
-  coilVoltage: figure('fraction', 'Left at the coil while it starts', { sheet: 'Settings and wiring' }),
+  coilVoltage: figure('fraction', 'Coil voltage during starting', { sheet: 'Protection and wiring' }),
   /** What the control transformer gives while the largest coil pulls in. */
-  controlPower: figure('apparentPower', 'Control transformer gives at once', { sheet: 'Settings and wiring' }),
+  controlPower: figure('apparentPower', 'Control transformer inrush VA', { sheet: 'Protection and wiring' }),
   /** A lead so long holds the coil in by its capacitance after the button opens. */
-  controlLeadMax: figure('altitude', 'Lead to its buttons, at most', { sheet: 'Settings and wiring' }),
+  controlLeadMax: figure('altitude', 'Maximum control cable length', { sheet: 'Protection and wiring' }),
   /** What an autotransformer passes on while the motor starts. */
-  transformerPower: figure('apparentPower', 'Autotransformer passes while it starts', { sheet: 'Settings and wiring' }),
-  contactLife: figure('count', 'Contacts last, operations', { sheet: 'Settings and wiring' }),
+  transformerPower: figure('apparentPower', 'Autotransformer starting power', { sheet: 'Protection and wiring' }),
+  contactLife: figure('count', 'Electrical life, operations', { sheet: 'Protection and wiring' }),
   /** Rated current of the soft starter for its limit and time. */
-  softStarterCurrent: figure('current', 'Soft starter, at least', { sheet: 'Settings and wiring' }),
+  softStarterCurrent: figure('current', 'Soft starter rated current, min.', { sheet: 'Protection and wiring' }),
 };
 
 export type StarterValues = ValuesOf<typeof starterValues>;

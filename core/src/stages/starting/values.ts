@@ -2,30 +2,34 @@ import { figure, phrase, type ValuesOf } from '../declared-value.ts';
 
 /** What this stage works out, in the order it is shown. */
 export const values = {
-  method: phrase('Way to start', { sheet: 'Selection' }),
-  startingCurrent: figure('current', 'Starting current', { sheet: 'Supply and start' }),
-  startingTorque: figure('fraction', 'Starting torque, of rated'),
-  startingDip: figure('fraction', 'Dip at the bus', { sheet: 'Supply and start' }),
-  accelerationTime: figure('duration', 'Up to speed in', { sheet: 'Supply and start' }),
+  method: phrase('Starting method', { sheet: 'Selection' }),
+  startingCurrent: figure('current', 'Starting current', { sheet: 'Supply and starting' }),
+  startingTorque: figure('fraction', 'Starting torque'),
+  startingDip: figure('fraction', 'Voltage dip at the bus', { sheet: 'Supply and starting' }),
+  accelerationTime: figure(
+    'duration',
+    { NEMA: 'Acceleration time', IEC: 'Run-up time' },
+    { sheet: 'Supply and starting' },
+  ),
   /** Least torque over the load on the way up, of rated torque. */
-  torqueMargin: figure('fraction', 'Torque left over the load'),
-  changeoverCurrent: figure('current', 'Current after change-over'),
+  torqueMargin: figure('fraction', 'Minimum accelerating torque margin'),
+  changeoverCurrent: figure('current', 'Transition current'),
   /** To rest with the supply cut off, and by a soft stop; where a sudden stop matters. */
-  coastTime: figure('duration', 'Stops, cut off, in', { sheet: 'Supply and start' }),
-  softStopTime: figure('duration', 'Stops softly in', { sheet: 'Supply and start' }),
+  coastTime: figure('duration', 'Coast-down time', { sheet: 'Supply and starting' }),
+  softStopTime: figure('duration', 'Soft-stop time', { sheet: 'Supply and starting' }),
   /** What design letter or data sheet guarantee, of rated torque at rated voltage. */
-  guaranteedLockedRotor: figure('fraction', 'Torque counted on, standing'),
-  guaranteedPullUp: figure('fraction', 'Torque counted on, on the way up'),
-  guaranteedBreakdown: figure('fraction', 'Torque counted on, at most'),
+  guaranteedLockedRotor: figure('fraction', 'Guaranteed locked-rotor torque'),
+  guaranteedPullUp: figure('fraction', 'Guaranteed pull-up torque'),
+  guaranteedBreakdown: figure('fraction', 'Guaranteed breakdown torque'),
   /** Load and rotor, at the motor shaft. */
-  totalInertia: figure('inertia', 'Inertia, rotor and load'),
+  totalInertia: figure('inertia', 'Total inertia at motor shaft', { symbol: { NEMA: 'WK²', IEC: 'J' } }),
   /** Rotor heat of the start over what the rotor bears. */
-  rotorHeat: figure('fraction', 'Heat of the start, of what it bears', { sheet: 'Supply and start' }),
-  stallTime: figure('duration', 'Time it may stand stalled'),
-  tripClass: phrase('Overload relay', { sheet: 'Supply and start' }),
+  rotorHeat: figure('fraction', 'Thermal capacity used by the start', { sheet: 'Supply and starting' }),
+  stallTime: figure('duration', { NEMA: 'Safe stall time', IEC: 'Permissible locked-rotor time' }),
+  tripClass: phrase('Overload trip class', { sheet: 'Supply and starting' }),
   /** That the motor bears, and the rest before each. */
-  startsPerHour: figure('count', 'Starts an hour it bears'),
-  restTime: figure('duration', 'Rest before a start, at least'),
+  startsPerHour: figure('count', 'Permissible starts per hour'),
+  restTime: figure('duration', 'Minimum rest time before a start'),
 };
 
 export type StartingValues = ValuesOf<typeof values>;

@@ -59,6 +59,7 @@
         {stage}
         declared={sheet.values}
         currency={store.document.currency}
+        school={store.school}
         whole={(id: string) => store.whole(id)}
         left={(id: string) =>
           store.solution.details.readouts.every((readout) => readout.id !== id) &&

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { DeclaredValue } from '@pilgrim/core/stages/declared-value';
+  import { termIn } from '@pilgrim/core/ground/term';
   import type { StageName } from '@pilgrim/core/ground/stage-names';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import Gauge from './Gauge.svelte';
@@ -16,7 +17,7 @@
     store.solution.details.readouts.flatMap(({ id, limit }) => {
       const value = store.solution.values[id];
       return value && id.startsWith(`${stage}.`)
-        ? [{ id, limit, value, label: declared[id.slice(stage.length + 1)]?.label ?? id }]
+        ? [{ id, limit, value, label: termIn(declared[id.slice(stage.length + 1)]?.label ?? id, store.school) }]
         : [];
     }),
   );

@@ -11,7 +11,7 @@
 
   let names = $state.raw<ReadonlyMap<string, string>>(new Map());
   $effect(() => {
-    if (store.rival) void fieldNames(stageTitles).then((all) => (names = all));
+    if (store.rival) void fieldNames(stageTitles, store.school).then((all) => (names = all));
   });
 
   let sides = $state<Record<string, Side>>({});

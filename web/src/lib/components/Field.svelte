@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { termIn } from '@pilgrim/core/ground/term';
   import type { FieldHost } from '$lib/job/field-host';
   import type { FieldDefinition } from '$lib/job/sheets';
 
@@ -11,6 +12,7 @@
   let { field, store, prefix = 'field' }: Props = $props();
 
   const id = $derived(`${prefix}-${field.path.replaceAll('.', '-')}`);
+  const label = $derived(termIn(field.label, store.school));
   const echo = $derived(store.echo(field.path));
   const error = $derived(echo?.error);
   const said = $derived(error ? `${id}-error` : undefined);
@@ -33,14 +35,16 @@
         {id}
         bind:checked={() => store.get(field.path) === true, (value: boolean) => store.set(field.path, value)}
       />
-      {field.label}
+      {label}
     </label>
   {:else}
-    <label for={id} class="asked">{field.label}</label>
+    <label for={id} class="asked">{label}</label>
     {#if field.kind === 'select'}
       <select {id} class={look} bind:value={getText, setText}>
         {#if store.get(field.path) === undefined}<option disabled value="">–</option>{/if}
-        {#each field.options ?? [] as option (option.value)}<option value={option.value}>{option.name}</option>{/each}
+        {#each field.options ?? [] as option (option.value)}<option value={option.value}
+            >{termIn(option.name, store.school)}</option
+          >{/each}
       </select>
     {:else if field.kind === 'area'}
       <textarea

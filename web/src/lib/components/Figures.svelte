@@ -1,5 +1,7 @@
 <script lang="ts">
   import type { AnyValue, Solution } from '@pilgrim/core';
+  import type { School } from '@pilgrim/core/ground/quantity/units';
+  import { termIn } from '@pilgrim/core/ground/term';
   import type { DeclaredValue } from '@pilgrim/core/stages/declared-value';
   import Figure from './Figure.svelte';
 
@@ -9,6 +11,8 @@
     /** What the stage works out, by name, in the order it is shown. */
     declared: Readonly<Record<string, DeclaredValue>>;
     currency: string;
+    /** Whose terms and symbols. */
+    school: School;
     /** A page brings figures without their workings; this fetches one whole. */
     whole?: (id: string) => Promise<AnyValue | undefined>;
     /** What stands over them. */
@@ -16,21 +20,23 @@
     /** Which are left to be shown here; all where it says nothing. */
     left?: (id: string) => boolean;
   }
-  let { values, stage, declared, currency, whole, left = () => true, title = 'Worked out' }: Props = $props();
+  let { values, stage, declared, currency, school, whole, left = () => true, title = 'Worked out' }: Props = $props();
 
   const LONG = 28;
   interface Row {
     readonly id: string;
     readonly label: string;
+    readonly symbol: string;
     readonly value: AnyValue;
   }
   const groups = $derived.by(() => {
     const out: { title: string; rows: Row[] }[] = [{ title, rows: [] }];
-    for (const [name, { label, heading, unseen }] of Object.entries(declared)) {
+    for (const [name, { label, symbol = '', heading, unseen }] of Object.entries(declared)) {
       const id = `${stage}.${name}`;
       if (heading !== undefined) out.push({ title: heading, rows: [] });
       const value = values[id];
-      if (value && !unseen && left(id)) out.at(-1)?.rows.push({ id, label, value });
+      if (value && !unseen && left(id))
+        out.at(-1)?.rows.push({ id, label: termIn(label, school), symbol: termIn(symbol, school), value });
     }
     return out.filter((group) => group.rows.length > 0);
   });
@@ -43,10 +49,12 @@
         {over}
       </h2>
       <dl class="@min-[42rem]:columns-2 @min-[42rem]:gap-0">
-        {#each rows as { id, label, value } (id)}
+        {#each rows as { id, label, symbol, value } (id)}
           {@const long = value.unit === '' && value.text.length > LONG}
           <div class={long ? 'worked block' : 'worked'} data-value={id}>
-            <dt>{label}</dt>
+            <dt>
+              {label}{#if symbol}<span class="ms-1.5 text-ink">{symbol}</span>{/if}
+            </dt>
             <dd class={long ? undefined : value.unit === '' ? 'text-right' : 'text-right whitespace-nowrap'}>
               <Figure {label} {value} whole={whole && (() => whole(id))} />{#if value.unit === 'currency'}<span
                   class="text-sm text-quiet">&nbsp;{currency}</span

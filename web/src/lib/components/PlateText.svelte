@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { PlateReading, PlateToken } from '@pilgrim/core/stages/nameplate/read/read-plate';
+  import { termIn } from '@pilgrim/core/ground/term';
   import Button from 'flowbite-svelte/Button.svelte';
   import type { FieldHost } from '$lib/job/field-host';
   import type { FieldDefinition } from '$lib/job/sheets';
@@ -18,10 +19,7 @@
 
   const names = $derived(
     new Map<string, string>(
-      plateFields.map(({ path, label, group }) => [
-        path.replace('nameplate.', ''),
-        group?.startsWith('Second') ? `${label}, second set` : label,
-      ]),
+      plateFields.map(({ path, label }) => [path.replace('nameplate.', ''), termIn(label, store.school)]),
     ),
   );
   const looks = {

@@ -144,6 +144,10 @@ export class JobStore implements FieldHost {
     return letters.filter((letter) => this.document.options[letter] !== undefined);
   }
 
+  get school(): School {
+    return this.document.school;
+  }
+
   /** Where a field stands in the document: with the option that is worked on, where each has its own. */
   #place(path: string): string {
     return placeIn(this.#own, path, this.chosen);

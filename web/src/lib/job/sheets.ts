@@ -1,17 +1,19 @@
 import type { Asked, Field, Fields, Shown } from '@pilgrim/core/ground/field';
 import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
+import { termIn, type Term } from '@pilgrim/core/ground/term';
+import type { School } from '@pilgrim/core/ground/quantity/units';
 import type { DeclaredValue } from '@pilgrim/core/stages/declared-value';
 import type { StageName } from '@pilgrim/core/ground/stage-names';
 
 interface Option {
   readonly value: string;
-  readonly name: string;
+  readonly name: Term;
 }
 
 /** One input of a sheet. The path is where it stands in the job document. */
 export interface FieldDefinition {
   readonly path: string;
-  readonly label: string;
+  readonly label: Term;
   readonly kind: 'text' | 'area' | 'select' | 'check';
   readonly placeholder?: string;
   readonly options?: readonly Option[];
@@ -31,7 +33,7 @@ export interface Sheet {
 }
 
 const LONG_OPTION = 13;
-export const optionsOf = (options: readonly (readonly [string, string])[]): Option[] =>
+export const optionsOf = (options: readonly (readonly [string, Term])[]): Option[] =>
   options.map(([value, name]) => ({ value, name }));
 
 type Drawn = Pick<FieldDefinition, 'kind' | 'placeholder' | 'options' | 'wide'>;
@@ -51,7 +53,7 @@ function drawn(field: Field): Drawn | undefined {
       return {
         kind: 'select',
         options: optionsOf(field.options),
-        wide: field.options.some(([, name]) => name.length > LONG_OPTION),
+        wide: field.options.some(([, name]) => termIn(name, 'IEC').length > LONG_OPTION),
       };
     case 'flag':
     case 'tick':
@@ -88,7 +90,7 @@ async function rulesOf(stage: StageName): Promise<FieldDefinition[]> {
       kind: 'text',
       placeholder: formatQuantity(ruleOf(name).value, ruleOf(name).dimension, 'IEC'),
       // The margin belongs to every load; the others are looked up once.
-      ...(name === 'sizeMargin' ? {} : { group: 'Rules of thumb, usual values shown', wide: true }),
+      ...(name === 'sizeMargin' ? {} : { group: 'Design rules, defaults shown', wide: true }),
     }));
 }
 
@@ -135,18 +137,19 @@ async function makeSheet(stage: StageName): Promise<Sheet> {
   const own = definitionsOf(`${stage}.`, fields);
   if (stage !== 'situation') return { lead, fields: [...own, ...rules], values };
   const head = definitionsOf('', (await import('@pilgrim/core/stages/situation/fields')).head);
-  const put = head.map((field) => ({ ...field, group: 'Tag, title, site and rules', shut: true }));
+  const put = head.map((field) => ({ ...field, group: 'Tag, title, site and standards', shut: true }));
   return { lead, fields: [...own, ...rules, ...put], values };
 }
 
 /** What places in the document are called on screen, by their path: every one, or those of some stages. */
 export async function fieldNames(
   titles: Readonly<Record<StageName, string>>,
+  school: School,
   stages = Object.keys(declared) as readonly StageName[],
 ): Promise<ReadonlyMap<string, string>> {
   const sheets = await Promise.all(stages.map(async (stage) => ({ stage, ...(await sheetOf(stage)) })));
   const named = sheets.flatMap(({ stage, fields }) =>
-    fields.map(({ path, label }) => [path, `${titles[stage]}: ${label}`] as const),
+    fields.map(({ path, label }) => [path, `${titles[stage]}: ${termIn(label, school)}`] as const),
   );
   // A place that is asked in several ways is called by its first.
   return new Map(named.toReversed());

@@ -3,6 +3,7 @@ import { readInputs, type FieldEcho } from '@pilgrim/core/job/inputs';
 import { nameplate } from '@pilgrim/core/stages/nameplate/nameplate';
 import { readPlate, type PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import { readPractice } from '@pilgrim/core/job/practice';
+import type { School } from '@pilgrim/core/ground/quantity/units';
 import type { RegisteredMotor } from '@pilgrim/core/register/registered-motor';
 import type { FieldHost, FieldValue } from '$lib/job/field-host';
 import { read, write } from '$lib/job/dotted';
@@ -51,6 +52,10 @@ export class MotorStore implements FieldHost {
     this.#saved = saved;
     this.revision = revision;
     this.motor = motor;
+  }
+
+  get school(): School {
+    return this.motor.school;
   }
 
   get(path: string): FieldValue {

@@ -94,9 +94,9 @@
     row="segment"
     cells={[
       { path: 'torque', label: 'Torque', placeholder: '72 lb·ft' },
-      { path: 'time', label: 'Lasts', placeholder: '12 s' },
+      { path: 'time', label: 'Duration', placeholder: '12 s' },
     ]}
-    check={{ name: 'standing', label: 'stands' }}
+    check={{ name: 'standing', label: 'at standstill' }}
     fresh={{ torque: '', time: '', standing: false }}
   />
 </section>

@@ -2,6 +2,7 @@
   import TabItem from 'flowbite-svelte/TabItem.svelte';
   import Tabs from 'flowbite-svelte/Tabs.svelte';
   import { fields } from '@pilgrim/core/stages/load/fields';
+  import { termIn } from '@pilgrim/core/ground/term';
   import { torqueKindOf } from '@pilgrim/core/stages/load/ways';
   import { fieldId } from '$lib/job/reach';
   import type { ViewProps } from '$lib/stages/views';
@@ -33,7 +34,10 @@
     },
     { key: 'way-table', name: 'Over speed or time', ways: ['curve', 'duty'] },
   ];
-  const names = new Map<string, string>(fields.way.options.map(([way, name]) => [way, name]));
+  const names = $derived(
+    new Map<string, string>(fields.way.options.map(([way, name]) => [way, termIn(name, store.school)])),
+  );
+  const label = $derived(termIn(fields.way.label, store.school));
   /** What it is asked by follows in the fields. */
   const short = (way: Way): string => names.get(way)?.split(':')[0] ?? way;
   const chosen = $derived(store.document.load.way);
@@ -58,7 +62,7 @@
     tabStyle="underline"
     class="flex-wrap"
     classes={{ content: 'mt-0! bg-transparent! p-0! py-1.5!' }}
-    aria-label={fields.way.label}
+    aria-label={label}
   >
     {#each places as place (place.key)}
       <TabItem
@@ -69,7 +73,7 @@
         classes={{ button: 'min-h-9 px-3 py-1.5 text-sm whitespace-nowrap pointer-coarse:min-h-11' }}
       >
         <fieldset class="flex flex-wrap gap-1">
-          <legend class="sr-only">{fields.way.label}</legend>
+          <legend class="sr-only">{label}</legend>
           {#each place.ways as way (way)}
             <label
               class={`flex min-h-8 cursor-pointer items-center gap-1.5 rounded-full border px-2.5 text-sm hover:bg-wash has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-sea pointer-coarse:min-h-11 ${way === chosen ? 'border-copper bg-wash font-semibold' : ''}`}

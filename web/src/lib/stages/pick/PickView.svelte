@@ -22,7 +22,7 @@
       path="pick.accessories"
       row="part"
       cells={[
-        { path: 'part', label: 'Part', placeholder: 'Line choke' },
+        { path: 'part', label: 'Item', placeholder: 'Line choke' },
         { path: 'price', label: 'Price', placeholder: '480' },
       ]}
       fresh={{ part: '', price: '' }}

@@ -27,6 +27,7 @@
     title="Starter"
     declared={starterValues}
     currency={props.store.document.currency}
+    school={props.store.school}
     whole={(id: string) => props.store.whole(id)}
   />
   {#if props.store.solution.details.runs.length > 0}<RunPicture runs={props.store.solution.details.runs} />{/if}
@@ -39,15 +40,15 @@
   <BothSchools store={props.store} />
   <RowsEditor
     store={props.store}
-    title="On the same feeder"
+    title="Other circuits on the feeder"
     path="protection.others"
     row="circuit"
     cells={[
       { path: 'circuit', label: 'Circuit', placeholder: 'Stock pump 2' },
-      { path: 'current', label: 'Its current', placeholder: '40 A' },
-      { path: 'device', label: 'Its device', placeholder: '100 A' },
+      { path: 'current', label: 'Sizing current', placeholder: '40 A' },
+      { path: 'device', label: 'Protective device rating', placeholder: '100 A' },
     ]}
-    further={{ title: 'What it is', cells: kindCell }}
+    further={{ title: 'Load type', cells: kindCell }}
     fresh={{ circuit: '', kind: 'motor', current: '', device: '' }}
   />
   <ScheduleLinks base={props.base} of="this job" />

@@ -14,7 +14,7 @@
   let names = $state.raw<ReadonlyMap<string, string>>(new Map());
   $effect(() => {
     const stages = [...new Set(readings.map((field) => field.split('.')[0] as StageName))];
-    if (stages.length > 0) void fieldNames(stageTitles, stages).then((all) => (names = all));
+    if (stages.length > 0) void fieldNames(stageTitles, store.school, stages).then((all) => (names = all));
   });
 
   const href = (field: string): string => `${base}/${field.split('.')[0] ?? ''}#${fieldId(field)}`;

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { waysIn } from '@pilgrim/core/stages/situation/asked';
+  import { termIn } from '@pilgrim/core/ground/term';
   import { fields } from '@pilgrim/core/stages/situation/fields';
   import { fieldId } from '$lib/job/reach';
   import type { ViewProps } from '$lib/stages/views';
@@ -11,7 +12,7 @@
 
 <!-- The question a job begins with, as cards: what each asks for first, and what comes out of it. -->
 <fieldset data-field="situation.kind">
-  <legend class="sr-only">{fields.kind.label}</legend>
+  <legend class="sr-only">{termIn(fields.kind.label, store.school)}</legend>
   <div class="mb-3 grid gap-2 sm:grid-cols-3 lg:grid-cols-5">
     {#each fields.kind.options as [kind, name] (kind)}
       <label
@@ -19,7 +20,7 @@
         data-kind={kind}
       >
         <span class="flex items-start justify-between gap-1 text-sm leading-4.5 font-semibold"
-          >{name}<input
+          >{termIn(name, store.school)}<input
             type="radio"
             id={kind === chosen ? fieldId('situation.kind') : undefined}
             class="mt-0.5 size-4 shrink-0 focus:ring-0"

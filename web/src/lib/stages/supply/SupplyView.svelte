@@ -34,9 +34,9 @@
         path="supply.bands"
         row="band"
         cells={[
-          { path: 'name', label: 'Band', placeholder: 'Night' },
-          { path: 'price', label: 'Price', placeholder: '0.11 per kWh' },
-          { path: 'share', label: 'Of the hours', placeholder: '40 %' },
+          { path: 'name', label: 'Period', placeholder: 'Night' },
+          { path: 'price', label: 'Energy price', placeholder: '0.11 per kWh' },
+          { path: 'share', label: 'Share of operating hours', placeholder: '40 %' },
         ]}
         further={{ title: 'When it holds, instead of a share', cells: clockDefinitions }}
         fresh={{ name: '', price: '', share: '', ...always }}

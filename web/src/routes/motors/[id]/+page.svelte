@@ -149,7 +149,7 @@
     </section>
 
     <div class="min-w-0 space-y-4">
-      <Figures {values} stage="nameplate" declared={data.sheet.values} currency="" />
+      <Figures {values} stage="nameplate" declared={data.sheet.values} currency="" school={store.school} />
       <MotorOutline old={store.decoded.outline} school={store.motor.school} />
     </div>
 

@@ -17,7 +17,10 @@ const short = (text: string): string => (text.length > LONGEST ? `${text.slice(0
 export const load: PageServerLoad = async ({ params, url }) => {
   const from = Number(url.searchParams.get('from') ?? NEWEST);
   const upTo = Number.isInteger(from) && from > 0 && from <= NEWEST ? from : NEWEST;
-  const [{ rows, newest, more }, names] = await Promise.all([listRevisions(params.id, upTo), fieldNames(stageTitles)]);
+  const [{ rows, newest, more }, names] = await Promise.all([
+    listRevisions(params.id, upTo),
+    fieldNames(stageTitles, 'NEMA'),
+  ]);
   const shown = more ? rows.slice(0, -1) : rows;
   const nameOf = (place: string): string => {
     const { path, letter } = fieldAt(place);
