@@ -114,12 +114,12 @@ describe('the selection sheet', () => {
       'M 25',
       'Next best',
       'D 25',
-      'Rules of thumb set for this plant or job',
+      'Design rules set for this site or job',
       'drive',
     ]);
     expect(reasons[1]).toContain('M 25 dear');
     expect(spaced(reasons[3] ?? '')).toContain('Power margin over the load 5');
-    expect(sheetOf(named).reasons.join()).not.toContain('Rules of thumb');
+    expect(sheetOf(named).reasons.join()).not.toContain('Design rules');
   });
 
   it('is not ready while something stops or is missing, and says what', () => {

@@ -42,7 +42,7 @@ export async function startJob(
   site = 'Fenhallow Board Mill',
 ): Promise<string> {
   await visit(page, '/');
-  await page.getByLabel('What is asked').selectOption(kind);
+  await page.getByLabel('Task').selectOption(kind);
   await page.getByLabel('Tag', { exact: true }).fill(tag);
   await page.getByLabel('What it drives').fill(title);
   await page.getByLabel('Site', { exact: true }).fill(site);

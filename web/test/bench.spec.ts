@@ -12,15 +12,15 @@ const whole = async (what: Locator): Promise<void> => {
 const stages = [
   ['situation', 'situation.kind', 'Causes to check', ''],
   ['nameplate', 'nameplate.power', 'Mounting', 'Full-load torque'],
-  ['load', 'load.way', 'Torque against speed', 'Motor speed at this load'],
-  ['supply', 'supply.voltage', 'From source to motor', 'Motor rated voltage for this system'],
+  ['load', 'load.way', 'Torque–speed curve', 'Motor speed at this load'],
+  ['supply', 'supply.voltage', 'Voltage profile', 'Motor rated voltage for this system'],
   ['place', 'place.ambient', 'Motor enclosures', 'Motor enclosure'],
-  ['profile', 'profile.control', 'Power against flow', 'Annual operating hours'],
-  ['starting', 'starting.speedControl', 'The start as it runs', 'Minimum accelerating torque margin'],
+  ['profile', 'profile.control', 'Power–flow curve', 'Annual operating hours'],
+  ['starting', 'starting.speedControl', 'Starting curves', 'Minimum accelerating torque margin'],
   ['pick', 'pick.prefer', 'Motors', 'Motor load factor'],
-  ['drive', 'drive.lead', 'Pictures of the drive', 'Overload capacity used'],
-  ['protection', 'protection.device', 'Time against current', 'Corrected ampacity'],
-  ['money', 'money.energyPrice', 'Cost over the years', 'Simple payback'],
+  ['drive', 'drive.lead', 'Drive charts', 'Overload capacity used'],
+  ['protection', 'protection.device', 'Time–current curves', 'Corrected ampacity'],
+  ['money', 'money.energyPrice', 'Cumulative cost', 'Simple payback'],
 ] as const;
 
 for (const [stage, first, picture, readout] of stages)
@@ -42,7 +42,7 @@ for (const [stage, first, picture, readout] of stages)
 
 test('typing one figure changes readouts and picture; a missed limit is told in shape and words', async ({ page }) => {
   await page.goto(`${await demoJob(page, 'P-214')}/load`);
-  const chart = page.getByRole('region', { name: 'Torque against speed' }).locator('svg');
+  const chart = page.getByRole('region', { name: 'Torque–speed curve' }).locator('svg');
   await expect(chart).toBeVisible();
   const before = await chart.innerHTML();
   await fill(page, { 'load.torque': '80 lb·ft' });
@@ -84,7 +84,7 @@ test('a remedy the engine knows is a button; undo takes it back', async ({ page 
 test('what is wrong elsewhere is a count that opens', async ({ page }) => {
   await page.goto(`${await demoJob(page, 'P-214')}/money`);
   const elsewhere = page.getByRole('button', { name: /^■?\s*Elsewhere: / });
-  const drawer = page.getByRole('dialog', { name: 'What is wrong elsewhere' });
+  const drawer = page.getByRole('dialog', { name: 'Findings in other stages' });
   await elsewhere.click();
   await expect(drawer.locator('[data-finding]').first()).toBeVisible();
   await accessible(page);
@@ -120,7 +120,7 @@ test('an empty stage shows what would stand there and leads to what makes it', a
   await expect(field(page, 'load.speed')).toBeFocused();
   await fill(page, { 'load.torque': '70 lb·ft', 'load.speed': '1760' });
   await expect(empty).toHaveCount(0);
-  await expect(page.getByRole('region', { name: 'Torque against speed' }).locator('svg').first()).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Torque–speed curve' }).locator('svg').first()).toBeVisible();
   await openStage(page, 'profile');
   await expect(page.locator('[data-empty]')).toBeVisible();
   await accessible(page);
@@ -156,7 +156,7 @@ test('undo is taken back by redo, and a new change ends that; ? lists the keys a
 test('a picture is kept as drawing and as figures', async ({ page, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await page.goto(`${await demoJob(page, 'P-214')}/load`);
-  const region = page.getByRole('region', { name: 'Torque against speed' });
+  const region = page.getByRole('region', { name: 'Torque–speed curve' });
   await region.locator('svg').first().hover();
   for (const [kind, start] of [
     ['SVG', '<svg'],
@@ -178,7 +178,7 @@ test('a picture is kept as drawing and as figures', async ({ page, context }) =>
 
 test('a picture follows light and dark at once, and is printed as on paper', async ({ page }) => {
   await visit(page, `${await demoJob(page, 'RF-110')}/load`);
-  const words = page.getByRole('region', { name: 'Torque against speed' }).locator('svg text', { hasText: 'r/min' });
+  const words = page.getByRole('region', { name: 'Torque–speed curve' }).locator('svg text', { hasText: 'r/min' });
   const ink = (): Promise<string> => words.first().evaluate((word) => getComputedStyle(word).fill);
   const light = await ink();
   const quiet = (): Promise<string> =>
@@ -201,7 +201,7 @@ test('a picture follows light and dark at once, and is printed as on paper', asy
 
 test('motors that fit are sorted by a column, those refused filtered by their rule', async ({ page }) => {
   await visit(page, `${await demoJob(page, 'P-214')}/pick`);
-  const fits = page.getByRole('region', { name: 'Motors that fit' });
+  const fits = page.getByRole('region', { name: 'Suitable motors' });
   const prices = async (): Promise<number[]> =>
     (await fits.locator('tbody tr td:nth-child(3)').allInnerTexts()).map((text) => Number(text.replace(/\D/g, '')));
   await fits.getByRole('button', { name: 'Price' }).click();
@@ -226,7 +226,7 @@ test('motors that fit are sorted by a column, those refused filtered by their ru
 
 test('money is drawn over the years, with the moment two options are even', async ({ page }) => {
   await visit(page, `${await demoJob(page, 'P-214')}/money`);
-  const picture = page.getByRole('region', { name: 'Cost over the years' });
+  const picture = page.getByRole('region', { name: 'Cumulative cost' });
   await expect(picture.locator('[data-drawn="true"] svg')).toBeVisible();
   const even = picture.getByText(/A and B even after [\d.]+ years/);
   await expect(even).toBeVisible();

@@ -40,13 +40,13 @@ test('an old motor on 64 m of cable: the peak, the filter that mends it, and wha
   await expect(figure(page, 'drive.filteredPeak')).toHaveText('1000 V');
   await tab(page, 'Cable and winding').click();
   await expect(page.getByRole('img', { name: /^Peak voltage at the winding/ })).toHaveAttribute('data-drawn', 'true');
-  await page.getByText('Letter to the maker').click();
+  await page.getByText('Letter to the manufacturer').click();
   await expect(page.locator('[data-letter]')).toContainText('Which peak voltage at its terminals');
   await saved(page);
   await openStage(page, 'money');
   await expect(page.locator('[data-bill="accessory"]').first()).toContainText('dV/dt filter');
   await visit(page, `${address}/sheet`);
-  await expect(page.getByRole('table', { name: 'Settings of the drive' })).toContainText('Motor rated current');
+  await expect(page.getByRole('table', { name: 'Drive settings' })).toContainText('Motor rated current');
 });
 
 test('a cable that is nonsense is told at its field and nothing typed is lost', async ({ page }) => {
@@ -91,7 +91,7 @@ test('an option without a drive says so, and leads to where one is taken', async
   await open(page, 'BP-3');
   await expect(page.locator('[data-stage="drive"]')).toContainText('No drive in this option');
   await expect(page.getByTestId('not-asked')).toHaveCount(0);
-  await page.getByRole('region', { name: 'Pictures of the drive' }).getByRole('link', { name: 'Starting' }).click();
+  await page.getByRole('region', { name: 'Drive charts' }).getByRole('link', { name: 'Starting' }).click();
   await expect(page).toHaveURL(/\/starting$/);
 });
 

@@ -66,7 +66,7 @@ test('shifts by the clock: hours, a wrong time told at its field, energy at the 
   page,
 }) => {
   await fanJob(page, 'SHIFT-1');
-  await page.getByText('By shifts: days, times, months').click();
+  await page.getByText('Shift schedule: days, times, months').click();
   await page.getByRole('button', { name: 'Add a shift' }).click();
   await fill(page, {
     'profile.shifts.0.flow': '80 %',

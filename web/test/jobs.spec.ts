@@ -50,7 +50,7 @@ test('a failed motor is replaced from its plate to the PDF', async ({ page }) =>
     ['100 %', '2000'],
     ['70 %', '4000'],
   ].entries()) {
-    await page.getByRole('button', { name: 'Add a step' }).click();
+    await page.getByRole('button', { name: 'Add a row' }).click();
     await fill(page, { [`profile.points.${index}.flow`]: flow ?? '', [`profile.points.${index}.hours`]: hours ?? '' });
   }
   await expect(page.locator('[data-drawn="true"] svg').first()).toBeVisible();
@@ -240,7 +240,7 @@ test('a removed job says so, takes nothing more, and is taken back from its own 
   await expect(page.getByText(/This job was removed\. Take it back first/)).toBeVisible();
   await visit(page, `${new URL(address).pathname}/load`);
   await expect(page.getByTestId('removed')).toContainText('not saved');
-  await page.getByRole('button', { name: 'Take it back' }).click();
+  await page.getByRole('button', { name: 'Undo removal' }).click();
   await page.waitForURL(/\/$|\/\?/);
   await visit(page, `${new URL(address).pathname}/load`);
   await expect(page.getByTestId('removed')).toHaveCount(0);

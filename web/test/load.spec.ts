@@ -161,7 +161,7 @@ test('a duty cycle: bars moved by keyboard and by hand, and made from a log', as
   await page.mouse.up();
   await expect(field(page, 'load.duty.1.torque')).toHaveValue(/^3\d(\.\d)? lb·ft$/);
   await fill(page, { 'load.duty.0.time': '45 min', 'load.duty.1.time': '75 min' });
-  await expect(page.locator('[data-duty]')).toContainText('As warm as under a steady');
+  await expect(page.locator('[data-duty]')).toContainText('Thermally equivalent torque');
   await expect(page.getByText('A cycle of 120\u00a0min is not short')).toBeVisible();
   await page.getByRole('checkbox', { name: 'stands' }).nth(1).check();
   await expect(page.locator('[data-duty-type]')).toContainText('S3 38 %, 0.50 starts an hour');

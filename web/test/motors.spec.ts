@@ -37,7 +37,7 @@ test('the register: add, photograph, history, save, start a job, search and grou
 
   const motor = page.url();
   await page.waitForSelector('html[data-hydrated]');
-  await page.getByLabel('What is asked').selectOption('drive');
+  await page.getByLabel('Task').selectOption('drive');
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.waitForURL(/\/jobs\//);
   await expect(page.locator('[data-stage="nameplate"]')).toContainText('20 hp');
@@ -49,7 +49,7 @@ test('the register: add, photograph, history, save, start a job, search and grou
   await page.waitForURL(/\/motors\?gone=/);
   await expect(page.locator('[data-motor="T-400-M"]')).toHaveCount(0);
   await accessible(page);
-  await page.getByTestId('just-removed').getByRole('button', { name: 'Take it back' }).click();
+  await page.getByTestId('just-removed').getByRole('button', { name: 'Undo removal' }).click();
   await page.waitForURL(motor);
   await expect(page.getByRole('region', { name: 'History' })).toContainText('From the closed line');
   await expect(page.getByRole('img', { name: 'picture 1' })).toBeVisible();

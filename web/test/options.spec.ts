@@ -23,7 +23,7 @@ test('a fan’s drive beside a direct start: taken, named, copied, changed, comp
   await field(page, 'place.hazardous').selectOption('no');
   await openStage(page, 'profile');
   await field(page, 'profile.control').selectOption('damper');
-  await page.getByRole('button', { name: 'Add a step' }).click();
+  await page.getByRole('button', { name: 'Add a row' }).click();
   await fill(page, { 'profile.points.0.flow': '60 %', 'profile.points.0.hours': '6000' });
   await openStage(page, 'money');
   await fill(page, { 'money.energyPrice': '0.10 per kWh' });
@@ -81,7 +81,7 @@ test('a fan’s drive beside a direct start: taken, named, copied, changed, comp
   await expect(figure(page, 'starting.method')).toHaveText('direct');
   await page.getByRole('link', { name: 'Selection sheet' }).click();
   const sheet = page.getByRole('article', { name: 'Selection sheet' });
-  await expect(sheet.getByRole('table', { name: 'Options compared' })).toContainText('B · Plain starter');
+  await expect(sheet.getByRole('table', { name: 'Comparison of options' })).toContainText('B · Plain starter');
   await expect(sheet.getByTestId('decision')).toContainText('contactor');
 });
 

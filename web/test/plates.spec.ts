@@ -105,7 +105,7 @@ test('a plate that cannot be read is recovered by measuring, never passed off as
   await field(page, 'nameplate.unreadable').check();
   await fill(page, { 'nameplate.measuredShaftHeight': '6.25 in', 'nameplate.measuredShaftDiameter': '1.625 in' });
   await expect(figure(page, 'nameplate.recoveredFrame')).toContainText('254T');
-  await expect(page.getByRole('region', { name: 'What the measurements say' })).toContainText('good');
+  await expect(page.getByRole('region', { name: 'Results from measurements' })).toContainText('good');
   await expect(finding(page, 'nameplate.recovered')).toContainText('must not be bought from');
   await fill(page, { 'nameplate.measuredShaftDiameter': 'thick' });
   await expect(page.locator('#field-nameplate-measuredShaftDiameter-error')).toContainText('Write it like');

@@ -7,7 +7,7 @@ test.use({ viewport: { width: 1280, height: 800 } });
 
 test('the circuit by its own school, and the other’s answers beside it at a click', async ({ page }) => {
   await visit(page, `${await demoJob(page, 'BP-3')}/protection`);
-  const circuit = page.getByRole('region', { name: 'The circuit by both schools' });
+  const circuit = page.getByRole('region', { name: 'Comparison of NEC and IEC' });
   const row = (name: string) => circuit.locator(`[data-question="${name}"]`);
   await expect(page.locator('[data-value="protection.conductorSize"]').first()).toContainText('6 mm² copper');
   await expect(circuit).toHaveCount(0);
@@ -71,7 +71,7 @@ test('the picture shows device, first half-wave, standing motor, and where nine 
   page,
 }) => {
   await visit(page, `${await demoJob(page, 'BP-3')}/protection`);
-  const picture = page.getByRole('region', { name: 'Time against current' });
+  const picture = page.getByRole('region', { name: 'Time–current curves' });
   await picture.locator('svg').first().hover();
   await expect(picture.getByTestId('starts-held')).toContainText(/100\s% start without tripping/);
   await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
@@ -79,18 +79,18 @@ test('the picture shows device, first half-wave, standing motor, and where nine 
   await expect(picture.getByRole('status')).toHaveText('Copied');
   const csv = await page.evaluate(() => navigator.clipboard.readText());
   // A motor breaker of 32 A opens at 13 times its top within a fifth; 198 A standing peak at 1.401 times.
-  expect(csv).toMatch(/"Device carries",332\.8,0\.01/);
-  expect(csv).toMatch(/"Device opens",499\.2,0\.01/);
-  for (const name of ['Nine of ten starts', 'Relay class 10, cold', 'Relay, warm', 'Standing motor, hot'])
+  expect(csv).toMatch(/"Device non-operating curve",332\.8,0\.01/);
+  expect(csv).toMatch(/"Device operating curve",499\.2,0\.01/);
+  for (const name of ['90 % of starts', 'Relay class 10, cold', 'Overload relay, warm', 'Locked-rotor withstand, hot'])
     expect(csv).toContain(`"${name}",`);
-  expect(csv).toMatch(/"First half-wave",27\d(\.\d+)?,0\.01/);
+  expect(csv).toMatch(/"First half-cycle peak",27\d(\.\d+)?,0\.01/);
 });
 
 test('the dial is dragged until it is told that the motor may take too much, and turned back at a click', async ({
   page,
 }) => {
   await visit(page, `${await copyOfDemo(page, 'BP-3', 'CAB-3')}/protection`);
-  const picture = page.getByRole('region', { name: 'Time against current' });
+  const picture = page.getByRole('region', { name: 'Time–current curves' });
   const grip = picture.locator('svg path[fill="#fffefb"]').last();
   const drag = async (by: number) => {
     // A picture takes hold when a hand comes near.
@@ -186,7 +186,7 @@ test('the diagrams of a school are read with terminals, wire numbers and parts, 
   for (const label of ['A1', 'A2', '13', '14', 'S0', 'S1', 'S2', 'T2']) await expect(control).toContainText(label);
   // A motor breaker trips the contactor by its auxiliary contact; a coil is a box.
   await expect(control.locator('path[data-symbol="coil"]')).toHaveCount(1);
-  const bill = diagrams.getByRole('table', { name: 'Bill of parts' });
+  const bill = diagrams.getByRole('table', { name: 'Bill of materials' });
   await expect(bill.getByRole('row', { name: /Motor-protective breaker/ })).toContainText(/25–32\sA, set to 27\.8\sA/);
   await expect(bill.getByRole('row', { name: /^Q2 Contactor/ })).toContainText('Latch contactor 32 A');
   const [file] = await Promise.all([
@@ -214,7 +214,7 @@ test('the diagrams of a school are read with terminals, wire numbers and parts, 
 test('the run shows what asks for its size at each place, and its length moves it', async ({ page }) => {
   const job = await copyOfDemo(page, 'BP-3', 'CAB-8');
   await visit(page, `${job}/protection`);
-  const run = page.getByRole('region', { name: 'What limits the wires' }).locator('[data-run]');
+  const run = page.getByRole('region', { name: 'Conductor sizing criteria' }).locator('[data-run]');
   await expect(run).toContainText('6 mm² copper');
   await expect(run).toContainText('its length is not typed');
   await page.getByRole('link', { name: /^Length of the cable/ }).click();
@@ -230,7 +230,7 @@ test('the device is dragged to a rating that the start opens, told, and mended',
   await field(page, 'protection.shortCircuit').selectOption('gG');
   const device = page.locator('[data-value="protection.branchDevice"]').first();
   await expect(device).toContainText('Fuses gG 80 A');
-  const picture = page.getByRole('region', { name: 'Time against current' });
+  const picture = page.getByRole('region', { name: 'Time–current curves' });
   await picture.hover();
   const grip = picture.locator('svg path[fill="#fffefb"]').last();
   await expect(grip).toBeVisible();

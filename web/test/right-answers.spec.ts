@@ -53,7 +53,7 @@ test('a hoist on a drive asks for brake, feedback and where its energy goes', as
   await field(page, 'starting.braking').selectOption('chopper');
   await expect(finding(page, 'starting.open-loop')).toBeHidden();
   await expect(finding(page, 'starting.no-braking')).toBeHidden();
-  await expect(page.locator('[data-missing="Would sharpen it"]')).toContainText('both directions');
+  await expect(page.locator('[data-missing="Improves accuracy"]')).toContainText('both directions');
   await accessible(page);
 });
 
@@ -70,7 +70,7 @@ test('dial and ceiling stand apart, control of the flow is asked, and two curren
   // The plate told the frequency.
   await expect(figure(page, 'supply.frequency')).toHaveText('60\u00a0Hz');
   await openStage(page, 'profile');
-  await page.getByRole('button', { name: 'Add a step' }).click();
+  await page.getByRole('button', { name: 'Add a row' }).click();
   await fill(page, { 'profile.points.0.flow': '70 %', 'profile.points.0.hours': '5000' });
   await expect(finding(page, 'profile.control-unknown')).toBeVisible();
   await field(page, 'profile.control').selectOption('throttle');

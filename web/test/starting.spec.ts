@@ -94,7 +94,7 @@ test('star-delta: first cycles and the change-over spike; electronics have none'
   await expect(panel.locator('[data-drawn="true"] svg')).toHaveCount(2);
   await choose(page, 'soft starter');
   await page.getByRole('button', { name: 'First cycles' }).click();
-  await expect(page.getByRole('region', { name: 'More of the start' }).getByRole('alert')).toContainText(
+  await expect(page.getByRole('region', { name: 'Further starting results' }).getByRole('alert')).toContainText(
     'choose direct or star-delta',
   );
 });

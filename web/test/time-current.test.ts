@@ -63,7 +63,7 @@ describe('time against current', () => {
     expect(start.relayClass).toBe('10');
     expect(at(fast, 7.2 * overload)).toBeCloseTo(4, 6);
     expect(at(slow, 7.2 * overload)).toBeCloseTo(10, 6);
-    const [warmFast, warmSlow] = edges(points('Relay, warm'));
+    const [warmFast, warmSlow] = edges(points('Overload relay, warm'));
     // 97 % of the heat it is set for: ln((51.84 − θ)/(51.84 − 1.3225)) over ln(51.84/(51.84 − 1.3225)).
     const share = Math.log((51.84 - loadedHeat) / 50.5175) / Math.log(51.84 / 50.5175);
     expect(at(warmFast, 7.2 * overload)).toBeCloseTo(4 * share, 6);
@@ -71,14 +71,14 @@ describe('time against current', () => {
     // Set a tenth higher, less of what it is set for is there.
     expect(heatAtDial(0.97, 27.8, 30.58)).toBeCloseTo(0.97 / 1.21, 9);
     expect(heatAtDial(0.97, 27.8, 20)).toBe(1);
-    expect(points('Relay, warm')[0]).toEqual(points('Relay, warm').at(-1));
+    expect(points('Overload relay, warm')[0]).toEqual(points('Overload relay, warm').at(-1));
     expect([...drawn().keys()].some((name) => name.includes('drive'))).toBe(false);
   });
 
   it('the standing motor bears hot and cold what is typed, and by the same heat more at less current', () => {
     for (const [name, seconds] of [
-      ['Standing motor, hot', 8],
-      ['Standing motor, cold', 15],
+      ['Locked-rotor withstand, hot', 8],
+      ['Locked-rotor withstand, cold', 15],
     ] as const) {
       expect(points(name).at(-1)).toEqual([lockedRotorMost, seconds]);
       expect(points(name)[0]).toEqual([lockedRotorMost / 2, 4 * seconds]);
@@ -87,7 +87,7 @@ describe('time against current', () => {
 
   it('where the slow edge meets what the motor bears is the same in the picture and from the figures', () => {
     const [, slow] = edges(points(`Relay class ${start.relayClass}, cold`));
-    const bears = points('Standing motor, cold');
+    const bears = points('Locked-rotor withstand, cold');
     const drawnGap = (amperes: number): number => at(slow, amperes) - at(bears, amperes);
     const figuredGap = (amperes: number): number =>
       tripTime(10, amperes / overload) - 15 * (lockedRotorMost / amperes) ** 2;
@@ -114,7 +114,7 @@ describe('time against current', () => {
   });
 
   it('nine of ten starts lie round the motor as it is fitted, and are drawn a little beyond the last', () => {
-    const band = points('Nine of ten starts', drawn({ spread }));
+    const band = points('90 % of starts', drawn({ spread }));
     const [low, high] = edges(band);
     expect(low.length).toBe(high.length);
     low.forEach(([least], step) => expect(least).toBeLessThanOrEqual(high[step]?.[0] ?? 0));
@@ -128,14 +128,14 @@ describe('time against current', () => {
 
   it('shows short circuits at bus and motor, and nothing that is not known', () => {
     const all = drawn({ faultAtBus: 20_000, faultAtMotor: 5000 });
-    expect(points('Short circuit at bus', all).map(([amperes]) => amperes)).toEqual([20_000, 20_000]);
+    expect(points('Fault current at bus', all).map(([amperes]) => amperes)).toEqual([20_000, 20_000]);
     expect(points('at motor', all).map(([amperes]) => amperes)).toEqual([5000, 5000]);
     expect([...drawn().keys()]).toEqual([
       expect.stringMatching(/^Start, direct/),
       'Relay class 10, cold',
-      'Relay, warm',
-      'Standing motor, cold',
-      'Standing motor, hot',
+      'Overload relay, warm',
+      'Locked-rotor withstand, cold',
+      'Locked-rotor withstand, hot',
     ]);
   });
 });

@@ -205,9 +205,9 @@ test('hours are dragged in the picture and typed in the table under it', async (
   await openStage(page, 'supply');
   await fill(page, { 'supply.voltage': '480', 'supply.frequency': '60' });
   await openStage(page, 'profile');
-  await page.getByRole('button', { name: 'Add a step' }).click();
+  await page.getByRole('button', { name: 'Add a row' }).click();
   await fill(page, { 'profile.points.0.flow': '60 %', 'profile.points.0.hours': '4000' });
-  const picture = page.getByRole('region', { name: 'Power against flow' });
+  const picture = page.getByRole('region', { name: 'Power–flow curve' });
   // A white circle on the end of the bar.
   const grip = picture.locator('svg path[fill="#fffefb"]').last();
   await expect(grip).toBeVisible();
@@ -235,17 +235,17 @@ test('a machine’s curve is pasted, and every way to control the flow is drawn 
   await fill(page, { 'supply.voltage': '480', 'supply.frequency': '60' });
   await openStage(page, 'profile');
   await field(page, 'profile.control').selectOption('throttle');
-  await page.getByRole('button', { name: 'Add a step' }).click();
+  await page.getByRole('button', { name: 'Add a row' }).click();
   await fill(page, { 'profile.points.0.flow': '70 %', 'profile.points.0.hours': '4000' });
   const throttle = page.locator('[data-control="throttle"]');
-  await page.getByText('The figures of the curves, kW').click();
+  await page.getByText('Curve data, kW').click();
   const before = await throttle.innerText();
   await page.locator('summary', { hasText: 'Machine curve' }).click();
   await page.getByLabel('Paste points').fill('Q (m³/h); H (m); eff (%)\n0; 60; 2\n50; 55; 60\n100; 40; 78\nrest');
   await page.getByRole('button', { name: 'Take the points' }).click();
   await expect(page.getByText('3 points read. 1 lines')).toBeVisible();
   await expect.poll(() => throttle.innerText()).not.toBe(before);
-  await expect(page.getByRole('region', { name: 'Head against flow' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Head–flow curve' })).toBeVisible();
   // A curve that rises from no flow is told.
   await fill(page, { 'profile.curve.0.head': '30 m' });
   await expect(page.locator('[data-finding="profile.drooping"]')).toContainText('two flows');

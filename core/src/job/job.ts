@@ -51,9 +51,9 @@ export const documentSchema = z.strictObject({
     .describe('What is compared, each with what it says for itself'),
   chosen: z.enum(letters).default('A').describe('The option whose results are the job’s'),
   declined: z.array(z.enum(proposals)).max(3).default([]).describe('Proposals that were dropped'),
-  practice: stage(shapeOf(practiceFields)).describe('Rules of thumb set for this job'),
+  practice: stage(shapeOf(practiceFields)).describe('Design rules set for this job'),
   sitePractice: stage(shapeOf(practiceFields)).describe(
-    'Rules of thumb of the site, as they stood when the job took them',
+    'Design rules of the site, as they stood when the job took them',
   ),
 });
 

@@ -105,7 +105,7 @@ function reasonsOf({ details, values, chosen }: Solution, why: string): string[]
   const own = details.rules.filter((rule) => rule.from !== 'default');
   if (own.length > 0)
     reasons.push(
-      `Rules of thumb set for this plant or job: ${own.map((rule) => `${rule.title} ${rule.text}`).join('; ')}.`,
+      `Design rules set for this site or job: ${own.map((rule) => `${rule.title} ${rule.text}`).join('; ')}.`,
     );
   const start = values['starting.method'];
   if (start?.working.note) reasons.push(`${start.text}: ${start.working.note}`);

@@ -123,7 +123,7 @@
         <form method="post" action="?/restore">
           <input type="hidden" name="id" value={data.aside.id} />
           <input type="hidden" name="back" value={back} />
-          <button type="submit" class="min-h-11 px-2 text-sea underline">Take it back</button>
+          <button type="submit" class="min-h-11 px-2 text-sea underline">Undo removal</button>
         </form>
       </Alert>
     {/if}
@@ -221,7 +221,7 @@
               <div class="w-44">
                 {@render action('copy', 'Make a copy', job.id)}
                 {#if put}
-                  {@render action('restore', 'Take it back', job.id)}
+                  {@render action('restore', 'Undo removal', job.id)}
                 {:else}
                   {@render action('archive', 'Archive', job.id)}
                 {/if}
@@ -297,7 +297,7 @@
           {#if problem('plate')}<p id="plate-error" class="mt-1 text-sm text-stop">{problem('plate')}</p>{/if}
         </div>
         <div>
-          <label for="kind" class="mb-1 block text-sm text-quiet">What is asked</label>
+          <label for="kind" class="mb-1 block text-sm text-quiet">Task</label>
           <select id="kind" name="kind" class="entry">
             {#each fields.kind.options as [value, name] (value)}
               <option {value} selected={value === (form?.form?.['kind'] ?? 'replace')}>{name}</option>

@@ -102,18 +102,18 @@ export function rangeChart({ range }: Pictures, rated: number, rows: readonly Ro
     legend: {
       ...legendLook(),
       data: [
-        'Allowed for good',
-        ...(selfCooled ? ['With a blower'] : []),
-        'For a minute',
+        'Continuous torque',
+        ...(selfCooled ? ['With separate blower'] : []),
+        'Short-time torque, 60 s',
         'Load',
-        { name: 'Rows of the profile', itemStyle: { opacity: 1 } },
+        { name: 'Operating points', itemStyle: { opacity: 1 } },
       ],
     },
     tooltip: {
       trigger: 'axis',
       valueFormatter: (value: unknown) => (typeof value === 'number' ? `${value.toFixed(0)} %` : String(value)),
     },
-    xAxis: along('Motor, r/min', {
+    xAxis: along('Motor speed, r/min', {
       max: roundUp(turns(end), 100),
       interval: 500,
       axisLabel: { ...(axisLook['axisLabel'] as object), showMaxLabel: false },
@@ -123,11 +123,11 @@ export function rangeChart({ range }: Pictures, rated: number, rows: readonly Ro
       ...(range.least.share > 0 ? [shaded('too slow', 0, turns(range.least.share), top)] : []),
       ...(range.most.share < end ? [shaded('too fast', turns(range.most.share), turns(end), top)] : []),
       ...range.skips.map(({ from, to }) => shaded('skipped', turns(from), turns(to), top)),
-      curve('Allowed for good', range.continuous, sea, { areaStyle: { color: sea, opacity: 0.08 } }),
+      curve('Continuous torque', range.continuous, sea, { areaStyle: { color: sea, opacity: 0.08 } }),
       ...(selfCooled
         ? [
             {
-              name: 'With a blower',
+              name: 'With separate blower',
               type: 'line',
               symbol: 'none',
               data: [
@@ -139,12 +139,12 @@ export function rangeChart({ range }: Pictures, rated: number, rows: readonly Ro
             },
           ]
         : []),
-      curve('For a minute', range.short, sea, { lineStyle: { color: sea, width: 1.5, type: 'dashed' } }),
+      curve('Short-time torque, 60 s', range.short, sea, { lineStyle: { color: sea, width: 1.5, type: 'dashed' } }),
       ...(range.load ? [curve('Load', range.load, copper)] : []),
       ...(range.load && ran.length > 0
         ? [
             {
-              name: 'Rows of the profile',
+              name: 'Operating points',
               type: 'line',
               symbol: 'circle',
               symbolSize: 10,
@@ -181,24 +181,24 @@ export function leadChart({ lead }: Pictures, school: School, filtered: number |
   });
   return {
     ...frame(),
-    legend: { ...legendLook(), data: ['Without a filter', 'With the filter', 'The winding bears'] },
+    legend: { ...legendLook(), data: ['Without filter', 'With filter', 'Winding withstand'] },
     tooltip: {
       trigger: 'axis',
       valueFormatter: (value: unknown) => (typeof value === 'number' ? `${value.toFixed(0)} V` : String(value)),
     },
     xAxis: along(`Cable, ${name}`, { max: end, interval: roundUp(end / 6, end > 120 ? 50 : 10) }),
-    yAxis: axis('Peak, V', { max: top, interval: 400, splitLine: { lineStyle: { color: line } } }),
+    yAxis: axis('Peak terminal voltage, V', { max: top, interval: 400, splitLine: { lineStyle: { color: line } } }),
     series: [
       {
-        name: 'Without a filter',
+        name: 'Without filter',
         type: 'line',
         symbol: 'none',
         data: lead.lengths.map((metres, at) => [long(metres), Math.round(lead.peaks[at] ?? 0)]),
         lineStyle: { color: copper, width: 2.5 },
         itemStyle: { color: copper },
       },
-      ...(filtered === undefined ? [] : [level('With the filter', filtered, sea, 'solid')]),
-      level('The winding bears', lead.withstand, stop, 'dashed'),
+      ...(filtered === undefined ? [] : [level('With filter', filtered, sea, 'solid')]),
+      level('Winding withstand', lead.withstand, stop, 'dashed'),
       upright('site’s rule', long(lead.rule), top, quiet, 'dotted'),
       ...(lead.length === undefined ? [] : [upright('this cable', long(lead.length), top, copper)]),
     ],
@@ -219,11 +219,11 @@ export function spectrumChart({ line: at }: Pictures): EChartsCoreOption {
       trigger: 'axis',
       valueFormatter: (value: unknown) => (typeof value === 'number' ? `${value.toFixed(2)} A` : String(value)),
     },
-    xAxis: { ...axisLook, type: 'category', name: 'Order', nameLocation: 'middle', nameGap: 26, data: names },
+    xAxis: { ...axisLook, type: 'category', name: 'Harmonic order', nameLocation: 'middle', nameGap: 26, data: names },
     yAxis: axis('A', { splitLine: { lineStyle: { color: line } } }),
     series: [
       {
-        name: 'Of this drive',
+        name: 'This drive',
         type: 'bar',
         barWidth: 22,
         data: at.orders.map(({ current }) => Number(current.toPrecision(4))),
@@ -232,7 +232,7 @@ export function spectrumChart({ line: at }: Pictures): EChartsCoreOption {
       ...(limited
         ? [
             {
-              name: 'Each at most, of all that is connected',
+              name: 'IEEE 519 limit',
               type: 'line',
               step: 'middle',
               symbol: 'none',

@@ -59,13 +59,13 @@ export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: S
       valueFormatter: (value: unknown) => (typeof value === 'number' ? value.toFixed(1) : String(value)),
     },
     ...(motor
-      ? { legend: { textStyle: { color: ink, fontFamily: font }, data: ['Load', 'Motor on the line'], top: 0 } }
+      ? { legend: { textStyle: { color: ink, fontFamily: font }, data: ['Load', 'Motor at rated supply'], top: 0 } }
       : {}),
     grid: { left: 52, right: 20, top: 30, bottom: 42 },
     xAxis: {
       ...axisLook,
       type: 'value',
-      name: 'r/min at the motor',
+      name: 'Motor speed, r/min',
       nameLocation: 'middle',
       nameGap: 26,
       min: 0,
@@ -90,7 +90,7 @@ export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: S
       ...(motor
         ? [
             {
-              name: 'Motor on the line',
+              name: 'Motor at rated supply',
               type: 'line',
               showSymbol: false,
               data: motor.map(({ speed, shaftTorque }) => [rpm(speed), torque(Math.max(0, shaftTorque))]),
@@ -99,12 +99,14 @@ export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: S
             },
           ]
         : []),
-      ...(breakaway && breakaway.torque > 0 ? [marked('Breakaway', breakaway, sea, flat ? 'top' : 'right')] : []),
+      ...(breakaway && breakaway.torque > 0
+        ? [marked('Breakaway torque', breakaway, sea, flat ? 'top' : 'right')]
+        : []),
       // A peak that is neither of the others.
       ...(running && peak.speed > 0 && peak.torque > 1.02 * Math.max(running.torque, breakaway?.torque ?? 0)
         ? [marked('Peak', peak, sea, 'top')]
         : []),
-      ...(running ? [marked('Running', running, copper, flat ? 'bottom' : motor ? 'right' : 'left')] : []),
+      ...(running ? [marked('Operating point', running, copper, flat ? 'bottom' : motor ? 'right' : 'left')] : []),
     ],
   };
 }

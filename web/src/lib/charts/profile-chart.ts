@@ -5,14 +5,14 @@ import { axisLook, chartColours } from './colours';
 type Details = Solution['details'];
 
 export const controlNames = {
-  speed: 'Speed, by a drive',
+  speed: 'Speed control, drive',
   throttle: 'Throttle valve',
   damper: 'Outlet damper',
   'inlet vane': 'Inlet vanes',
-  trim: 'Trimmed, new sheave',
+  trim: 'Trimmed impeller',
   'two speeds': 'Two speeds',
   'slip coupling': 'Slip coupling',
-  'on/off': 'On and off',
+  'on/off': 'On/off',
   bypass: 'Bypass',
   none: 'None',
 } as const;
@@ -74,7 +74,7 @@ export function profileChart(
       {
         ...axisLook,
         type: 'value',
-        name: 'h a year',
+        name: 'Annual hours, h',
         min: 0,
         max: roomAbove(Math.max(0, ...sorted.map(({ hours }) => hours / 3600))),
         splitLine: { show: false },

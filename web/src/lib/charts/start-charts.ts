@@ -25,7 +25,10 @@ export function torqueSpeedChart(start: Start, machine: Machine, load: LoadCurve
     xAxis: xAxis('r/min', Math.ceil((speeds.at(-1) ?? 0) / 100) * 100),
     yAxis: yAxis(unit.names[0] ?? ''),
     series: [
-      line('Motor, full voltage', quiet, pairs(speeds, torque(machine.curve.torques)), { width: 1.5, type: 'dashed' }),
+      line('Motor at full voltage', quiet, pairs(speeds, torque(machine.curve.torques)), {
+        width: 1.5,
+        type: 'dashed',
+      }),
       ...(start.trace
         ? [line(`Motor, ${start.method}`, copper, pairs(start.trace.speed.map(rpm), torque(start.trace.torque)))]
         : []),
@@ -110,7 +113,7 @@ export function machineChart(
         { width: 1.5, yAxisIndex: 1, type: 'dotted' },
       ),
       marked(
-        'Plate: current',
+        'Nameplate current',
         [[ratedX, targets.current], ...(against === 'speed' ? [[0, reached('Locked-rotor current')]] : [])],
         0,
         copper,
@@ -118,7 +121,7 @@ export function machineChart(
       ...(against === 'speed'
         ? [
             marked(
-              'Plate: torque',
+              'Nameplate torque',
               [
                 [0, reached('Locked-rotor torque') / unit.factor],
                 [ratedX, rated / unit.factor],
@@ -127,7 +130,7 @@ export function machineChart(
               sea,
             ),
           ]
-        : [marked('Plate: efficiency', [[ratedX, 100 * targets.efficiency]], 1, ink)]),
+        : [marked('Nameplate efficiency', [[ratedX, 100 * targets.efficiency]], 1, ink)]),
     ],
   };
 }
@@ -178,7 +181,7 @@ export function timeChart(start: Start, overload: number, voltage: number): ECha
         { width: 1.5, yAxisIndex: 1 },
       ),
       line(
-        'Rotor heat',
+        'Thermal capacity used',
         stop,
         pairs(
           trace.time,
@@ -202,9 +205,9 @@ export function transientChart({ trace }: TransientRun, from: number, to: number
     xAxis: { ...xAxis('s'), min: Number(from.toFixed(2)), max: Number(to.toFixed(2)) },
     yAxis: [yAxis('A'), yAxis(unit.names[0] ?? '', false)],
     series: [
-      line('Current of phase a', copper, inside(pairs(trace.time, trace.current)), { width: 1.5 }),
+      line('Phase a current', copper, inside(pairs(trace.time, trace.current)), { width: 1.5 }),
       line(
-        'Torque at the air gap',
+        'Air-gap torque',
         sea,
         inside(
           pairs(
@@ -271,7 +274,7 @@ export function bandChart(spread: Spread): EChartsCoreOption {
     tooltip: { show: false },
     legend: {
       ...(frame()['legend'] as object),
-      data: ['Speed, middle', 'Current, middle', 'Speed, nine of ten', 'Current, nine of ten'],
+      data: ['Speed, median', 'Current, median', 'Speed, 90 % band', 'Current, 90 % band'],
     },
     xAxis: xAxis('s'),
     yAxis: [yAxis('A'), { ...yAxis('% speed', false), min: 0, max: 120, interval: 20 }],

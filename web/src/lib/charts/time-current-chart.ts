@@ -65,7 +65,7 @@ function startBand({ times, time, motorCurrent }: Spread, color: string): Record
   const shown = times.filter((each, at) => at < 2 || each <= 1.2 * time.high);
   const edge = (of: 'low' | 'high'): Edge =>
     shown.map((each, at) => [Math.max(1e-3, motorCurrent[at]?.[of] ?? 0), Math.max(SHORTEST, each)] as const);
-  return [between('Nine of ten starts', color, edge('low'), edge('high'), 0.22)];
+  return [between('90 % of starts', color, edge('low'), edge('high'), 0.22)];
 }
 
 /** The relay’s band from cold, and from the warmth of the motor as it runs. */
@@ -75,7 +75,7 @@ function relayBands({ relayClass, relay }: Start, { overload, loadedHeat }: Sett
     MULTIPLES.map((multiple) => [multiple * overload, tripTime(time, multiple, warm)] as const);
   const band = (name: string, warm: number, opacity: number): Record<string, unknown> =>
     between(name, sea, edge(relay.fastest, warm), edge(relay.slowest, warm), opacity);
-  return [band(`Relay class ${relayClass}, cold`, 0, 0.3), band('Relay, warm', loadedHeat, 0.1)];
+  return [band(`Relay class ${relayClass}, cold`, 0, 0.3), band('Overload relay, warm', loadedHeat, 0.1)];
 }
 
 /** What the motor bears standing, from cold and from running temperature. */
@@ -88,7 +88,10 @@ function standing({ lockedRotorMost, stalls }: Setting, color: string): Record<s
       { width: 2, type },
     ),
   });
-  return [bears('Standing motor, cold', stalls.cold, 'solid'), bears('Standing motor, hot', stalls.hot, 'dashed')];
+  return [
+    bears('Locked-rotor withstand, cold', stalls.cold, 'solid'),
+    bears('Locked-rotor withstand, hot', stalls.hot, 'dashed'),
+  ];
 }
 
 /** Time against current on logarithmic axes: the start with its band, the relay’s, what the motor bears, wire and device. */
@@ -107,9 +110,9 @@ export function timeCurrentChart(start: Start, setting: Setting, also: AlsoDrawn
     // A drive’s own overload has a curve of its maker.
     ...(start.method === 'drive' ? [] : relayBands(start, setting)),
     ...standing(setting, stop),
-    ...upright('Wire carries', also.conductor, quiet),
-    ...upright('Device at most', also.deviceMost, ink),
-    ...upright('Short circuit at bus', faultAtBus, stop),
+    ...upright('Conductor ampacity', also.conductor, quiet),
+    ...upright('Maximum device rating', also.deviceMost, ink),
+    ...upright('Fault current at bus', faultAtBus, stop),
     ...upright('at motor', faultAtMotor, copper),
     ...(device ? deviceLines(device) : []),
   ];
@@ -152,13 +155,13 @@ function deviceLines(device: NonNullable<AlsoDrawn['device']>): Record<string, u
   const { carries, opens, wireHeat, firstWave } = device;
   const along = (edge: Edge): number[][] => edge.map((each) => [...each]);
   return [
-    plain('Device carries', ink, along(carries), { width: 1.5, type: 'dotted' }),
-    plain('Device opens', ink, along(opens)),
+    plain('Device non-operating curve', ink, along(carries), { width: 1.5, type: 'dotted' }),
+    plain('Device operating curve', ink, along(opens)),
     ...(wireHeat === undefined
       ? []
       : [
           plain(
-            'Wire damaged',
+            'Conductor damage',
             stop,
             [ADIABATIC, 1, 0.1, SHORTEST].map((time) => [Math.sqrt(wireHeat / time), time]),
             { width: 1.5, type: 'dashed' },
@@ -168,7 +171,7 @@ function deviceLines(device: NonNullable<AlsoDrawn['device']>): Record<string, u
       ? []
       : [
           {
-            ...line('First half-wave', stop, [[firstWave, SHORTEST]]),
+            ...line('First half-cycle peak', stop, [[firstWave, SHORTEST]]),
             showSymbol: true,
             symbol: 'triangle',
             symbolSize: 12,

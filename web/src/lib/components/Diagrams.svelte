@@ -45,11 +45,11 @@
   </div>
   <div class="overflow-x-auto" role="group" aria-label="Bill of parts, scrolls" tabindex="-1">
     <table class="mt-2 w-full text-sm">
-      <caption class="text-start text-sm font-semibold text-quiet">Bill of parts</caption>
+      <caption class="text-start text-sm font-semibold text-quiet">Bill of materials</caption>
       <thead>
         <tr class="border-b text-start text-quiet">
           <th scope="col" class="py-1 pe-3 text-start font-semibold">Item</th>
-          {#if letters}<th scope="col" class="py-1 pe-3 text-start font-semibold">In schedules</th>{/if}
+          {#if letters}<th scope="col" class="py-1 pe-3 text-start font-semibold">Schedule item</th>{/if}
           <th scope="col" class="py-1 pe-3 text-start font-semibold">What</th>
           <th scope="col" class="py-1 text-start font-semibold">Type, rating or setting</th>
         </tr>

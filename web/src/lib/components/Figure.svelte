@@ -21,6 +21,6 @@
   class={value.origin === 'estimated' ? 'figure italic' : 'figure'}
   aria-haspopup="dialog"
   aria-label={`${label}: ${value.text}`}
-  title="Show the working"
+  title="Show the derivation"
   onclick={(event) => void open(event.currentTarget)}>{value.text}</button
 >

@@ -20,7 +20,7 @@
     /** Which are left to be shown here; all where it says nothing. */
     left?: (id: string) => boolean;
   }
-  let { values, stage, declared, currency, school, whole, left = () => true, title = 'Worked out' }: Props = $props();
+  let { values, stage, declared, currency, school, whole, left = () => true, title = 'Calculated' }: Props = $props();
 
   const LONG = 28;
   interface Row {

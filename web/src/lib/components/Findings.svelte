@@ -23,7 +23,7 @@
   const lists = $derived(
     [
       { title: 'Needed for a decision', list: missing.filter(({ kind }) => kind === 'needed') },
-      { title: 'Would sharpen it', list: missing.filter(({ kind }) => kind === 'sharpens') },
+      { title: 'Improves accuracy', list: missing.filter(({ kind }) => kind === 'sharpens') },
     ].filter(({ list }) => list.length > 0),
   );
   const looks = {
@@ -120,7 +120,7 @@
       bind:open={opened}
       placement="right"
       class="w-96! max-w-full! bg-paper! text-ink"
-      aria-label="What is wrong elsewhere"
+      aria-label="Findings in other stages"
       onoutroend={({ currentTarget }) => currentTarget.close()}
     >
       <div class="space-y-2">

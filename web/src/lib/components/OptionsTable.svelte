@@ -34,17 +34,17 @@
       text: (one: Worth): string =>
         one.internalRate === undefined ? 'none' : formatQuantity(one.internalRate, 'fraction', store.shows),
     },
-    { id: 'payback', label: `Pays back against ${against ?? ''} in`, text: (one: Worth): string => span(one.payback) },
+    { id: 'payback', label: `Simple payback against ${against ?? ''}`, text: (one: Worth): string => span(one.payback) },
     {
       id: 'discounted-payback',
-      label: 'The same, with interest',
+      label: 'Discounted payback',
       text: (one: Worth): string => span(one.discountedPayback),
     },
   ]);
 </script>
 
 {#if shown.length > 1}
-  <TableCard label="Options compared" caption="Options compared: what differs">
+  <TableCard label="Comparison of options" caption="Comparison of options: differences">
     <thead>
       <tr class="text-left text-quiet">
         <th scope="col" class="px-3 py-1.5 font-normal"><span class="sr-only">Figure</span></th>

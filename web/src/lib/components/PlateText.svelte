@@ -79,7 +79,7 @@
 </script>
 
 <div class="mb-2">
-  <label for="field-nameplate-asRead" class="mb-1 block text-sm text-quiet">Whole plate as text</label>
+  <label for="field-nameplate-asRead" class="mb-1 block text-sm text-quiet">Nameplate text</label>
   <textarea
     id="field-nameplate-asRead"
     rows={2}

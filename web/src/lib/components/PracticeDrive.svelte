@@ -24,7 +24,7 @@
     ['baseFrequency', 'Base frequency', 'Hz', 1],
     ['baseVoltage', 'Base voltage', 'V', 1],
     ['motorCurrent', 'Motor current', 'A', 1],
-    ['mostFrequency', 'Highest frequency', 'Hz', 1],
+    ['mostFrequency', 'Maximum frequency', 'Hz', 1],
     ['rampUp', 'Ramp up', 's', 1],
     ['rampDown', 'Ramp down', 's', 1],
     ['boost', 'Boost', '%', 100],

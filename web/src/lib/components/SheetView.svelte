@@ -52,8 +52,8 @@
   </div>
 
   {#if sheet.compared.heads.length > 0}
-    <h3 class="mt-4 border-b text-sm font-semibold text-quiet">Options compared</h3>
-    <table class="mt-1 w-full text-sm" aria-label="Options compared">
+    <h3 class="mt-4 border-b text-sm font-semibold text-quiet">Comparison of options</h3>
+    <table class="mt-1 w-full text-sm" aria-label="Comparison of options">
       <thead>
         <tr>
           <th class="py-0.5 text-left font-normal"><span class="sr-only">Figure</span></th>
@@ -82,7 +82,7 @@
     </ul>
   {/if}
   {#if others.length > 0}
-    <h3 class="mt-4 border-b text-sm font-semibold text-quiet">Findings still open</h3>
+    <h3 class="mt-4 border-b text-sm font-semibold text-quiet">Open findings</h3>
     <ul class="mt-1 space-y-1 text-sm">
       {#each others as finding, index (index)}
         <li>
@@ -94,7 +94,7 @@
       {/each}
     </ul>
   {/if}
-  {#each [{ title: 'Needed for a decision', list: sheet.needed }, { title: 'Would sharpen it', list: sheet.sharpens }] as { title, list } (title)}
+  {#each [{ title: 'Needed for a decision', list: sheet.needed }, { title: 'Improves accuracy', list: sheet.sharpens }] as { title, list } (title)}
     {#if list.length > 0}
       <h3 class="mt-4 border-b text-sm font-semibold text-quiet">{title}</h3>
       <ul class="mt-1 list-disc ps-5 text-sm">
@@ -103,14 +103,14 @@
     {/if}
   {/each}
   {#if sheet.settings.length > 0}
-    <h3 class="mt-4 border-b text-sm font-semibold text-quiet" style="break-before: page">Settings of the drive</h3>
-    <table class="mt-1 w-full text-sm" aria-label="Settings of the drive">
+    <h3 class="mt-4 border-b text-sm font-semibold text-quiet" style="break-before: page">Drive settings</h3>
+    <table class="mt-1 w-full text-sm" aria-label="Drive settings">
       <thead>
         <tr class="text-quiet">
           <th scope="col" class="py-0.5 text-left font-normal">Setting</th>
-          <th scope="col" class="px-2 text-left font-normal">Worked out</th>
+          <th scope="col" class="px-2 text-left font-normal">Calculated</th>
           <th scope="col" class="px-2 text-left font-normal">From</th>
-          <th scope="col" class="w-40 px-2 text-left font-normal">As set</th>
+          <th scope="col" class="w-40 px-2 text-left font-normal">As left</th>
         </tr>
       </thead>
       <tbody>

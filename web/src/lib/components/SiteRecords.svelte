@@ -35,7 +35,7 @@
     taken = records.find((each) => each.name === wanted);
     if (!taken) return;
     take(taken);
-    outcome = `${taken.name} is filled in; Undo takes it back.`;
+    outcome = `${taken.name} is filled in. Undo reverses it.`;
   }
 
   async function keep(): Promise<void> {

@@ -64,7 +64,7 @@
   placement="bottom-start"
   arrow={false}
   role="dialog"
-  aria-label={`Working of ${label}`}
+  aria-label={`Derivation of ${label}`}
   tabindex={-1}
   class="z-50 max-h-[80vh] w-[380px] max-w-[calc(100vw-1rem)] overflow-auto! bg-gray-800! text-sm text-gray-50! shadow-xl! dark:border-gray-500!"
   classes={{ content: 'p-4!' }}
@@ -82,7 +82,7 @@
   </p>
   {#if value.working.inputs.length > 0}
     <table class="my-2 w-full">
-      <caption class="sr-only">Figures put in</caption>
+      <caption class="sr-only">Input values</caption>
       <tbody>
         {#each value.working.inputs as input (input.symbol)}
           <tr>

@@ -32,7 +32,7 @@ export class RiskRun {
       if (run !== this.#run) return;
       this.risk = risk;
     } catch {
-      if (run === this.#run) this.trouble = 'The draws could not be made just now; the next change tries again.';
+      if (run === this.#run) this.trouble = 'The simulation could not run just now; the next change tries again.';
     }
     if (run === this.#run) this.share = undefined;
   }

@@ -113,7 +113,7 @@
   </div>
   {#if blowers && expected}
     <TableCard
-      label="Meters of both blowers"
+      label="Meter readings of both blowers"
       caption="What the meters read, and what Pilgrim expects from the plate alone"
     >
       <thead>
@@ -121,7 +121,7 @@
           <th scope="col" class="px-3 py-1.5 font-normal">Meter</th>
           <th scope="col" class="px-3 py-1.5 text-right font-normal">1 · damper</th>
           <th scope="col" class="px-3 py-1.5 text-right font-normal">2 · drive</th>
-          <th scope="col" class="px-3 py-1.5 font-normal">May be off by</th>
+          <th scope="col" class="px-3 py-1.5 font-normal">Uncertainty</th>
         </tr>
       </thead>
       <tbody>
@@ -134,7 +134,7 @@
           </tr>
         {/each}
         <tr class="border-t" data-meter="expected">
-          <th scope="row" class="px-3 py-1.5 text-left font-normal">Expected from the line, W</th>
+          <th scope="row" class="px-3 py-1.5 text-left font-normal">Expected input power, W</th>
           {#each blowers as read, at (at)}
             {@const watts = expected[at] ?? 0}
             <td class="px-3 py-1.5 text-right tabular-nums"

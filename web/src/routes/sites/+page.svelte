@@ -23,7 +23,7 @@
             <span class="grow font-semibold">{site.name}</span>
             <span class="text-sm text-quiet"
               >{site.school} · {site.currency} · {own === 0
-                ? 'default rules of thumb'
+                ? 'default design rules'
                 : `${own} rules of its own`}</span
             >
           </a>

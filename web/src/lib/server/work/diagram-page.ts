@@ -31,7 +31,7 @@ export function diagramPage(scheme: Scheme, heading: string, pageWidth: number):
       bold: true,
     },
     { columns: [figure(power, left), figure(control, pageWidth - GAP - left)], columnGap: GAP },
-    { text: 'Bill of parts', bold: true, margin: [0, 4, 0, 2] },
+    { text: 'Bill of materials', bold: true, margin: [0, 4, 0, 2] },
     {
       table: {
         headerRows: 1,
@@ -39,7 +39,7 @@ export function diagramPage(scheme: Scheme, heading: string, pageWidth: number):
         body: [
           [
             cell('In the diagrams', true),
-            cell('In schedules', true),
+            cell('Schedule item', true),
             cell('What', true),
             cell('Type, rating or setting', true),
           ],

@@ -65,7 +65,7 @@ export const boxed = (lines: readonly string[], last?: string): Content => ({
       [
         {
           stack: [
-            { text: 'Before anyone touches it', bold: true, color: colours.caution },
+            { text: 'Safety cautions', bold: true, color: colours.caution },
             { ul: lines.map(printable) },
             ...(last === undefined
               ? []

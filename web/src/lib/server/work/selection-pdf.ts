@@ -99,7 +99,7 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
       ...bullets('Why', sheet.reasons, pageWidth),
       ...(others.length > 0
         ? [
-            { text: 'Findings still open', style: 'heading' } satisfies Content,
+            { text: 'Open findings', style: 'heading' } satisfies Content,
             rule(pageWidth),
             {
               ul: others.map((finding) => ({
@@ -117,7 +117,7 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
           ]
         : []),
       ...bullets('Needed for a decision', sheet.needed, pageWidth),
-      ...bullets('Would sharpen it', sheet.sharpens, pageWidth),
+      ...bullets('Improves accuracy', sheet.sharpens, pageWidth),
       ...(sheet.note ? [{ text: printable(sheet.note), margin: [0, 0, 0, 6] } satisfies Content] : []),
       boxed(cautions, deferral),
       { text: 'Figures in italics are estimates.', color: QUIET, margin: [0, 4, 0, 0] },
@@ -143,14 +143,14 @@ function settingsPage({ settings, title, site }: SelectionSheet, pageWidth: numb
   if (settings.length === 0) return [];
   return [
     { text: printable(`${site} · ${title}`), color: QUIET, pageBreak: 'before' },
-    { text: 'Settings of the drive', fontSize: 13, bold: true },
+    { text: 'Drive settings', fontSize: 13, bold: true },
     rule(pageWidth),
     {
       table: {
         headerRows: 1,
         widths: ['auto', 'auto', '*', 110],
         body: [
-          [cell('Setting', true), cell('Worked out', true), cell('From', true), cell('As set', true)],
+          [cell('Setting', true), cell('Calculated', true), cell('From', true), cell('As left', true)],
           ...settings.map(({ name, value, from, asSet = '', differs }) => [
             { text: printable(name), color: QUIET },
             cell(value, true),
@@ -178,7 +178,7 @@ function settingsPage({ settings, title, site }: SelectionSheet, pageWidth: numb
 function comparison({ compared }: SelectionSheet, pageWidth: number): Content[] {
   if (compared.heads.length === 0) return [];
   return [
-    { text: 'Options compared', style: 'heading' },
+    { text: 'Comparison of options', style: 'heading' },
     rule(pageWidth),
     {
       table: {

@@ -23,7 +23,7 @@
 
 {#if pictures}
   <TableCard
-    label="Motor on this drive"
+    label="Motor and drive compatibility"
     caption={`Motor on this drive: ${store.solution.values['drive.verdict']?.text ?? ''}`}
   >
     <tbody>
@@ -40,7 +40,9 @@
     {#snippet foot()}
       {#if pictures.letter}
         <details class="border-t px-3 py-2">
-          <summary class="min-h-8 cursor-pointer text-sm text-sea pointer-coarse:min-h-11">Letter to the maker</summary>
+          <summary class="min-h-8 cursor-pointer text-sm text-sea pointer-coarse:min-h-11"
+            >Letter to the manufacturer</summary
+          >
           <pre class="mt-1 font-sans text-sm whitespace-pre-wrap" data-letter>{pictures.letter}</pre>
           <Button
             color="alternative"

@@ -85,10 +85,10 @@
     height={160}
     label="Harmonic currents of the drive by their order; the table says what each way to build the input comes to."
   />
-  <table class="w-full text-sm" aria-label="Ways to build the input">
+  <table class="w-full text-sm" aria-label="Line-side alternatives">
     <thead>
       <tr class="text-quiet">
-        <th scope="col" class={th}>At the input</th>
+        <th scope="col" class={th}>Line side</th>
         <th scope="col" class={`${th} text-right`}>Current</th>
         <th scope="col" class={`${th} text-right`}>Demand</th>
         <th scope="col" class={`${th} text-right`}>Voltage</th>
@@ -119,16 +119,16 @@
 
 {#snippet overload(of: NonNullable<typeof pictures>)}
   {#if of.rated.length > 0}
-    <table class="mb-3 w-full text-sm" aria-label="What the drive is rated for, and what is left here">
+    <table class="mb-3 w-full text-sm" aria-label="Drive rating and derating">
       <thead>
         <tr class="text-quiet">
           <th scope="col" class={th}>Duty</th>
-          <th scope="col" class={`${th} text-right`}>At this voltage</th>
+          <th scope="col" class={`${th} text-right`}>Current at this voltage</th>
           <th scope="col" class={`${th} text-right`}>Heat</th>
           <th scope="col" class={`${th} text-right`}>Height</th>
-          <th scope="col" class={`${th} text-right`}>Carrier</th>
+          <th scope="col" class={`${th} text-right`}>Switching frequency</th>
           <th scope="col" class={`${th} text-right`}>Phases</th>
-          <th scope="col" class={`${th} text-right`}>Left</th>
+          <th scope="col" class={`${th} text-right`}>Derated current</th>
         </tr>
       </thead>
       <tbody>
@@ -145,13 +145,13 @@
       </tbody>
     </table>
   {/if}
-  <table class="w-full text-sm" aria-label="What asks for more than the running current">
+  <table class="w-full text-sm" aria-label="Overload duty">
     <thead>
       <tr class="text-quiet">
-        <th scope="col" class={th}>What asks for it</th>
+        <th scope="col" class={th}>Load event</th>
         <th scope="col" class={`${th} text-right`}>Current</th>
         <th scope="col" class={`${th} text-right`}>For</th>
-        <th scope="col" class={`${th} text-right`}>It bears that</th>
+        <th scope="col" class={`${th} text-right`}>Permissible duration</th>
         <th scope="col" class={`${th} text-right`}>Used</th>
       </tr>
     </thead>
@@ -183,14 +183,14 @@
 {/snippet}
 
 <!-- Four pictures of a drive, one at a time. -->
-<section class="rounded-lg border bg-card p-3" aria-label="Pictures of the drive">
+<section class="rounded-lg border bg-card p-3" aria-label="Drive charts">
   {#if pictures}
     <Tabs
       bind:selected={shown}
       tabStyle="underline"
       class="flex-wrap"
       classes={{ content: 'mt-0! bg-transparent! p-0! pt-1.5!' }}
-      aria-label="Pictures of the drive"
+      aria-label="Drive charts"
     >
       {#each Object.entries(shows) as [key, title] (key)}
         <TabItem
@@ -216,7 +216,7 @@
     </p>
   {:else}
     <EmptyPicture
-      label="What motor, cable and network bear"
+      label="Motor, cable and supply limits"
       needs={[
         { text: 'a system voltage', href: `${base}/supply` },
         { text: 'a motor or a load', href: `${base}/load` },

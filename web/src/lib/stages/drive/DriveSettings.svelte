@@ -25,13 +25,13 @@
 </script>
 
 {#if settings.length > 0}
-  <TableCard label="Settings sheet" caption="What is set at the keypad, in the order it asks">
+  <TableCard label="Settings sheet" caption="Drive parameters, in keypad order">
     <thead>
       <tr class="text-left text-quiet">
         <th scope="col" class="px-3 py-1.5 font-normal">Setting</th>
-        <th scope="col" class="px-2 py-1.5 font-normal">Worked out</th>
+        <th scope="col" class="px-2 py-1.5 font-normal">Calculated</th>
         <th scope="col" class="px-2 py-1.5 font-normal">From</th>
-        <th scope="col" class="w-28 px-2 py-1.5 font-normal lg:w-44">As set</th>
+        <th scope="col" class="w-28 px-2 py-1.5 font-normal lg:w-44">As left</th>
       </tr>
     </thead>
     <tbody>

@@ -26,8 +26,8 @@
 </script>
 
 {#if low !== undefined && high !== undefined}
-  <section class="rounded-lg border bg-card p-3" aria-label="What a signal means">
-    <h2 class="text-sm font-semibold text-quiet">What a signal means</h2>
+  <section class="rounded-lg border bg-card p-3" aria-label="Reference scaling">
+    <h2 class="text-sm font-semibold text-quiet">Reference scaling</h2>
     <div class="flex flex-wrap items-center gap-4">
       <svg viewBox="0 0 300 150" class="w-72" role="img" aria-label={`${signal} asks for ${asked.toFixed(1)} Hz`}>
         {#each marks as mark (mark)}

@@ -41,7 +41,7 @@
 {#if terminals.length > 0}
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <section tabindex="0" class="overflow-x-auto rounded-lg border bg-card p-3" aria-label="Terminal plan">
-    <h2 class="mb-1 text-sm font-semibold text-quiet">What goes to which terminal, by what it is for</h2>
+    <h2 class="mb-1 text-sm font-semibold text-quiet">Terminals by function</h2>
     <svg
       viewBox={`0 0 820 ${height}`}
       role="img"

@@ -18,11 +18,11 @@
     }
     const { practice } = (await response.json()) as { practice: Readonly<Record<string, string>> };
     store.setMany(Object.fromEntries(practiceNames.map((name) => [`sitePractice.${name}`, practice[name]])));
-    outcome = 'Taken over; Undo takes it back.';
+    outcome = 'Adopted. Undo reverses it.';
   }
 </script>
 
-<TableCard label="Rules of thumb used" caption="Rules of thumb this job used">
+<TableCard label="Design rules used" caption="Design rules used in this job">
   <thead>
     <tr class="text-left text-quiet">
       <th scope="col" class="px-3 py-1.5 font-normal">Rule</th>
@@ -50,7 +50,7 @@
           >Rules of {store.document.site}</a
         >
         <Button color="alternative" size="sm" class="min-h-11 text-ink!" onclick={takeSite}
-          >Take them as they are now</Button
+          >Adopt the current site rules</Button
         >
         <span role="status" class="text-quiet">{outcome}</span>
       </p>

@@ -15,7 +15,7 @@
     return heating.value > 1.05 * rms.value
       ? [
           { name: 'RMS', value: rms, side: 'start-1' },
-          { name: 'As warm as under a steady', value: heating, side: 'end-0' },
+          { name: 'Thermally equivalent torque', value: heating, side: 'end-0' },
         ]
       : [{ name: 'RMS', value: rms, side: 'end-0' }];
   });
@@ -89,7 +89,7 @@
   {/if}
   <RowsEditor
     {store}
-    title="Segments, torque at the driven shaft"
+    title="Duty cycle segments, torque at driven shaft"
     path="load.duty"
     row="segment"
     cells={[

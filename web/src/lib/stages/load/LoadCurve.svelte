@@ -26,7 +26,7 @@
 </script>
 
 {#if details.loadCurve}
-  <section class="rounded-lg border bg-card p-3" aria-label="Torque against speed">
+  <section class="rounded-lg border bg-card p-3" aria-label="Torque–speed curve">
     <h2 class="mb-1 text-sm font-semibold text-quiet">Torque against speed, {details.loadCurve.shape}</h2>
     <Chart
       option={loadChart(details.loadCurve, { running, motor }, school)}
@@ -34,9 +34,9 @@
       label="Torque of the load against speed at the motor shaft; the table below holds the figures."
     />
     <details>
-      <summary class="min-h-11 cursor-pointer py-2.5 text-sm text-sea">The figures of the curve</summary>
+      <summary class="min-h-11 cursor-pointer py-2.5 text-sm text-sea">Curve data</summary>
       <table class="w-full text-sm">
-        <caption class="sr-only">Torque against speed at the motor shaft</caption>
+        <caption class="sr-only">Torque–speed curve at the motor shaft</caption>
         <thead
           ><tr class="text-left text-quiet"
             ><th scope="col" class="font-normal">Speed</th><th scope="col" class="text-right font-normal">Torque</th
@@ -57,7 +57,7 @@
   </section>
 {:else}
   <EmptyPicture
-    label="Torque against speed"
+    label="Torque–speed curve"
     example="M30 92C40 102 60 104 90 100C160 92 240 62 300 20"
     needs={[
       { text: 'what is known of the load', field: 'load.way' },

@@ -20,13 +20,13 @@
 {#if way === 'duty'}<DutyPanel {store} />{/if}
 <Late><LogPanel {store} /></Late>
 {#if details.sizes.length > 0}
-  <TableCard label="Sizes" caption="What a larger size would cost at this load">
+  <TableCard label="Ratings" caption="Effect of a larger rating at this load">
     <thead>
       <tr class="text-left text-quiet">
-        <th scope="col" class={head}>Size</th>
-        <th scope="col" class={`${head} text-right`}>Load on it</th>
-        <th scope="col" class={`${head} text-right`}>Efficiency there</th>
-        <th scope="col" class={`${head} text-right`}>Power factor there</th>
+        <th scope="col" class={head}>Rating</th>
+        <th scope="col" class={`${head} text-right`}>Load factor</th>
+        <th scope="col" class={`${head} text-right`}>Efficiency at load</th>
+        <th scope="col" class={`${head} text-right`}>Power factor at load</th>
       </tr>
     </thead>
     <tbody>

@@ -13,11 +13,11 @@
 
   /** Where a person gets to know the load. */
   const places: readonly { readonly key: string; readonly name: string; readonly ways: readonly Way[] }[] = [
-    { key: 'way-shaft', name: 'At its shaft', ways: ['torque', 'force'] },
+    { key: 'way-shaft', name: 'At the driven shaft', ways: ['torque', 'force'] },
     { key: 'way-motor', name: 'On the running motor', ways: ['input power', 'current', 'slip'] },
     {
       key: 'way-machine',
-      name: 'From what the machine does',
+      name: 'From process data',
       ways: [
         'fan',
         'pump',
@@ -32,7 +32,7 @@
         'press',
       ],
     },
-    { key: 'way-table', name: 'Over speed or time', ways: ['curve', 'duty'] },
+    { key: 'way-table', name: 'Curve or duty cycle', ways: ['curve', 'duty'] },
   ];
   const names = $derived(
     new Map<string, string>(fields.way.options.map(([way, name]) => [way, termIn(name, store.school)])),

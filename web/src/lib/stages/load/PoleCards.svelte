@@ -16,7 +16,7 @@
 
 {#if poles.length > 0}
   <section class="rounded-lg border bg-card p-3" aria-label="Number of poles">
-    <h2 class="mb-2 text-sm font-semibold text-quiet">Poles compared, for this torque and speed</h2>
+    <h2 class="mb-2 text-sm font-semibold text-quiet">Comparison by number of poles</h2>
     <ul class="grid gap-2 sm:grid-cols-2 lg:grid-cols-4">
       {#each poles as choice (choice.poles)}
         {@const height = heightOf(choice.torque)}
@@ -40,7 +40,7 @@
           </svg>
           <p class="mb-1 leading-4 text-quiet">{choice.advice}</p>
           <dl class="grid grid-cols-[1fr_auto] gap-x-2 leading-5">
-            <dt class="text-quiet">Turns at</dt>
+            <dt class="text-quiet">Speed at load</dt>
             <dd class="text-right whitespace-nowrap">{formatQuantity(choice.speed, 'speed', school)}</dd>
             <dt class="text-quiet">Rated torque</dt>
             <dd class="text-right whitespace-nowrap">{formatQuantity(choice.torque, 'torque', school)}</dd>
@@ -50,14 +50,14 @@
             <dd class="text-right whitespace-nowrap">
               {choice.efficiency === undefined ? '–' : percent(choice.efficiency, 1)}
             </dd>
-            <dt class="text-quiet">Ratio needed</dt>
+            <dt class="text-quiet">Required speed ratio</dt>
             <dd class="text-right whitespace-nowrap">{choice.ratioNeeded.toFixed(2)}</dd>
-            <dt class="text-quiet">Speed off</dt>
+            <dt class="text-quiet">Speed deviation</dt>
             <dd class="text-right whitespace-nowrap">
               {choice.speedError > 0 ? '+' : ''}{percent(choice.speedError, 1)}
             </dd>
             {#if choice.sidePull !== undefined}
-              <dt class="text-quiet">Side pull</dt>
+              <dt class="text-quiet">Overhung load</dt>
               <dd class="text-right whitespace-nowrap">{formatQuantity(choice.sidePull, 'force', school)}</dd>
             {/if}
             {#if choice.bearing}
@@ -65,7 +65,7 @@
               <dd class="text-right whitespace-nowrap">{choice.bearing}</dd>
             {/if}
             {#if choice.leastSheave !== undefined}
-              <dt class="text-quiet">Sheave</dt>
+              <dt class="text-quiet">Minimum sheave</dt>
               <dd class="text-right whitespace-nowrap">≥ {formatQuantity(choice.leastSheave, 'length', school)}</dd>
             {/if}
             <dt class="text-quiet">Cost</dt>

@@ -33,7 +33,7 @@
   }
 </script>
 
-<section class="rounded-lg border bg-card p-3" aria-label="The train from motor to machine">
+<section class="rounded-lg border bg-card p-3" aria-label="Transmission from motor to machine">
   <h2 class="mb-2 text-sm font-semibold text-quiet">
     The train from motor to machine{listed === 0 ? '' : ': type each number where it was measured'}
   </h2>
@@ -139,7 +139,7 @@
     {#if store.solution.values['load.inertia']}
       <p class="text-sm text-quiet">
         Inertia at the motor shaft <Figure
-          label="Inertia at the motor shaft"
+          label="Inertia referred to motor shaft"
           value={store.solution.values['load.inertia']}
           whole={() => store.whole('load.inertia')}
         />

@@ -12,13 +12,16 @@
 </script>
 
 {#if bill.length > 0}
-  <TableCard label="What this option buys" caption={`What option ${store.solution.chosen} buys, ${currency}`}>
+  <TableCard
+    label="Bill of materials of this option"
+    caption={`What option ${store.solution.chosen} buys, ${currency}`}
+  >
     <thead>
       <tr class="text-left text-quiet">
         <th scope="col" class="px-3 py-1.5 font-normal">Part</th>
-        <th scope="col" class="px-3 py-1.5 text-right font-normal">Count</th>
-        <th scope="col" class="px-3 py-1.5 text-right font-normal">Each</th>
-        <th scope="col" class="px-3 py-1.5 text-right font-normal">Together</th>
+        <th scope="col" class="px-3 py-1.5 text-right font-normal">Quantity</th>
+        <th scope="col" class="px-3 py-1.5 text-right font-normal">Unit price</th>
+        <th scope="col" class="px-3 py-1.5 text-right font-normal">Total price</th>
       </tr>
     </thead>
     <tbody>
@@ -33,7 +36,7 @@
         </tr>
       {/each}
       <tr class="border-t-2 font-semibold">
-        <th scope="row" class="px-3 py-1.5 text-left" colspan="3">To buy and fit</th>
+        <th scope="row" class="px-3 py-1.5 text-left" colspan="3">Installed cost</th>
         <td class="px-3 py-1.5 text-right">{amount(total)}</td>
       </tr>
     </tbody>

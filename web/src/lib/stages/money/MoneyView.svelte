@@ -38,14 +38,14 @@
         ]}
       />
     {:else if comparison.costs.length > 0}
-      <section class="rounded-lg border bg-card p-3" aria-label="Cost over the years">
+      <section class="rounded-lg border bg-card p-3" aria-label="Cumulative cost">
         <h2 class="mb-1 text-sm font-semibold text-quiet">
           What each option has cost after so many years, at today’s prices
         </h2>
         <Chart
           option={moneyChart(comparison, currency, run.risk)}
           height={230}
-          label="Cost of each option over the years, bought and fitted at year 0; the table below compares the options in figures."
+          label="Cumulative cost of each option, with the installed cost at year 0; the table below compares the options in figures."
         />
       </section>
     {/if}

@@ -22,25 +22,25 @@
   const rows = [
     {
       id: 'discounted',
-      label: 'Cost over the years, with interest',
+      label: 'Life-cycle cost, present value',
       of: (one: Option) => one.discounted,
       text: amount,
     },
-    { id: 'yearly', label: 'Yearly running cost', of: (one: Option) => one.yearly, text: amount },
+    { id: 'yearly', label: 'Annual operating cost', of: (one: Option) => one.yearly, text: amount },
     { id: 'worth', label: 'Net present value', of: (one: Option) => one.against?.netPresentValue, text: amount },
     { id: 'payback', label: 'Pays back in', of: (one: Option) => one.against?.payback, text: years },
   ] as const;
   type Option = Risk['options'][number];
   const names = {
     hours: 'Hours a year',
-    energyPrice: 'Price of energy and demand',
-    growth: 'Rise of prices',
+    energyPrice: 'Energy and demand price',
+    growth: 'Cost escalation',
     staticHead: 'Static head',
     power: 'Power at full flow',
-    capital: 'Price to buy and fit',
-    efficiency: 'Efficiency as delivered',
-    driveLoss: 'Loss of the drive',
-    life: 'Years it is used',
+    capital: 'Installed cost',
+    efficiency: 'Motor efficiency',
+    driveLoss: 'Drive losses',
+    life: 'Service life',
   } as const;
   /** Added to the figure, not multiplied with it. */
   const ADDED: readonly string[] = ['growth', 'staticHead'];
@@ -76,7 +76,7 @@
 {/snippet}
 
 {#if share !== undefined || risk || trouble}
-  <section class="rounded-lg border bg-card p-3" aria-label="What may turn out otherwise" data-testid="risk">
+  <section class="rounded-lg border bg-card p-3" aria-label="Uncertainty" data-testid="risk">
     <div class="flex flex-wrap items-center gap-3">
       <h2 class="text-sm font-semibold text-quiet">What may turn out otherwise: {DRAWS} draws, 8 of 10 within</h2>
       {#if share !== undefined}
@@ -133,7 +133,7 @@
           <TableCard label="What matters most: how far {ahead.first} is ahead of {ahead.second}, {currency}">
             <thead>
               <tr class="text-left text-quiet">
-                <th scope="col" class="px-2 py-1 font-normal">What matters most</th>
+                <th scope="col" class="px-2 py-1 font-normal">Sensitivity</th>
                 <th scope="col" class="w-2/5 px-2 py-1 font-normal">Behind ◂ even ▸ ahead</th>
                 <th scope="col" class="px-2 py-1 text-right font-normal">From … to, {currency}</th>
               </tr>

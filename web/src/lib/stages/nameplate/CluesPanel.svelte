@@ -8,10 +8,10 @@
 </script>
 
 {#if clues.length > 0}
-  <TableCard label="What the measurements say" caption="What the measurements say · estimates, never plate values">
+  <TableCard label="Results from measurements" caption="Results from measurements · estimates, not nameplate data">
     <thead
       ><tr class="text-left text-quiet"
-        ><th scope="col" class="px-4 py-1 font-normal">From</th><th scope="col" class="font-normal">It says</th><th
+        ><th scope="col" class="px-4 py-1 font-normal">From</th><th scope="col" class="font-normal">Result</th><th
           scope="col"
           class="px-4 font-normal">Confidence</th
         ></tr

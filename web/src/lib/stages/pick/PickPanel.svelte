@@ -75,7 +75,7 @@
 
 {#if details.motors}
   <RankedTable
-    label="Motors that fit"
+    label="Suitable motors"
     caption={`Motors that fit, ranked by ${String(store.get('pick.prefer'))} · prices in ${currency}`}
     kind="motor"
     rows={motors}
@@ -89,7 +89,7 @@
 {#if details.drives}
   {@const { byPower } = details.drives}
   <RankedTable
-    label="Drives that fit"
+    label="Suitable drives"
     caption={`Drives whose current covers the motor’s, the least costly first · prices in ${currency}`}
     kind="drive"
     rows={drives}
@@ -131,13 +131,13 @@
     color="alternative"
     class="min-h-11 justify-self-start text-ink!"
     onclick={() => store.setMany({ 'pick.motor': undefined, 'pick.drive': undefined })}
-    >Let the ranking choose again</Button
+    >Return to the ranked choice</Button
   >
 {/if}
 
 {#if details.motors}<RefusedList
-    title="Motors refused, nearest misses first"
+    title="Rejected motors, nearest first"
     refused={details.motors.refused}
     others={details.motors.others}
   />{/if}
-{#if details.drives}<RefusedList title="Drives refused, nearest misses first" refused={details.drives.refused} />{/if}
+{#if details.drives}<RefusedList title="Rejected drives, nearest first" refused={details.drives.refused} />{/if}

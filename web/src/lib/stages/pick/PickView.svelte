@@ -18,7 +18,7 @@
     {#if outlines.old && outlines.fresh}<MotorOutline {...outlines} school={props.store.shows} />{/if}
     <RowsEditor
       store={props.store}
-      title="Accessories and work of this option"
+      title="Accessories and work, this option"
       path="pick.accessories"
       row="part"
       cells={[

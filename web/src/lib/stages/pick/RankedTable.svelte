@@ -66,7 +66,7 @@
           >
         </th>
       {/each}
-      {#if reasoned}<th scope="col" class="px-3 font-normal">For it</th>{/if}
+      {#if reasoned}<th scope="col" class="px-3 font-normal">Reasons</th>{/if}
     </tr>
   </thead>
   <tbody>

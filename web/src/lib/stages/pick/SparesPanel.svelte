@@ -41,7 +41,7 @@
     aria-label="Spares in the register"
     data-spares={answer ? fits.length : '?'}
   >
-    <h2 class="border-b px-4 py-2 text-sm font-semibold text-quiet">Is there a spare that fits?</h2>
+    <h2 class="border-b px-4 py-2 text-sm font-semibold text-quiet">Spares in the register</h2>
     {#if away}
       <p class="px-4 py-2 text-sm text-caution">The register cannot be asked just now.</p>
     {:else if !answer}
@@ -55,7 +55,7 @@
       <ul class="divide-y text-sm">
         {#each fits as spare (spare.id)}
           <li class="flex flex-wrap items-center gap-x-3 px-4 py-1.5">
-            <span class="text-good">✓ fits</span>
+            <span class="text-good">✓ suitable</span>
             <a class="font-semibold text-sea underline" href={`/motors/${spare.id}`}>{spare.tag || 'no tag'}</a>
             <span>{spare.plateText}</span><span class="text-quiet">{spare.place}</span>
           </li>

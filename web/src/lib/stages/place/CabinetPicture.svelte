@@ -20,8 +20,8 @@
 </script>
 
 {#if store.document.place.cabinet && known}
-  <section class="rounded-lg border bg-card p-3" aria-label="Heat of the cabinet">
-    <h2 class="mb-1 text-sm font-semibold text-quiet">Heat into the cabinet and out of it</h2>
+  <section class="rounded-lg border bg-card p-3" aria-label="Cabinet heat balance">
+    <h2 class="mb-1 text-sm font-semibold text-quiet">Cabinet heat balance</h2>
     <svg
       viewBox="0 0 460 190"
       class="w-full max-w-xl"
@@ -42,7 +42,7 @@
             <path d="M148 72h-44m8-7l-9 7l9 7" stroke-width={1.5 + 8 * share} />{/if}
         </g>
         <text x="366" y="68">{heat('cabinetWalls')}</text>
-        <text x="366" y="84" fill="var(--quiet)">by its walls</text>
+        <text x="366" y="84" fill="var(--quiet)">through walls</text>
         {#if fan}
           <path
             d="M100 150h46m-8-6l9 6l-9 6M314 38h46m-8-6l9 6l-9 6"
@@ -51,7 +51,7 @@
             fill="none"
           />
           <text x="96" y="146" text-anchor="end">{text('cabinetAir')}</text>
-          <text x="96" y="162" text-anchor="end" fill="var(--quiet)">air, by a fan</text>
+          <text x="96" y="162" text-anchor="end" fill="var(--quiet)">forced air</text>
           <text x="96" y="178" text-anchor="end" fill="var(--quiet)">filter: {text('filterInterval')} months</text>
         {/if}
         <text x="230" y="182" text-anchor="middle" fill="var(--quiet)">{text('ambient')} around it</text>
@@ -60,7 +60,7 @@
   </section>
 {:else if store.document.place.cabinet}
   <EmptyPicture
-    label="Heat of the cabinet"
+    label="Cabinet heat balance"
     example="M110 20h100v90h-100zM210 60h50M110 60h-50"
     needs={[
       { text: 'its height', field: 'place.cabinetHeight' },

@@ -16,10 +16,10 @@
   } as const;
 </script>
 
-<TableCard label="Motor enclosures" caption="Enclosures at this place: ✕ stands against it">
+<TableCard label="Motor enclosures" caption="Motor enclosures for this environment; ✕ marks what excludes one">
   <thead>
     <tr class="text-left align-bottom text-quiet">
-      <th scope="col" class="px-3 py-1.5 font-normal">Enclosure, verdict and why</th>
+      <th scope="col" class="px-3 py-1.5 font-normal">Enclosure, verdict and reason</th>
       {#each shown as each (each)}<th scope="col" class="px-1.5 py-1.5 text-center font-normal first-letter:uppercase"
           >{each}</th
         >{/each}

@@ -16,7 +16,7 @@
     { value: '%', name: '% of full flow' },
     ...['m³/h', 'L/s', 'gpm', 'cfm', 'm³/s'].map((value) => ({ value, name: value })),
     { value: 'kW', name: 'kW taken from the line' },
-    { value: 'W', name: 'W taken from the line' },
+    { value: 'W', name: 'W, input power' },
   ];
   const unitOf = (heading: string): string =>
     units.find(({ value }) => value !== '%' && value !== 'W' && heading.toLowerCase().includes(value.toLowerCase()))

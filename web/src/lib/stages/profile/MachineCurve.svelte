@@ -30,7 +30,7 @@
 
 <details class="rounded-lg border bg-card" open={count > 0}>
   <summary class="min-h-9 cursor-pointer px-3 py-1.5 text-sm font-semibold text-quiet"
-    >Curve of the machine<span class="font-normal"> · {count === 0 ? 'none typed' : `${count} points`}</span></summary
+    >Machine curve<span class="font-normal"> · {count === 0 ? 'none typed' : `${count} points`}</span></summary
   >
   <div class="space-y-2 p-3 pt-0">
     <label for="machine-curve" class="block text-sm text-quiet"

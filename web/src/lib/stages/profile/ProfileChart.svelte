@@ -62,7 +62,7 @@
 </script>
 
 {#if steps.length > 0}
-  <section class="rounded-lg border bg-card p-3" aria-label="Power against flow">
+  <section class="rounded-lg border bg-card p-3" aria-label="Power–flow curve">
     <h2 class="mb-2 text-sm font-semibold text-quiet">
       Power against flow, hours as bars: drag a bar’s end, or type below
     </h2>
@@ -73,8 +73,8 @@
       label="Electrical power against flow for every way to control it, with the hours a year as bars; the tables below hold the figures."
     />
     <details>
-      <summary class="min-h-9 cursor-pointer py-1.5 text-sm text-sea">The figures of the curves, kW</summary>
-      <TableCard label="Power against flow for every way to control it, kW">
+      <summary class="min-h-9 cursor-pointer py-1.5 text-sm text-sea">Curve data, kW</summary>
+      <TableCard label="Power by flow control method, kW">
         <thead>
           <tr class="text-left text-quiet">
             <th scope="col" class="font-normal">Control</th>
@@ -95,9 +95,9 @@
     </details>
     <details>
       <summary class="min-h-9 cursor-pointer py-1.5 text-sm text-sea"
-        >Each row by speed, from the machine to the line</summary
+        >Power from machine to line, by operating point</summary
       >
-      <TableCard label="Each row by speed, from the machine to the line">
+      <TableCard label="Power from machine to line, by operating point">
         <thead>
           <tr class="text-left text-quiet">
             {#each ['Flow', 'Head', 'Speed', 'Shaft, kW', 'Motor, kW', 'Drive loses, kW', 'Line, kW'] as title (title)}
@@ -123,7 +123,7 @@
   </section>
 {:else}
   <EmptyPicture
-    label="Power against flow"
+    label="Power–flow curve"
     example="M60 70C140 60 220 50 300 40M60 104C140 98 220 78 300 40"
     needs={[
       { text: 'hours a year at a flow', field: PATH },
@@ -131,16 +131,16 @@
     ]}
   />
 {/if}
-<section class="rounded-lg border bg-card p-3" aria-label="Hours a year at each flow">
+<section class="rounded-lg border bg-card p-3" aria-label="Annual hours by flow">
   {#if count > 0}
     <table class="typed w-full text-sm">
-      <caption class="pb-1 text-left text-sm font-semibold text-quiet">Hours a year at each flow</caption>
+      <caption class="pb-1 text-left text-sm font-semibold text-quiet">Annual hours by flow</caption>
       <thead>
         <tr class="text-left text-quiet">
           <th scope="col" class="font-normal">Flow</th>
           <th scope="col" class="font-normal">Hours</th>
-          <th scope="col" class="text-right font-normal">Today, kW</th>
-          <th scope="col" class="text-right font-normal">By speed, kW</th>
+          <th scope="col" class="text-right font-normal">Present, kW</th>
+          <th scope="col" class="text-right font-normal">Speed control, kW</th>
           <th scope="col"><span class="sr-only">Remove</span></th>
         </tr>
       </thead>
@@ -184,12 +184,12 @@
     id={fieldId(PATH)}
     color="alternative"
     class="mt-2 min-h-9 px-3! text-ink! pointer-coarse:min-h-11"
-    onclick={() => store.addRow(PATH, { flow: '', hours: '' })}>Add a step</Button
+    onclick={() => store.addRow(PATH, { flow: '', hours: '' })}>Add a row</Button
   >
 </section>
 {#if store.solution.details.flowPicture}
-  <section class="rounded-lg border bg-card p-3" aria-label="Head against flow">
-    <h2 class="mb-1 text-sm font-semibold text-quiet">Head of machine and system; the rows as large as their hours</h2>
+  <section class="rounded-lg border bg-card p-3" aria-label="Head–flow curve">
+    <h2 class="mb-1 text-sm font-semibold text-quiet">Head of machine and system; marker size shows annual hours</h2>
     <Chart
       option={headChart(store.solution.details.flowPicture)}
       handles={headHandles}

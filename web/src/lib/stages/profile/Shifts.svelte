@@ -11,14 +11,14 @@
 </script>
 
 <Fold
-  title="By shifts: days, times, months"
+  title="Shift schedule: days, times, months"
   note={count === 0 ? 'none' : `${count} ${count === 1 ? 'shift' : 'shifts'}`}
   open={count > 0}
 >
   <div class="p-3 pt-0">
     <RowsEditor
       {store}
-      title="Shifts"
+      title="Shift schedule"
       path={PATH}
       row="shift"
       cells={[{ path: 'flow', label: 'Flow', placeholder: '70 %' }, ...clockDefinitions]}

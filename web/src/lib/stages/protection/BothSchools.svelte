@@ -21,10 +21,10 @@
     >
   </p>
   {#if beside}
-    <TableCard label="The circuit by both schools">
+    <TableCard label="Comparison of NEC and IEC">
       <thead class="text-left text-quiet">
         <tr>
-          <th scope="col" class="px-4 py-1.5 font-normal">The motor’s circuit</th>
+          <th scope="col" class="px-4 py-1.5 font-normal">Motor circuit</th>
           <th scope="col" class="px-2 py-1.5 font-normal">{names[0]}</th>
           <th scope="col" class="px-2 py-1.5 font-normal">{names[1]}</th>
           <th scope="col" class="px-2 py-1.5 font-normal">Why</th>

@@ -11,8 +11,8 @@
 </script>
 
 <!-- Each run of wires from end to end, and over each stretch what asks for its size there. -->
-<section class="rounded-lg border bg-card p-3" aria-label="What limits the wires">
-  <h2 class="text-sm font-semibold text-quiet">What limits the wires, place by place</h2>
+<section class="rounded-lg border bg-card p-3" aria-label="Conductor sizing criteria">
+  <h2 class="text-sm font-semibold text-quiet">Conductor sizing criteria by run</h2>
   {#each runs as run (run.from + run.to)}
     <div class="mt-2" data-run={`${run.from} – ${run.to}`}>
       <p class="flex items-center gap-3 text-sm">

@@ -89,7 +89,7 @@
 </script>
 
 <!-- Time against current: the start must pass under the relay, and the relay under what motor and wires bear. -->
-<section class="rounded-lg border bg-card p-3" aria-label="Time against current">
+<section class="rounded-lg border bg-card p-3" aria-label="Time–current curves">
   <h2 class="mb-1 text-sm font-semibold text-quiet">
     Time against current{turned.length === 0
       ? ''

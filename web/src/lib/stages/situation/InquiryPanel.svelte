@@ -35,11 +35,11 @@
 {#if suspicions.length > 0}
   <TableCard
     label="Causes to check"
-    caption="Causes to check before it is replaced, against what tells: △ speaks for it, ✓ clears it, ? would tell"
+    caption="Causes to check before replacement: △ supports the cause, ✓ excludes it, ? needs a reading"
   >
     <thead>
       <tr class="align-bottom text-quiet">
-        <th scope="col" class="px-3 py-1.5 text-left font-normal">Cause, and what it changes once found</th>
+        <th scope="col" class="px-3 py-1.5 text-left font-normal">Cause and its effect on the selection</th>
         {#each readings as field (field)}
           <th scope="col" class="w-8 p-0 font-normal pointer-coarse:w-11">
             <a

@@ -19,13 +19,13 @@
   const head = 'px-3 py-1.5 font-normal';
 </script>
 
-<TableCard label="The motor as a circuit" caption="The motor as a circuit with two cages: what it had to meet">
+<TableCard label="Equivalent circuit" caption="Double-cage equivalent circuit: fit to nameplate and class">
   <thead>
     <tr class="text-left text-quiet">
       <th scope="col" class={head}>Figure</th>
-      <th scope="col" class={`${head} text-right`}>Plate or class</th>
+      <th scope="col" class={`${head} text-right`}>Nameplate or class</th>
       <th scope="col" class={`${head} text-right`}>Circuit</th>
-      <th scope="col" class={`${head} text-right`}>Off by</th>
+      <th scope="col" class={`${head} text-right`}>Deviation</th>
     </tr>
   </thead>
   <tbody>
@@ -46,7 +46,7 @@
       </p>{/if}
   {/snippet}
 </TableCard>
-<TableCard label="Part load" caption="What the circuit says at part load, and what less flux would save on a drive">
+<TableCard label="Part load" caption="Part-load operation, and the effect of flux optimization">
   <thead>
     <tr class="text-left text-quiet">
       <th scope="col" class={head}>Torque</th>
@@ -54,7 +54,7 @@
       <th scope="col" class={`${head} text-right`}>Current</th>
       <th scope="col" class={`${head} text-right`}>Efficiency</th>
       <th scope="col" class={`${head} text-right`}>Power factor</th>
-      <th scope="col" class={`${head} text-right`}>Best flux saves</th>
+      <th scope="col" class={`${head} text-right`}>Flux optimization saves</th>
     </tr>
   </thead>
   <tbody>

@@ -17,13 +17,13 @@
   const points = $derived(speedCurve(machine.circuit, (machine.circuit.volts * volts) / 100, hz));
 </script>
 
-<section class="rounded-lg border bg-card p-3" aria-label="Curves of the motor">
+<section class="rounded-lg border bg-card p-3" aria-label="Motor curves">
   <h2 class="mb-2 text-sm font-semibold text-quiet">
     The motor at any voltage and frequency; the plate’s points are marked
   </h2>
   <div class="grid gap-x-6 sm:grid-cols-3">
     <label class="block text-sm text-quiet"
-      >Voltage, of rated <span class="float-right text-ink">{volts} %</span>
+      >Voltage, % of rated <span class="float-right text-ink">{volts} %</span>
       <Range class="block w-full" min={20} max={120} step={1} bind:value={volts} />
     </label>
     <label class="block text-sm text-quiet"
@@ -41,7 +41,7 @@
       >Against
       <select class="entry mt-1" bind:value={against}>
         <option value="speed">speed</option>
-        <option value="load">torque, of rated</option>
+        <option value="load">torque, % of rated</option>
       </select>
     </label>
   </div>

@@ -86,21 +86,21 @@
   const head = 'px-1 py-1 font-normal whitespace-nowrap first:px-2';
   /** What the ways are compared by; `wide` ones only where there is room. */
   const columns = [
-    { title: 'Line', under: 'Current on the line at standstill', of: 'current' },
-    { title: 'Torque', under: 'Torque at standstill, of rated', of: 'torque', wide: true },
-    { title: 'Dip', under: 'Dip at the bus', of: 'dip' },
-    { title: 'at motor', under: 'Dip at the motor', of: 'terminalDip', wide: true },
-    { title: 'Up in', under: 'Time to full speed', of: 'time' },
-    { title: 'Left', under: 'Torque left over the load', of: 'margin' },
-    { title: 'Heat', under: 'Heat of the start, of what the motor bears', of: 'heat' },
-    { title: 'Relay', under: 'Class of the overload relay', of: 'tripClass' },
+    { title: 'Current', under: 'Line current at standstill', of: 'current' },
+    { title: 'Torque', under: 'Torque at standstill, % of rated', of: 'torque', wide: true },
+    { title: 'Bus dip', under: 'Voltage dip at the bus', of: 'dip' },
+    { title: 'Motor dip', under: 'Voltage dip at the motor terminals', of: 'terminalDip', wide: true },
+    { title: 'Time', under: 'Acceleration time', of: 'time' },
+    { title: 'Margin', under: 'Minimum accelerating torque margin', of: 'margin' },
+    { title: 'Thermal', under: 'Thermal capacity used by the start', of: 'heat' },
+    { title: 'Class', under: 'Overload trip class', of: 'tripClass' },
   ] as const satisfies readonly { title: string; under: string; of: string; wide?: boolean }[];
 </script>
 
 <Bench {...props} stage="starting">
   {#snippet top()}
     {#if shown && details.machine && details.startSetting}
-      <section class="mb-3 rounded-lg border bg-card p-2" aria-label="The start as it runs" data-testid="start-run">
+      <section class="mb-3 rounded-lg border bg-card p-2" aria-label="Starting curves" data-testid="start-run">
         <h2 class="mb-1 text-sm font-semibold text-quiet">
           {shown.method[0]?.toUpperCase()}{shown.method.slice(1)}, as it runs: {shown.text.current}, {shown.time ===
           undefined
@@ -124,7 +124,7 @@
     {:else}
       <div class="mb-3">
         <EmptyPicture
-          label="The start as it runs"
+          label="Starting curves"
           example="M30 60C120 66 200 70 250 40C275 22 290 30 300 108M30 100C120 96 220 84 300 60"
           needs={[
             { text: 'a motor: its plate', href: `${props.base}/nameplate` },
@@ -136,8 +136,8 @@
   {/snippet}
   {#snippet picture()}
     {#if shown}
-      <TableCard label="Ways to start">
-        <caption class="sr-only">Ways to start, the least costly first; choose one to see it run</caption>
+      <TableCard label="Starting methods">
+        <caption class="sr-only">Starting methods, lowest cost first; select one to see its curves</caption>
         <thead>
           <tr class="text-left text-xs text-quiet">
             <th scope="col" class={head}>Way</th>
@@ -191,10 +191,9 @@
     {/if}
   {/snippet}
   {#if shown && details.machine && details.startSetting}
-    <section class="rounded-lg border bg-card p-3" aria-label="More of the start">
+    <section class="rounded-lg border bg-card p-3" aria-label="Further starting results">
       <div class="mt-2 flex flex-wrap items-center gap-3">
-        <Button color="alternative" class="min-h-11 text-ink!" onclick={firstCycles}
-          >First cycles and change-over</Button
+        <Button color="alternative" class="min-h-11 text-ink!" onclick={firstCycles}>First cycles and transition</Button
         >
         {#if share === undefined}
           <Button color="alternative" class="min-h-11 text-ink!" onclick={range}
@@ -209,12 +208,12 @@
       {#if shown.trace}
         {@const trace = shown.trace}
         <details>
-          <summary class="min-h-11 cursor-pointer py-2.5 text-sm text-sea">The figures of the run</summary>
+          <summary class="min-h-11 cursor-pointer py-2.5 text-sm text-sea">Run-up data</summary>
           <table class="w-full text-right text-sm">
-            <caption class="sr-only">The start at ten moments</caption>
+            <caption class="sr-only">Run-up at ten instants</caption>
             <thead
               ><tr class="text-quiet"
-                >{#each ['Time', 'Speed', 'Line current', 'Torque', 'Load', 'Rotor heat'] as title (title)}<th
+                >{#each ['Time', 'Speed', 'Line current', 'Torque', 'Load', 'Thermal capacity used'] as title (title)}<th
                     scope="col"
                     class="py-1 font-normal">{title}</th
                   >{/each}</tr
@@ -274,7 +273,7 @@
       </section>
     {/if}
     {#if spread}
-      <section class="rounded-lg border bg-card p-3" aria-label="Spread of starts" data-testid="spread">
+      <section class="rounded-lg border bg-card p-3" aria-label="Tolerance band of starts" data-testid="spread">
         <h2 class="mb-1 text-sm font-semibold text-quiet">
           {spread.count} starts within the tolerances of plate, load and supply, {spreadFor}
         </h2>

@@ -41,8 +41,8 @@
 </script>
 
 <!-- The single line from the source to the motor’s terminals, with what is lost at each place against its limit. -->
-<section class="rounded-lg border bg-card p-3" aria-label="From source to motor">
-  <h2 class="mb-2 text-sm font-semibold text-quiet">From the source to the motor’s terminals</h2>
+<section class="rounded-lg border bg-card p-3" aria-label="Voltage profile">
+  <h2 class="mb-2 text-sm font-semibold text-quiet">Voltage profile from source to motor terminals</h2>
   <ol class={`grid grid-cols-2 gap-y-4 sm:grid-cols-4 ${known ? '' : 'opacity-50'}`}>
     {#each places as { name, rows }, at (name)}
       <li class="min-w-0">

@@ -50,9 +50,9 @@
             <caption class="sr-only">Phasors, {each.when}</caption>
             <thead
               ><tr class="text-quiet"
-                ><th scope="col" class="text-left font-normal">Of a phase</th><th
+                ><th scope="col" class="text-left font-normal">Per phase</th><th
                   scope="col"
-                  class="text-right font-normal">Size</th
+                  class="text-right font-normal">Rating</th
                 ><th scope="col" class="text-right font-normal">Angle</th></tr
               ></thead
             >

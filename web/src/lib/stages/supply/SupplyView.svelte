@@ -30,7 +30,7 @@
     <div class="mt-3 grid gap-3">
       <RowsEditor
         store={props.store}
-        title="Time bands of the tariff"
+        title="Tariff periods"
         path="supply.bands"
         row="band"
         cells={[

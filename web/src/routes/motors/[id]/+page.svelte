@@ -156,11 +156,11 @@
     <aside class="space-y-4">
       <form method="post" action="?/job" class="rounded-lg border bg-card p-4">
         <h2 class="font-semibold">Start a job from this motor</h2>
-        <label for="kind" class="mt-2 mb-1 block text-sm text-quiet">What is asked</label>
+        <label for="kind" class="mt-2 mb-1 block text-sm text-quiet">Task</label>
         <select id="kind" name="kind" class="entry">
-          <option value="replace">Replace it, it failed</option>
-          <option value="drive">Put a drive on it</option>
-          <option value="starter">Change its starter</option>
+          <option value="replace">Replace the failed motor</option>
+          <option value="drive">Add a drive</option>
+          <option value="starter">Change the starter</option>
           <option value="energy">Energy study</option>
         </select>
         <Button type="submit" class="mt-3 min-h-11 w-full" disabled={store.state !== 'saved'}
@@ -169,7 +169,7 @@
       </form>
 
       {#if store.decoded.findings.length > 0}
-        <section aria-label="What the plate raises" class="space-y-2">
+        <section aria-label="Nameplate findings" class="space-y-2">
           {#each store.decoded.findings as finding (finding.code)}
             <p
               class={`rounded-lg border border-s-4 bg-card p-3 text-sm ${finding.severity === 'note' ? 'border-s-sea' : 'border-s-caution'}`}
@@ -237,7 +237,7 @@
         <div class="mt-2 space-y-2">
           <div class="grid gap-2">
             <input type="date" class="entry" aria-label="Date of the event" bind:value={date} />
-            <select class="entry" aria-label="What happened" bind:value={event}>
+            <select class="entry" aria-label="Event" bind:value={event}>
               {#each motorEvents as each (each)}<option>{each}</option>{/each}
             </select>
           </div>

@@ -79,7 +79,7 @@
           ><th scope="col" class="px-4 py-1.5 font-normal">What</th><th scope="col" class="px-2 text-right font-normal"
             >First</th
           ><th scope="col" class="px-2 text-right font-normal">Second</th><th scope="col" class="px-4 font-normal"
-            >What it entails</th
+            >Consequence</th
           ></tr
         ></thead
       >

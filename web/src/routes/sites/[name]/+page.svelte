@@ -39,7 +39,7 @@
   <div class="mb-4">
     <ScheduleLinks base={`/sites/${encodeURIComponent(data.site.name)}`} of={`all jobs of ${data.site.name}`} />
   </div>
-  <h1 class="text-xl font-bold">Rules of thumb of {data.site.name}</h1>
+  <h1 class="text-xl font-bold">Design rules of {data.site.name}</h1>
   <p class="mb-4 max-w-3xl text-quiet">
     None of these has a published source: each is common practice with its reason. What is set here goes into every new
     job of the site as soon as the field is left; a job can set its own. Leave a field empty for the usual value.
