@@ -42,7 +42,7 @@ const stages = [
   'money',
   'handover',
 ].map((stage) => `stages/${stage}`);
-const rooms = ['ground', 'motor', 'catalogue', ...stages, 'job', 'solve', 'register', 'commands'];
+const rooms = ['ground', 'motor', 'catalogue', ...stages, 'job', 'present', 'solve', 'register', 'commands'];
 const flow = rooms.map((room, at) => ({
   files: [`core/src/${room}/**/*.ts`],
   rules: {

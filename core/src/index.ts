@@ -22,8 +22,13 @@ export {
   type MotorItem,
   type StarterPart,
 } from './catalogue/catalogue.ts';
-export type { AnyValue, Missing } from './stages/stage.ts';
+import type { Shown } from './present/present.ts';
+import type { Finding as FoundFinding } from './ground/finding.ts';
+import type { Missing as FoundMissing } from './stages/stage.ts';
+import type { TrainBlock as FoundTrainBlock } from './solve/train.ts';
+export type { ShownValue as AnyValue, Shown } from './present/present.ts';
+export type Missing = Shown<FoundMissing>;
 export { stageNames, type StageName } from './ground/stage-names.ts';
-export type { Finding } from './ground/finding.ts';
-export type { TrainBlock } from './solve/train.ts';
+export type Finding = Shown<FoundFinding>;
+export type TrainBlock = Shown<FoundTrainBlock>;
 export { jobJsonSchema, machineJsonSchema, solutionJsonSchema } from './commands/json-schema.ts';

@@ -30,7 +30,7 @@ const read = (text: string) => {
 const clock = (more: Partial<Typed> = {}): Clock => {
   const { from, to, ...choices } = typed(more);
   const time = (text: string) =>
-    text === '' ? undefined : quantity(read(text) ?? NaN, 'timeOfDay', 'NEMA', { source: 'typed' });
+    text === '' ? undefined : quantity(read(text) ?? NaN, 'timeOfDay', { source: 'typed' });
   return clockOf(choices, { from: time(from), to: time(to) } as Parameters<typeof clockOf>[1]);
 };
 const hours = (more: Partial<Typed>) => {

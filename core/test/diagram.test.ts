@@ -368,7 +368,7 @@ describe('what is drawn for a job', () => {
     const known = scheme({ protection: { shortCircuit: 'gG' } })?.known;
     expect(known?.F1).toMatch(/^Fuses gG/);
     expect(known?.F2).toMatch(/28\.0\sA, class/);
-    expect(known?.Q1).toMatch(/^28\.0\sA at least$/);
+    expect(known?.Q1).toMatch(/^28\.0\sA min\.$/);
     expect(scheme()?.known.F1).toMatch(/motor breaker.*set to 28\.0\sA/i);
   });
   it('stands on the sheet, but not while a stop does', () => {

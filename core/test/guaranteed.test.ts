@@ -173,7 +173,7 @@ describe('torque that is counted on', () => {
   it('the ceiling: locked-rotor torque at standstill, pull-up wherever the saddle may lie, breakdown at its speed', () => {
     const circuit = run(conveyor()).details.machine?.circuit;
     if (!circuit) throw new Error('no circuit');
-    const part = (value: number) => quantity(value, 'fraction', 'NEMA', { source: PRACTICE });
+    const part = (value: number) => quantity(value, 'fraction', { source: PRACTICE });
     const guaranteed: Guaranteed = { lockedRotor: part(1.5), pullUp: part(1), breakdown: part(2) };
     const { speeds, torques } = torqueCeiling(guaranteed, circuit, 100);
     const at = (x: number) => interpolate(speeds, torques, x * 60 * Math.PI);

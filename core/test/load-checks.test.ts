@@ -275,7 +275,7 @@ describe('a train with measurements inside', () => {
   it('speeds and torques typed at no shaft are none', () => {
     const job = emptyJob({ load: {} });
     const open = transmissionOf({ job, given: { load: {} }, rows: { 'load.stages': [] } } as never);
-    expect([speedTyped(open, 'NEMA'), torqueTyped(open, 'NEMA')]).toEqual([undefined, undefined]);
+    expect([speedTyped(open), torqueTyped(open)]).toEqual([undefined, undefined]);
   });
 });
 

@@ -11,6 +11,7 @@ import { motorOf } from '../src/stages/pick/picked-motor.ts';
 import { deratedCurrent, rankDrives, type DriveNeed } from '../src/stages/pick/rank-drives.ts';
 import { rankMotors } from '../src/stages/pick/rank-motors.ts';
 import { catalogue, fan } from './round-prices.ts';
+import { inWords } from './words.ts';
 
 const HP = 745.6999;
 const [motor] = catalogue.motors as [MotorItem];
@@ -50,7 +51,7 @@ describe('a drive by its current', () => {
 
   it('says by what it is not listed and how fast it switches', () => {
     const reason = (more: Partial<DriveNeed>, item: Partial<DriveItem>) =>
-      rank(more, [{ ...drive, ...item }]).refused[0]?.reason;
+      inWords(rank(more, [{ ...drive, ...item }]).refused[0]?.reason);
     expect(reason({}, { listed: ['IEC'] })).toBe('not listed by NEMA standards');
     expect(reason({ carrier: 12_000 }, { carrierMost: 8000 })).toMatch(/^switches at 8\skHz at most$/);
   });
@@ -98,7 +99,7 @@ describe('a drive by its current', () => {
       ['dear', 0.75],
     ]);
     expect(refused.map(({ id }) => id)).toEqual(['near', 'far', 'open']);
-    expect(refused[0]?.reason).toMatch(/^29(\.0)?\s*A after derates, 30(\.0)?\s*A needed$/);
+    expect(inWords(refused[0]?.reason)).toMatch(/^29(\.0)?\s*A after derates, 30(\.0)?\s*A needed$/);
   });
 
   it('what matching by power would take: the smallest power that covers it, the cheaper of two, and how that ends', () => {
@@ -222,7 +223,9 @@ describe('a motor by its rules', () => {
     expect(order(items, 'availability')).toEqual(['2', '1', '0']);
     // Without hours the least loss stands for the least life cost.
     expect(order(items, 'life cost')).toEqual(['1', '2', '0']);
-    const [, , reasons] = rankMotors(items, need, undefined, 'first cost').fits.map((each) => each.reasons);
+    const [, , reasons] = rankMotors(items, need, undefined, 'first cost').fits.map((each) =>
+      each.reasons.map((reason) => inWords(reason)),
+    );
     expect(reasons).toEqual(['soonest here', 'least loss']);
   });
 
@@ -255,7 +258,9 @@ describe('a motor by its rules', () => {
     );
     const running = { points: [], fixedShare: 0.35, energyPrice: 0 };
     const reasons = (withLife: boolean) =>
-      rankMotors(items, need, withLife ? running : undefined, 'first cost').fits.map((each) => each.reasons);
+      rankMotors(items, need, withLife ? running : undefined, 'first cost').fits.map((each) =>
+        each.reasons.map((reason) => inWords(reason)),
+      );
     expect(reasons(true)).toEqual([
       ['least life cost', 'least first cost', 'soonest here', 'least loss'],
       ['100 dearer over its life than the first'],
@@ -282,8 +287,8 @@ describe('a motor by its rules', () => {
       ['1', 'poles'],
       ['0', 'poles'],
     ]);
-    expect(others).toEqual([
-      { reason: 'another size than 25\u00a0hp', count: 2 },
+    expect(others.map(({ reason, count }) => ({ reason: inWords(reason), count }))).toEqual([
+      { reason: 'of another rating than 25 hp', count: 2 },
       { reason: 'made for 50 Hz, NEMA', count: 1 },
     ]);
   });
@@ -415,7 +420,9 @@ describe('the parts of a starter', () => {
       part('F', 'overload relay', 90, { currentMin: 29 }),
     ]);
     expect(short.parts).toEqual([]);
-    expect(short.lacking.join(' · ')).toMatch(/^Contactor, AC-3 for 30(\.0)?\s*A · Overload relay for 28(\.0)?\s*A$/);
+    expect(short.lacking.map((each) => inWords(each)).join(' · ')).toMatch(
+      /^Contactor, AC-3 for 30(\.0)?\s*A · Overload relay for 28(\.0)?\s*A$/,
+    );
     expect(names(built('direct', {}, [part('K', 'contactor', 31, { voltageMax: 480 }), ...items.slice(4)]))[0]).toBe(
       'Contactor, AC-3: K',
     );

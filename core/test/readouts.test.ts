@@ -8,23 +8,24 @@ import { readInputs } from '../src/job/inputs.ts';
 import { quantity } from '../src/ground/value.ts';
 import type { Dimension } from '../src/ground/quantity/units.ts';
 import { demo } from './demo.ts';
+import { inWords } from './words.ts';
 
-const figure = (si: number, dimension: Dimension) => quantity(si, dimension, 'NEMA', { source: 'test' });
+const figure = (si: number, dimension: Dimension) => quantity(si, dimension, { source: 'test' });
 
 function limits(values: Readonly<Record<string, ReturnType<typeof figure>>>, job: JobInput = {}) {
   const document = emptyJob(job);
   const { given, rows } = readInputs(document);
-  const { practice } = readPractice(given.practice, given.sitePractice, 'NEMA');
+  const { practice } = readPractice(given.practice, given.sitePractice);
   const shown = readoutsOf({ job: document, given, rows, practice }, values);
   return Object.fromEntries(shown.map(({ id, limit }) => [id, limit]));
 }
-const plain = (limit: Readout['limit']): string | undefined => limit?.text.replaceAll('\u00a0', ' ');
+const plain = (limit: Readout['limit']): string | undefined => limit && inWords(limit.text);
 
 describe('readouts', () => {
   it('a bar goes a quarter beyond the larger of figure and limit', () => {
     const own = limits({ 'pick.motorLoad': figure(0.8, 'fraction'), 'pick.driveUsed': figure(1.25, 'fraction') });
     expect(own['pick.motorLoad']).toEqual({
-      text: expect.any(String) as string,
+      text: expect.anything() as string,
       filled: 0.64,
       mark: 0.8,
       missed: false,
@@ -38,12 +39,12 @@ describe('readouts', () => {
     expect([bad['starting.startingDip']?.missed, bad['starting.torqueMargin']?.missed]).toEqual([true, true]);
     const good = start(0.01, 0.5);
     expect([good['starting.startingDip']?.missed, good['starting.torqueMargin']?.missed]).toEqual([false, false]);
-    expect(plain(good['starting.torqueMargin'])).toMatch(/^at least 10(\.0)? %$/);
+    expect(plain(good['starting.torqueMargin'])).toMatch(/^min\. 10(\.0)? %$/);
   });
   it('the limit is the one typed, else that of a generator or of a transformer', () => {
     const dip = (job: JobInput) =>
       plain(limits({ 'supply.directBusDip': figure(0.1, 'fraction') }, job)['supply.directBusDip']);
-    expect(dip({ supply: { busDipLimit: '3 %' } })).toBe('at most 3.00 %');
+    expect(dip({ supply: { busDipLimit: '3 %' } })).toBe('max. 3.00 %');
     expect(dip({ supply: { source: 'generator' } })).not.toBe(dip({}));
   });
   it('40 °C and 1000 m are what motors are rated for, and degrees count from 0 °C', () => {
@@ -52,7 +53,7 @@ describe('readouts', () => {
       'place.altitude': figure(500, 'altitude'),
     });
     expect(place['place.ambient']).toMatchObject({ filled: 0.8, mark: 0.64, missed: false });
-    expect(plain(place['place.ambient'])).toBe('rated for 40 °C');
+    expect(plain(place['place.ambient'])).toBe('rated 40 °C');
     expect(place['place.altitude']).toMatchObject({ filled: 0.4, mark: 0.8, missed: false });
     expect(limits({ 'place.ambient': figure(273.15 - 20, 'temperature') })['place.ambient']).toMatchObject({
       filled: 0,
@@ -77,10 +78,10 @@ describe('readouts', () => {
         demo,
       ).details.readouts.find(({ id }) => id === 'nameplate.hotSpot')?.limit;
     expect(hot('90 K')).toMatchObject({ missed: true });
-    expect(plain(hot(''))).toBe('rated for 130 °C');
+    expect(plain(hot(''))).toBe('rated 130 °C');
     expect(hot('')?.missed).toBe(false);
   });
-  it('at most six a stage, of figures that are published, and never a limit where the figure is words', () => {
+  it('max. six a stage, of figures that are published, and never a limit where the figure is words', () => {
     for (const { school, currency, jobs } of demoSites)
       for (const job of jobs) {
         const { values, details } = solve(emptyJob({ school, currency, ...job }), demo);

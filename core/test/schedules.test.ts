@@ -58,7 +58,7 @@ describe('schedules', () => {
     ]);
     const fault = plain(values['protection.faultCurrent']?.text);
     expect(read([job], 'Devices')[0]).toMatchObject({
-      'Rating or setting': '90.0 A at most',
+      'Rating or setting': '90.0 A max.',
       'Short circuit there': fault,
     });
     expect(read([job], 'Settings').map(({ Item, Setting, Value }) => [Item, Setting, Value])).toEqual([
@@ -110,7 +110,7 @@ describe('schedules', () => {
       ['P-2', '34.0 A', '90.0 A'],
       ['P-3', '34.0 A', '90.0 A'],
       // 430.62: 90 A and the other two, 158 A; the standard size below is 150.
-      ['Feeder, if all hang on it', '111 A at least', '150 A at most'],
+      ['Feeder, if all hang on it', '111 A min.', '150 A max.'],
     ]);
     expect(rows[3]?.['Note']).toContain('3 circuits');
     // A drive counts with its input; another voltage hangs elsewhere, and one motor alone is no panel.
@@ -137,7 +137,7 @@ describe('schedules', () => {
     const feeder = hung.at(-1);
     // A motor breaker has no rating to be selective by: its name stands there.
     expect(hung[0]?.['Its device']).toMatch(/^Palisade motor breaker 25–32\sA$/);
-    expect(feeder?.['Current of its wires']).toMatch(/^56\.0 A at least$/);
+    expect(feeder?.['Current of its wires']).toMatch(/^56\.0 A min.$/);
     expect(feeder?.['Note']).toContain('its maker’s table says');
   });
 

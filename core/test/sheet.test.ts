@@ -148,8 +148,8 @@ describe('the power train', () => {
 
   it('carries each block’s rating and what it is used for', () => {
     expect(blocks(named)).toEqual([
-      'supply | 480 V · 60 Hz | dip 0.066 % | decided | supply',
-      'protection | 90.0 A | largest device | decided | protection',
+      'supply | 480 V · 60 Hz | voltage dip 0.066 % | decided | supply',
+      'protection | 90.0 A | maximum rating | decided | protection',
       'feed | 40.0 A | 30.0 A needed | decided | pick',
       'cable | 8 AWG copper | for 42.5 A | decided | protection',
       'motor | 25 hp · 4-pole | 1770 r/min · 284T | decided | pick',

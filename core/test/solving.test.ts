@@ -81,7 +81,7 @@ describe('an option’s own', () => {
 });
 
 describe('rows of the comparison', () => {
-  const value = (figure: number) => quantity(figure, 'power', 'IEC', { source: 'made up' });
+  const value = (figure: number) => quantity(figure, 'power', { source: 'made up' });
   const option = (letter: 'A' | 'B' | 'C', values: Record<string, number>, stopped = false): Compared => ({
     letter,
     name: `option ${letter}`,

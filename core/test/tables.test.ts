@@ -98,12 +98,12 @@ describe('MG 1 efficiencies', () => {
   });
 
   it('give the guaranteed minimum of Table 12-10: 92.4 % nominal guarantees 91.0 % (MG 1 12.58.2)', () => {
-    const nominal = quantity(0.924, 'fraction', 'NEMA', { source: 'test' });
+    const nominal = quantity(0.924, 'fraction', { source: 'test' });
     expect(guaranteedMinimum(nominal, 11190, 'NEMA')?.value).toBeCloseTo(0.91, 6);
   });
 
   it('IEC tolerance is 15 % of the loss to 150 kW and 10 % above (IEC 60034-1)', () => {
-    const nominal = quantity(0.9, 'fraction', 'IEC', { source: 'test' });
+    const nominal = quantity(0.9, 'fraction', { source: 'test' });
     expect(guaranteedMinimum(nominal, 11e3, 'IEC')?.value).toBeCloseTo(0.885, 9);
     expect(guaranteedMinimum(nominal, 200e3, 'IEC')?.value).toBeCloseTo(0.89, 9);
   });
@@ -111,12 +111,11 @@ describe('MG 1 efficiencies', () => {
 
 describe('provenance', () => {
   it('every cell says it was recalled, and an unsure cell says why', () => {
-    const sure = cellValue(motorCurrent, motorCurrent.row(25), 'v460', { dimension: 'current', school: 'NEMA' });
+    const sure = cellValue(motorCurrent, motorCurrent.row(25), 'v460', { dimension: 'current' });
     expect(sure).toMatchObject({ value: 34, origin: 'recalled' });
     expect(sure?.working.note).toBeUndefined();
     const unsure = cellValue(energyEfficient, energyEfficient.row(250), 'p4_enclosed', {
       dimension: 'fraction',
-      school: 'NEMA',
       factor: 0.01,
     });
     expect(unsure?.working.note).toMatch(/unsure/);

@@ -12,6 +12,7 @@ import { checkField, readFigures } from '../src/ground/read-field.ts';
 import { remembered } from '../src/ground/remembered.ts';
 import { openTable } from '../src/ground/tables/table.ts';
 import { quantity, wording } from '../src/ground/value.ts';
+import { present } from '../src/present/present.ts';
 
 const lbf = 0.45359237 * 9.80665;
 const lbft = lbf * 0.3048;
@@ -239,14 +240,15 @@ describe('numbers as they are shown', () => {
       '39\u00a0370\u00a0in',
       undefined,
     ]);
-    const torque = quantity(100, 'torque', 'IEC', {
+    const torque = quantity(100, 'torque', {
       source: 'typed',
       formula: 'T',
       from: { F: undefined, r: wording('1 m', { source: 'x' }) },
       note: '',
     });
-    expect(torque).toMatchObject({ text: '100\u00a0N·m', other: '73.8\u00a0lb·ft', unit: 'N·m', origin: 'derived' });
-    expect(torque.working).toEqual({
+    const shown = present(torque, { units: 'IEC' });
+    expect(shown).toMatchObject({ text: '100\u00a0N·m', other: '73.8\u00a0lb·ft', unit: 'N·m', origin: 'derived' });
+    expect(shown.working).toEqual({
       formula: 'T',
       inputs: [{ symbol: 'r', text: '1 m', origin: 'derived' }],
       source: 'typed',

@@ -6,6 +6,7 @@ import { solveShared } from '../src/solve/shared.ts';
 import type { Circuit } from '../src/stages/protection/asked-of-protection.ts';
 import { checkRelay, dialOf } from '../src/stages/protection/overload.ts';
 import { catalogue, fan, plate } from './round-prices.ts';
+import { inWords } from './words.ts';
 
 const HP = 745.6999;
 const LBFT = 1.355818;
@@ -308,7 +309,7 @@ describe('pick and protection', () => {
       checkRelay(
         dialOf({ ...rest, brief, pick }, () => undefined),
         { ...rest, brief, pick: { ...pick, starter } },
-        (code, message) => void said.push(`${code} ${message}`),
+        (code, message) => void said.push(`${code} ${inWords(message)}`),
       );
     check(narrow);
     expect(said).toHaveLength(1);

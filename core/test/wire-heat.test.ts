@@ -10,6 +10,7 @@ import { plate } from './round-prices.ts';
 import { checkWire, gapOf } from '../src/stages/protection/wire-heat.ts';
 import type { Worked } from '../src/stages/protection/worked.ts';
 import { tripTime } from '../src/stages/starting/trip-curve.ts';
+import { inWords } from './words.ts';
 
 const wire = (size: string, conductor: 'copper' | 'aluminium', insulation: '60' | '75' | '90'): number =>
   wireHeatOf(size, { conductor, insulation } as Parameters<typeof wireHeatOf>[1]);
@@ -138,7 +139,7 @@ describe('what is told of them', () => {
         starting: { method: started ? 'direct' : undefined, bench: { comparison: () => ({ relayClass: '10' }) } },
       } as unknown as Circuit,
       { dial: 'dial' in more ? more.dial : 28, fault: more.fault },
-      (_, message) => said.push(message.replaceAll('\u00a0', ' ')),
+      (_, message) => said.push(inWords(message)),
     );
     return said;
   };

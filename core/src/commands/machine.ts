@@ -243,8 +243,6 @@ function runsFor(
           internal: complex(r, x),
           feeder: nothing,
           other: undefined,
-          internalValue: undefined,
-          feederValue: undefined,
         }
       : undefined,
     feed,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Text } from './text.ts';
 
 export const severitySchema = z.enum(['stop', 'caution', 'note']);
 export type Severity = z.infer<typeof severitySchema>;
@@ -8,7 +9,10 @@ export const mendSchema = z.object({
   set: z.record(z.string(), z.string()).describe('Job fields and what is typed into them'),
 });
 /** A remedy the engine knows: a change of the job that clears the finding. */
-export type Mend = Readonly<z.infer<typeof mendSchema>>;
+export interface Mend {
+  readonly label: Text;
+  readonly set: Readonly<Record<string, string>>;
+}
 
 export const findingSchema = z.object({
   code: z.string().describe('Stable; scripts may rely on it'),
@@ -22,7 +26,19 @@ export const findingSchema = z.object({
   mends: z.array(mendSchema).optional().describe('Changes of the job that clear it, the likeliest first'),
   defers: z.literal(true).optional().describe('A competent person decides: nothing is chosen while it stands'),
 });
-export type Finding = Readonly<z.infer<typeof findingSchema>>;
+
+export interface Finding {
+  readonly code: string;
+  readonly severity: Severity;
+  readonly stage: string;
+  readonly message: Text;
+  readonly basis: Text;
+  readonly clear: Text;
+  readonly option?: string;
+  readonly field?: string;
+  readonly mends?: readonly Mend[];
+  readonly defers?: true;
+}
 
 const rank: Record<Severity, number> = { stop: 0, caution: 1, note: 2 };
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { showQuantity, siUnit } from './quantity/format.ts';
-import type { Dimension, School } from './quantity/units.ts';
+import type { Dimension } from './quantity/units.ts';
+import type { Text } from './text.ts';
 
 /**
  * How a value came to be known. `recalled` is a table cell that was recalled from memory and not yet compared
@@ -15,7 +15,6 @@ export const workingSchema = z.object({
   source: z.string().describe('Standard and clause, or “common practice, no published source”'),
   note: z.string().optional().describe('Which motor it holds for, or why a cell is unsure'),
 });
-export type Working = Readonly<z.infer<typeof workingSchema>>;
 
 export const valueSchema = z.object({
   value: z.union([z.number(), z.string()]).describe('In the SI unit named by `unit`; text for codes and names'),
@@ -26,12 +25,27 @@ export const valueSchema = z.object({
   working: workingSchema,
 });
 
-/** One figure of the solution. Numbers are SI. */
-export interface Value<T extends number | string = number> {
+export type ShownWorking = Readonly<z.infer<typeof workingSchema>>;
+
+/** How a value came about, as the engine has it. */
+export interface Working {
+  /** TeX; empty where a value was given or looked up. */
+  readonly formula: string;
+  readonly inputs: readonly {
+    readonly symbol: string;
+    readonly value: number | Text;
+    readonly of?: Dimension;
+    readonly origin: Origin;
+  }[];
+  /** Standard and clause, or “common practice, no published source”. */
+  readonly source: Text;
+  readonly note?: Text;
+}
+
+/** One figure of the solution, in SI and of its dimension; or a code, name or verdict, which has none. */
+export interface Value<T extends number | Text = number> {
   readonly value: T;
-  readonly unit: string;
-  readonly text: string;
-  readonly other?: string;
+  readonly of?: Dimension;
   readonly origin: Origin;
   readonly working: Working;
 }
@@ -41,36 +55,34 @@ export const PRACTICE = 'common practice, no published source';
 export interface How {
   readonly origin?: Origin;
   readonly formula?: string;
-  readonly from?: Readonly<Record<string, Value | Value<string> | undefined>>;
-  readonly source: string;
-  readonly note?: string | undefined;
+  readonly from?: Readonly<Record<string, Value | Value<Text> | undefined>>;
+  readonly source: Text;
+  readonly note?: Text | undefined;
 }
 
 function working(how: How): Working {
-  const inputs: Working['inputs'] = [];
+  const inputs: Working['inputs'][number][] = [];
   for (const symbol in how.from) {
-    const value = how.from[symbol];
-    if (value) inputs.push({ symbol, text: value.text, origin: value.origin });
+    const from = how.from[symbol];
+    if (!from) continue;
+    const { value, of, origin } = from;
+    inputs.push(of === undefined ? { symbol, value, origin } : { symbol, value, of, origin });
   }
   const { formula = '', source, note } = how;
   return note ? { formula, inputs, source, note } : { formula, inputs, source };
 }
 
 /** An SI number with its working; origin is `derived` unless told otherwise. */
-export function quantity(si: number, dimension: Dimension, school: School, how: How): Value {
-  const { text, other } = showQuantity(si, dimension, school);
-  const { origin = 'derived' } = how;
-  const unit = siUnit(dimension);
-  return other === undefined
-    ? { value: si, unit, text, origin, working: working(how) }
-    : { value: si, unit, text, other, origin, working: working(how) };
-}
+export const quantity = (si: number, of: Dimension, how: How): Value => ({
+  value: si,
+  of,
+  origin: how.origin ?? 'derived',
+  working: working(how),
+});
 
 /** A code, name or verdict with its working. */
-export const wording = (text: string, how: How): Value<string> => ({
+export const wording = (text: Text, how: How): Value<Text> => ({
   value: text,
-  unit: '',
-  text,
   origin: how.origin ?? 'derived',
   working: working(how),
 });

@@ -5,7 +5,8 @@ import type { Finding } from '../ground/finding.ts';
 import type { Job } from './job.ts';
 import { placeOf, type Option } from './options.ts';
 import { type Letter } from './places.ts';
-import { formatOther, formatQuantity } from '../ground/quantity/format.ts';
+import { formatOther } from '../ground/quantity/format.ts';
+import { amount, series, type Text } from '../ground/text.ts';
 import type { Parsed, Reading } from '../ground/quantity/parse.ts';
 import type { School, Unit } from '../ground/quantity/units.ts';
 import { practiceRules, type PracticeName } from './practice-rules.ts';
@@ -25,7 +26,8 @@ export type RowOf<Path extends keyof RowFields> = { readonly at: number } & {
 
 /** How one typed field was understood: shown under the field. */
 export interface FieldEcho {
-  readonly read: string;
+  readonly read: Text;
+  /** In the counterpart of the unit that was typed. */
   readonly other?: string;
   readonly error?: string;
 }
@@ -37,15 +39,15 @@ export interface Inputs {
   readonly findings: readonly Finding[];
 }
 
-const asGiven = (reading: Reading, spec: FieldSpec, school: School): Value =>
-  quantity(reading.si, spec.dimension, school, { origin: 'given', source: 'typed in this job' });
+const asGiven = (reading: Reading, spec: FieldSpec): Value =>
+  quantity(reading.si, spec.dimension, { origin: 'given', source: 'typed in this job' });
 
 /** The figures of a field as values, with the unit they were typed in. */
 function readField(
   typed: string | number,
   spec: FieldSpec,
   school: School,
-): Parsed<{ groups: Groups; unit: Unit; read: string }> {
+): Parsed<{ groups: Groups; unit: Unit; read: Text }> {
   const figures = readFigures(typed, spec, school);
   if (!figures.ok) return figures;
   const readings = figures.value.flat();
@@ -54,9 +56,12 @@ function readField(
   return {
     ok: true,
     value: {
-      groups: figures.value.map((group) => group.map((reading) => asGiven(reading, spec, school))),
+      groups: figures.value.map((group) => group.map((reading) => asGiven(reading, spec))),
       unit: first.unit,
-      read: readings.map((reading) => formatQuantity(reading.si, spec.dimension, school)).join(' / '),
+      read: series(
+        readings.map(({ si }) => amount(si, spec.dimension)),
+        ' / ',
+      ),
     },
   };
 }
@@ -79,7 +84,7 @@ const understand = (typed: string | number, spec: FieldSpec, school: School, kno
     return understood(result.value, spec);
   });
 
-function understood({ groups, unit, read }: { groups: Groups; unit: Unit; read: string }, spec: FieldSpec): Understood {
+function understood({ groups, unit, read }: { groups: Groups; unit: Unit; read: Text }, spec: FieldSpec): Understood {
   const others = groups.flat().map((each) => formatOther(each.value, spec.dimension, unit));
   const other = others[0] === undefined ? undefined : others.join(' / ');
   return { echo: { read, ...(other === undefined ? {} : { other }) }, groups };

@@ -2,9 +2,9 @@ import type { QuantityField } from '../ground/field.ts';
 import { practiceReasons } from './practice-reasons.ts';
 import { practiceNames, ruleOf, type PracticeName } from './practice-rules.ts';
 import { formatQuantity } from '../ground/quantity/format.ts';
+import { textOf, type Text } from '../ground/text.ts';
 import { remembered } from '../ground/remembered.ts';
 import { PRACTICE, quantity, type Value } from '../ground/value.ts';
-import type { School } from '../ground/quantity/units.ts';
 
 /** Every rule of thumb as a typed field. */
 export const practiceFields = Object.fromEntries(
@@ -29,7 +29,7 @@ type Settings = Readonly<Partial<Record<PracticeName, Value>>>;
 export interface UsedRule {
   readonly name: PracticeName;
   readonly title: string;
-  readonly text: string;
+  readonly text: Text;
   readonly from: 'default' | 'site' | 'job';
   readonly why: string;
 }
@@ -42,18 +42,16 @@ export interface PracticeRead {
   readonly valueOf: (name: PracticeName) => number;
 }
 
-const valued = (name: PracticeName, si: number, said: { readonly school: School; readonly source: string }): Value =>
-  quantity(si, ruleOf(name).dimension, said.school, {
-    origin: said.source === PRACTICE ? 'estimated' : 'given',
-    source: said.source,
+const valued = (name: PracticeName, si: number, source: string): Value =>
+  quantity(si, ruleOf(name).dimension, {
+    origin: source === PRACTICE ? 'estimated' : 'given',
+    source,
     note: practiceReasons[name].why,
   });
 
-const usualValues: Readonly<Record<School, Map<PracticeName, Value>>> = { NEMA: new Map(), IEC: new Map() };
-const usual = (name: PracticeName, school: School): Value =>
-  remembered(usualValues[school], practiceNames.length, name, () =>
-    valued(name, ruleOf(name).value, { school, source: PRACTICE }),
-  );
+const usualValues = new Map<PracticeName, Value>();
+const usual = (name: PracticeName): Value =>
+  remembered(usualValues, practiceNames.length, name, () => valued(name, ruleOf(name).value, PRACTICE));
 
 interface Reads {
   readonly read: (name: PracticeName) => Value;
@@ -78,15 +76,13 @@ const practiceOf = (read: Reads['read']): Practice =>
   Object.assign(Object.create(byName) as Practice, { read } satisfies Reads);
 
 /** Every rule of thumb as a value: the job’s own setting, else its site’s, else the default. */
-export function readPractice(own: Settings, site: Settings, school: School): PracticeRead {
+export function readPractice(own: Settings, site: Settings): PracticeRead {
   const seen = new Set<PracticeName>();
   const from = (name: PracticeName): UsedRule['from'] => (own[name] ? 'job' : site[name] ? 'site' : 'default');
   const sources = { default: PRACTICE, site: 'set for the site', job: 'set in this job' };
   const valueOf = (name: PracticeName): number => (own[name] ?? site[name])?.value ?? ruleOf(name).value;
   const read = (name: PracticeName): Value =>
-    from(name) === 'default'
-      ? usual(name, school)
-      : valued(name, valueOf(name), { school, source: sources[from(name)] });
+    from(name) === 'default' ? usual(name) : valued(name, valueOf(name), sources[from(name)]);
   const practice = practiceOf((name) => {
     seen.add(name);
     return read(name);
@@ -97,7 +93,7 @@ export function readPractice(own: Settings, site: Settings, school: School): Pra
       .map((name) => ({
         name,
         title: ruleOf(name).title,
-        text: read(name).text,
+        text: textOf(read(name)),
         from: from(name),
         why: practiceReasons[name].why,
       }));

@@ -37,7 +37,7 @@ export interface Sized {
  */
 export function classEfficiency(
   name: EfficiencyClass,
-  { power, poles, open = false, school, frequency = 50 }: Sized,
+  { power, poles, open = false, frequency = 50 }: Sized,
 ): Value | undefined {
   const nema = nemaClasses.find((each) => each.name === name);
   if (nema) {
@@ -45,11 +45,11 @@ export function classEfficiency(
     const column = `p${poles}_${open ? 'open' : 'enclosed'}`;
     return hp === undefined
       ? undefined
-      : cellValue(nema.table, nema.table.row(hp), column, { dimension: 'fraction', school, factor: 0.01 });
+      : cellValue(nema.table, nema.table.row(hp), column, { dimension: 'fraction', factor: 0.01 });
   }
   const table = frequency > 55 ? iecEfficiency60 : iecEfficiency;
   const row = table.rows.find((each) => each['class'] === name && Number(each['kw']) * 1010 >= power);
-  return cellValue(table, row, `p${poles}`, { dimension: 'fraction', school, factor: 0.01 });
+  return cellValue(table, row, `p${poles}`, { dimension: 'fraction', factor: 0.01 });
 }
 
 /** The best class a nominal efficiency meets for its size and poles. */
@@ -68,18 +68,21 @@ export const classMet = (efficiency: number, sized: Sized): { name: EfficiencyCl
 export function guaranteedMinimum(nominal: Value, power: number, school: School): Value | undefined {
   if (school === 'NEMA') {
     const row = nominalEfficiency.rows.find((each) => Number(each['nominal']) <= nominal.value * 100 + 0.005);
-    const cell = cellValue(nominalEfficiency, row, 'minimum', { dimension: 'fraction', school, factor: 0.01 });
+    const cell = cellValue(nominalEfficiency, row, 'minimum', { dimension: 'fraction', factor: 0.01 });
     return (
       cell && {
         ...cell,
-        working: { ...cell.working, inputs: [{ symbol: '\\eta', text: nominal.text, origin: nominal.origin }] },
+        working: {
+          ...cell.working,
+          inputs: [{ symbol: '\\eta', value: nominal.value, of: 'fraction', origin: nominal.origin }],
+        },
       }
     );
   }
   const row = efficiencyTolerance.rows.find((each) => each['kw_to'] === null || power <= Number(each['kw_to']) * 1000);
-  const tolerance = cellValue(efficiencyTolerance, row, 'tolerance', { dimension: 'fraction', school, factor: 0.01 });
+  const tolerance = cellValue(efficiencyTolerance, row, 'tolerance', { dimension: 'fraction', factor: 0.01 });
   if (!tolerance) return undefined;
-  return quantity(nominal.value + tolerance.value * (1 - nominal.value), 'fraction', school, {
+  return quantity(nominal.value + tolerance.value * (1 - nominal.value), 'fraction', {
     formula: '\\eta_{min} = \\eta + t\\,(1-\\eta)',
     from: { '\\eta': nominal, t: tolerance },
     source: efficiencyTolerance.source,

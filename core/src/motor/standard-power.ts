@@ -1,4 +1,4 @@
-import { formatQuantity } from '../ground/quantity/format.ts';
+import { amount, type Text } from '../ground/text.ts';
 import { HORSEPOWER, type School } from '../ground/quantity/units.ts';
 import { iecFrames, motorCurrent } from '../ground/tables/index.ts';
 import type { Table } from '../ground/tables/table.ts';
@@ -29,8 +29,8 @@ export const horsepowerOf = (watts: number): number => watts / HORSEPOWER;
 export const standardHorsepower = (watts: number): number | undefined =>
   horsepowers.find((hp) => sameRating(hp * HORSEPOWER, watts));
 
-export const sizeText = (watts: number, school: School): string =>
-  school === 'NEMA' ? `${Number(horsepowerOf(watts).toPrecision(3))}\u00a0hp` : formatQuantity(watts, 'power', 'IEC');
+/** A rating as it is spoken of. */
+export const sizeText = (watts: number): Text => amount(watts, 'power');
 
 /** The first row of a table by hp that reaches a power in W, 2 % allowed for a rating typed in the other unit. */
 export const rowReaching = ({ rows }: Pick<Table, 'rows'>, watts: number): Table['rows'][number] | undefined =>

@@ -1,3 +1,4 @@
+import type { Text } from '../ground/text.ts';
 import type { School } from '../ground/quantity/units.ts';
 import { remembered } from '../ground/remembered.ts';
 import { lockedRotorCurrent, lockedRotorTorque, breakdownTorque } from '../ground/tables/index.ts';
@@ -31,7 +32,7 @@ export interface Motor {
   /** Design or class letter where it is known. */
   readonly designLetter?: string | undefined;
   /** Why its winding cannot start in star; absent where nothing speaks against it. */
-  readonly noStarDelta?: string;
+  readonly noStarDelta?: Text;
   /** Plate or catalogue say that it runs in delta here with all six ends brought out. */
   readonly starDeltaProven?: boolean;
   /** What the winding is made for, where `voltage` and `current` are the low end of its range: 230 V of 208-230 V. */

@@ -1,4 +1,3 @@
-import type { School } from '../ground/quantity/units.ts';
 import { unbalanceDerate } from '../ground/tables/index.ts';
 import { quantity, type Value } from '../ground/value.ts';
 
@@ -12,11 +11,11 @@ export interface Unbalance {
  * Voltage unbalance of three line voltages, the largest deviation from their mean over the mean (MG 1 14.36), and the
  * share of rated power it leaves, read between the points of Figure 14-1. Undefined unless there are three readings.
  */
-export function unbalanceOf(readings: readonly Value[], school: School): Unbalance | undefined {
+export function unbalanceOf(readings: readonly Value[]): Unbalance | undefined {
   if (readings.length !== 3) return undefined;
   const mean = readings.reduce((sum, each) => sum + each.value, 0) / 3;
   const worst = Math.max(...readings.map((each) => Math.abs(each.value - mean)));
-  const unbalance = quantity(worst / mean, 'fraction', school, {
+  const unbalance = quantity(worst / mean, 'fraction', {
     formula: 'u = \\dfrac{\\max |V_i - \\bar V|}{\\bar V}',
     from: { V_1: readings[0], V_2: readings[1], V_3: readings[2] },
     source: 'MG 1 14.36 (recalled from memory)',
@@ -26,7 +25,7 @@ export function unbalanceOf(readings: readonly Value[], school: School): Unbalan
     ? { unbalance }
     : {
         unbalance,
-        derate: quantity(left, 'fraction', school, {
+        derate: quantity(left, 'fraction', {
           origin: 'recalled',
           formula: 'k = k(u)',
           from: { u: unbalance },

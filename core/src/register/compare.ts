@@ -8,6 +8,8 @@ import type { School } from '../ground/quantity/units.ts';
 import type { AnyValue } from '../stages/stage.ts';
 import { formatNumber } from '../ground/quantity/format.ts';
 import { misfitsOf, type Outlines } from '../stages/nameplate/outline.ts';
+import { present, textIn, type Shown } from '../present/present.ts';
+import { textOf } from '../ground/text.ts';
 import { termIn } from '../ground/term.ts';
 import { isExplosionProtected } from '../stages/nameplate/enclosure.ts';
 
@@ -23,7 +25,7 @@ export interface Difference {
 export interface Comparison {
   readonly differences: readonly Difference[];
   readonly same: readonly string[];
-  readonly outlines: Outlines;
+  readonly outlines: Shown<Outlines>;
 }
 
 interface Side {
@@ -34,7 +36,7 @@ interface Side {
 const decode = ({ plate, school }: Side) => {
   const job = emptyJob({ school, situation: { kind: 'starter' }, nameplate: plate });
   const inputs = readInputs(job);
-  return nameplate({ job, given: inputs.given, rows: inputs.rows, practice: readPractice({}, {}, school).practice });
+  return nameplate({ job, given: inputs.given, rows: inputs.rows, practice: readPractice({}, {}).practice });
 };
 
 type Name = keyof NameplateValues;
@@ -195,9 +197,10 @@ function compareFigure(
   const [x, y]: readonly (AnyValue | undefined)[] = [a[name], b[name]];
   const label = termIn(declared[name].label, school);
   if (!x && !y) return undefined;
-  if (!x || !y) return differs(label, x?.text ?? NOT_THERE, y?.text ?? NOT_THERE, ONE_ONLY);
+  const shown = (value: AnyValue | undefined): string => (value ? textIn(textOf(value), { units: school }) : NOT_THERE);
+  if (!x || !y) return differs(label, shown(x), shown(y), ONE_ONLY);
   const ratio = Number(y.value) / Number(x.value);
-  return Math.abs(ratio - 1) < SAME ? { same: label } : differs(label, x.text, y.text, entails(ratio));
+  return Math.abs(ratio - 1) < SAME ? { same: label } : differs(label, shown(x), shown(y), entails(ratio));
 }
 
 function compareCode([name, label, entails]: (typeof codes)[number], first: Plate, second: Plate): Verdict | undefined {
@@ -220,7 +223,10 @@ const rank = { stop: 0, caution: 1, note: 2 };
 export function comparePlates(first: Side, second: Side): Comparison {
   const a = decode(first);
   const b = decode(second);
-  const outlines = { old: a.outline, fresh: b.outline, misfits: misfitsOf(a.outline, b.outline, first.school) };
+  const outlines = present(
+    { old: a.outline, fresh: b.outline, misfits: misfitsOf(a.outline, b.outline, first.school) },
+    { units: first.school },
+  );
   const verdicts = [
     ...figures.map(([name, entails]) =>
       compareFigure(name, entails, { a: a.values, b: b.values, school: first.school }),

@@ -4,6 +4,7 @@ import { readFrame } from '../stages/nameplate/frame.ts';
 import { parseGroups } from '../ground/quantity/parse.ts';
 import type { Dimension, School } from '../ground/quantity/units.ts';
 import type { RegisteredMotor } from './registered-motor.ts';
+import { textIn } from '../present/present.ts';
 import { sizeText } from '../motor/standard-power.ts';
 
 /** What a motor is found, sorted and grouped by, read off its plate. SI. */
@@ -69,7 +70,7 @@ function readKey(plate: Plate, school: School): PlateKey {
     speed === undefined || speed <= 0 ? undefined : 2 * Math.floor((2 * Math.PI * frequency) / speed + 1e-9);
   const frame = plate.frame?.trim() ? readFrame(plate.frame, school) : undefined;
   const text = [
-    power === undefined ? '' : sizeText(power, school),
+    power === undefined ? '' : textIn(sizeText(power), { units: school }),
     poles ? `${poles}-pole` : '',
     voltages.length > 0 ? `${voltages.map((each) => Math.round(each)).join('/')}\u00a0V` : '',
     plate.frame?.trim() ?? '',

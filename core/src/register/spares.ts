@@ -1,5 +1,7 @@
 import { mountingMisfit, shaftMisfit, type MotorNeed } from '../stages/pick/motor-rules.ts';
 import { decodeFrame } from '../stages/nameplate/frame.ts';
+import { say } from '../ground/text.ts';
+import { textIn } from '../present/present.ts';
 import { sameRating, sizeText } from '../motor/standard-power.ts';
 import { decodeEnclosure } from '../stages/nameplate/enclosure.ts';
 import { plateKey } from './plate-key.ts';
@@ -13,7 +15,8 @@ export function spareMisfits(motor: RegisteredMotor, need: MotorNeed): string[] 
   const key = plateKey(motor.plate, motor.school);
   const out: string[] = [];
   if (key.power === undefined) out.push('its power is not known');
-  else if (!sameRating(key.power, need.power)) out.push(`${sizeText(key.power, motor.school)} is another size`);
+  else if (!sameRating(key.power, need.power))
+    out.push(textIn(say`${sizeText(key.power)} is another rating`, { units: motor.school }));
   if (key.poles === undefined) out.push('its speed is not known');
   else if (key.poles !== need.poles) out.push(`${key.poles} poles, not ${need.poles}`);
   if (key.frequency !== undefined && Math.abs(key.frequency / need.frequency - 1) > 0.05)
@@ -33,10 +36,10 @@ export function spareMisfits(motor: RegisteredMotor, need: MotorNeed): string[] 
   if (need.frame && !frame) out.push('its frame is not known');
   else if (need.frame) {
     const misfit = mountingMisfit(frame, motor.plate.frame ?? '', need.frame);
-    if (misfit) out.push(misfit);
+    if (misfit) out.push(textIn(misfit, { units: motor.school }));
   }
   const shaft = need.belted ? shaftMisfit(frame, motor.plate.frame ?? '') : undefined;
-  if (shaft) out.push(shaft);
+  if (shaft) out.push(textIn(shaft, { units: motor.school }));
   if (need.inverterDuty && !/inv|part\s*31/i.test(motor.plate.inverter ?? '')) out.push('not proven on a drive');
   return out;
 }

@@ -1,9 +1,10 @@
+import { amount, figures, say, textOf, type Text } from '../ground/text.ts';
 import { z } from 'zod';
 import { YEAR } from '../ground/constants.ts';
-import { formatNumber, formatQuantity } from '../ground/quantity/format.ts';
 import type { AnyValue } from '../stages/stage.ts';
 import { letters, type Letter } from '../job/places.ts';
 import type { School } from '../ground/quantity/units.ts';
+import { textIn } from '../present/present.ts';
 import { termIn } from '../ground/term.ts';
 import { publishedValues } from './published.ts';
 import {
@@ -67,8 +68,14 @@ export const comparisonSchema = z.object({
     .describe('When the best and another have cost the same'),
 });
 
-export type OptionComparison = Readonly<z.infer<typeof comparisonSchema>>;
-type Row = OptionComparison['rows'][number];
+type Shown = Readonly<z.infer<typeof comparisonSchema>>;
+interface Row extends Omit<Shown['rows'][number], 'texts'> {
+  readonly texts: Readonly<Partial<Record<Letter, Text>>>;
+}
+export interface OptionComparison extends Omit<Shown, 'rows' | 'turns'> {
+  readonly rows: readonly Row[];
+  readonly turns: readonly { readonly option: Letter; readonly text: Text }[];
+}
 
 /** What the comparison looks at of an option. */
 export interface Compared {
@@ -116,7 +123,7 @@ export function compareOptions(options: readonly Compared[], school: School, hor
   return {
     rows,
     ...(winner && by ? { best: { option: winner.letter, by, near: nearOf(winner, by, running) } } : {}),
-    turns: winner ? running.flatMap((other) => turnOf(winner, other, school, years)) : [],
+    turns: winner ? running.flatMap((other) => turnOf(winner, other, years)) : [],
     costs: running.flatMap((option) => costsOf(option, years)),
     worth: worthOf(running, horizon),
     evens: winner ? running.flatMap((other) => evenOf(winner, other, years)) : [],
@@ -195,8 +202,10 @@ function evenOf(winner: Compared, other: Compared, years: number): OptionCompari
 function rowOf(id: string, measure: Row['measure'], options: readonly Compared[], school: School): Row[] {
   const known = options.filter(({ values }) => values[id]);
   if (known.length === 0) return [];
-  const texts = Object.fromEntries(known.map(({ letter, values }) => [letter, values[id]?.text ?? '']));
-  const differs = known.length < options.length || new Set(Object.values(texts)).size > 1;
+  const texts = Object.fromEntries(known.map(({ letter, values }) => [letter, textOf(values[id]) ?? '']));
+  const differs =
+    known.length < options.length ||
+    new Set(Object.values(texts).map((text) => textIn(text, { units: school }))).size > 1;
   return [
     {
       id,
@@ -232,7 +241,7 @@ const leastOf = (options: readonly Compared[], id: string): Compared | undefined
     .toSorted((a, b) => (figureOf(a, id) ?? 0) - (figureOf(b, id) ?? 0))[0];
 
 /** When another option would cost less over the years: what it saves first against what it costs each year. */
-function turnOf(winner: Compared, other: Compared, school: School, years: number): OptionComparison['turns'] {
+function turnOf(winner: Compared, other: Compared, years: number): OptionComparison['turns'] {
   if (other.letter === winner.letter) return [];
   const [firstA, firstB] = [figureOf(winner, 'money.firstCost'), figureOf(other, 'money.firstCost')];
   const [yearA, yearB] = [figureOf(winner, 'money.yearlyCost'), figureOf(other, 'money.yearlyCost')];
@@ -248,17 +257,17 @@ function turnOf(winner: Compared, other: Compared, school: School, years: number
       },
     ];
   const even = dearer / saved;
-  const span = formatQuantity(even * YEAR, 'span', school);
+  const span = amount(even * YEAR, 'span');
   if (dearer > 0) {
-    const share = `${formatNumber((even / years) * 100, 2)} %`;
+    const share = say`${figures((even / years) * 100, 2)} %`;
     // A demand charge does not go down with the hours.
-    const hours = winner.values['money.demandSpeedControlled'] ? '' : `, or it ran less than ${share} of the hours`;
+    const hours = winner.values['money.demandSpeedControlled'] ? '' : say`, or it ran less than ${share} of the hours`;
     return [
       {
         option: other.letter,
-        text: `${name} would cost less if less than ${span} were counted, if energy cost less than ${share} of its price${hours}.`,
+        text: say`${name} would cost less if less than ${span} were counted, if energy cost less than ${share} of its price${hours}.`,
       },
     ];
   }
-  return [{ option: other.letter, text: `${name} would cost less if more than ${span} were counted.` }];
+  return [{ option: other.letter, text: say`${name} would cost less if more than ${span} were counted.` }];
 }

@@ -1,3 +1,4 @@
+import type { Shown } from '../present/present.ts';
 import type { Readout } from './readouts.ts';
 import { stageNames, type StageName } from '../ground/stage-names.ts';
 import type { UsedRule } from '../job/practice.ts';
@@ -20,6 +21,7 @@ import type { Inquiry } from '../stages/situation/inquiry.ts';
 import type { SupplyResult } from '../stages/supply/supply.ts';
 import type { Comparison } from '../stages/starting/comparison.ts';
 import type { StartingResult } from '../stages/starting/starting.ts';
+import type { Text } from '../ground/text.ts';
 
 /** What the screens draw beside the published values. */
 export interface Details {
@@ -68,7 +70,7 @@ export interface Details {
   /** The wires of the circuit, with what asks for their sizes. */
   readonly runs: readonly DrawnRun[];
   /** What power and control circuit are drawn from. */
-  readonly scheme: Scheme | undefined;
+  readonly scheme: Scheme<Text> | undefined;
   /** What the drive carries, reaches, sends back and is set to. */
   readonly drivePictures: ReturnType<DriveResult['drawn']>;
 }
@@ -164,16 +166,19 @@ const later = (stage: StageName): readonly (typeof late)[number][] =>
   late.filter((name) => !shownAt[name].includes(stage));
 
 /** Those that are wanted; the others are not even worked out. */
-export const pickDetails = (details: Details, wanted: (name: keyof Details) => boolean): Partial<Details> =>
+export const pickDetails = (
+  details: Shown<Details>,
+  wanted: (name: keyof Details) => boolean,
+): Partial<Shown<Details>> =>
   Object.fromEntries((Object.keys(shownAt) as (keyof Details)[]).filter(wanted).map((name) => [name, details[name]]));
 
 /** All that somebody who looks at a stage sees at once; pictures of other stages are left to `detailsAfter`. */
-export function detailsAt(stage: StageName, details: Details): Details {
+export function detailsAt(stage: StageName, details: Shown<Details>): Shown<Details> {
   const left: readonly (keyof Details)[] = later(stage);
-  return { ...noDetails, ...pickDetails(details, (name) => !left.includes(name)) } as Details;
+  return { ...noDetails, ...pickDetails(details, (name) => !left.includes(name)) } as Shown<Details>;
 }
 
-export function detailsAfter(stage: StageName, details: Details): Partial<Details> {
+export function detailsAfter(stage: StageName, details: Shown<Details>): Partial<Shown<Details>> {
   const left: readonly (keyof Details)[] = later(stage);
   return pickDetails(details, (name) => left.includes(name));
 }

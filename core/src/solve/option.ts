@@ -1,3 +1,4 @@
+import type { Text } from '../ground/text.ts';
 import type { Catalogue } from '../catalogue/catalogue.ts';
 import type { Finding } from '../ground/finding.ts';
 import type { StageName } from '../ground/stage-names.ts';
@@ -26,7 +27,7 @@ import type { Shared } from './shared.ts';
 export interface Asked {
   readonly letter: Letter;
   readonly own: Option;
-  readonly proposed?: { readonly kind: Proposal; readonly name: string; readonly why: string };
+  readonly proposed?: { readonly kind: Proposal; readonly name: string; readonly why: Text };
 }
 
 /** Stages every option has for itself. */

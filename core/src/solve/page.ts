@@ -1,6 +1,7 @@
 import { stageNames, type StageName } from '../ground/stage-names.ts';
-import type { Working } from '../ground/value.ts';
-import { pickDetails, noDetails, shownAt, type Details } from './details.ts';
+import type { Shown } from '../present/present.ts';
+import type { ShownWorking } from '../ground/value.ts';
+import { pickDetails, noDetails, shownAt } from './details.ts';
 import type { Solution } from './solution.ts';
 
 /** What a page brings of a solution: its stage’s figures without their workings, and the details it shows. As JSON text. */
@@ -11,11 +12,13 @@ export interface Page {
 
 type Head = Omit<Solution, 'details' | 'values'>;
 type Values = Solution['values'];
-type Brought = Pick<Details, 'warming' | 'pricing' | 'readouts'> & Partial<Details> & { readonly values: Values };
+type ShownDetails = Solution['details'];
+type Brought = Pick<ShownDetails, 'warming' | 'pricing' | 'readouts'> &
+  Partial<ShownDetails> & { readonly values: Values };
 
 /** Its reason is said on every sheet. */
 const WITH_WORKING = 'starting.method';
-const none: Working = { formula: '', inputs: [], source: '' };
+const none: ShownWorking = { formula: '', inputs: [], source: '' };
 
 /**
  * Figures of other stages that a screen needs before its own solve: what a stage that is not asked says, the knobs of the
@@ -50,6 +53,6 @@ export function pageOf({ details, values, ...head }: Solution): Page {
 /** The solution as a page brought it. */
 export function fromPage(head: string, details: string): Solution {
   const { values, ...own } = JSON.parse(details) as Brought;
-  for (const value of Object.values(values) as { working?: Working }[]) value.working ??= none;
-  return { ...(JSON.parse(head) as Head), values, details: { ...noDetails, ...own } };
+  for (const value of Object.values(values) as unknown as { working?: ShownWorking }[]) value.working ??= none;
+  return { ...(JSON.parse(head) as Head), values, details: { ...(noDetails as Shown<typeof noDetails>), ...own } };
 }

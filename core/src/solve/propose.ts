@@ -1,3 +1,4 @@
+import { say, type Text } from '../ground/text.ts';
 import { optionSchema, type Option } from '../job/options.ts';
 import { letters, type Letter } from '../job/places.ts';
 import { typedOptions, type Job, type Proposal } from '../job/job.ts';
@@ -8,7 +9,7 @@ interface Idea {
   readonly kind: Proposal;
   readonly method: Method;
   readonly name: string;
-  readonly why: string;
+  readonly why: Text;
   readonly keepsFeed?: true;
 }
 
@@ -25,11 +26,11 @@ function leastCostlyStart({ results }: SolvedOption): Idea | undefined {
 }
 
 /** What makes a drive worth comparing; undefined where nothing does. */
-function driveReason(job: Job, { results }: SolvedOption): string | undefined {
+function driveReason(job: Job, { results }: SolvedOption): Text | undefined {
   const { savingShare } = results.profile.values;
   if (job.starting.speedControl === 'yes') return 'The speed has to be controlled while running.';
   if (savingShare && savingShare.value > 0)
-    return `The flow varies: a drive would save ${savingShare.text} of the energy.`;
+    return say`The flow varies: a drive would save ${savingShare} of the energy.`;
   if (results.profile.flowVaries) return 'The flow varies through the year.';
   if (job.load.way === 'hoist') return 'A hoist is started and lowered gently by a drive.';
   const { bench } = results.starting;

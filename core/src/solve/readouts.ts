@@ -1,5 +1,5 @@
+import { say, type Text } from '../ground/text.ts';
 import type { StageName } from '../ground/stage-names.ts';
-import type { School } from '../ground/quantity/units.ts';
 import { KELVIN, YEAR } from '../ground/constants.ts';
 import { UNBALANCE_MOST } from '../motor/unbalance.ts';
 import { quantity, type Value } from '../ground/value.ts';
@@ -12,7 +12,7 @@ export interface Readout {
   /** Of the published value. */
   readonly id: string;
   readonly limit?: {
-    readonly text: string;
+    readonly text: Text;
     /** Shares of the bar it is drawn on. */
     readonly filled: number;
     readonly mark: number;
@@ -28,18 +28,13 @@ const ROOM = 1.25;
 
 const MOST_SHOWN = 6;
 
-const limitsIn = (school: School) => {
-  const known = (si: number, dimension: 'fraction' | 'temperature' | 'altitude'): Value =>
-    quantity(si, dimension, school, { source: '' });
-  return {
-    whole: known(1, 'fraction'),
-    unbalance: known(UNBALANCE_MOST, 'fraction'),
-    ambient: known(RATED_AMBIENT, 'temperature'),
-    altitude: known(RATED_ALTITUDE, 'altitude'),
-  };
-};
 /** Limits that hold for every job. */
-const limits: Readonly<Record<School, ReturnType<typeof limitsIn>>> = { NEMA: limitsIn('NEMA'), IEC: limitsIn('IEC') };
+const limits = {
+  whole: quantity(1, 'fraction', { source: '' }),
+  unbalance: quantity(UNBALANCE_MOST, 'fraction', { source: '' }),
+  ambient: quantity(RATED_AMBIENT, 'temperature', { source: '' }),
+  altitude: quantity(RATED_ALTITUDE, 'altitude', { source: '' }),
+};
 
 /** What a limit is taken from. */
 interface Known extends Pick<Brief, 'given' | 'practice' | 'job'> {
@@ -55,11 +50,10 @@ const another =
   (id: string): LimitOf =>
   ({ found }) =>
     found(id);
-const whole: LimitOf = ({ job }) => limits[job.school].whole;
+const whole: LimitOf = () => limits.whole;
 const dip: LimitOf = ({ given, job, practice }) =>
   given.supply.busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
-const within: LimitOf = ({ given, job }) =>
-  quantity(yearsCounted({ given }) * YEAR, 'span', job.school, { source: '' });
+const within: LimitOf = ({ given }) => quantity(yearsCounted({ given }) * YEAR, 'span', { source: '' });
 const nema: Asked = ({ job }) => job.school === 'NEMA';
 const iec: Asked = ({ job }) => job.school === 'IEC';
 const unfiltered: Asked = ({ found }) => found('drive.filteredPeak') === undefined;
@@ -95,14 +89,14 @@ const stages: Readonly<Record<StageName, readonly Said[]>> = {
     ['directBusDip', 'most', dip],
     ['directTerminalDip', 'most', ({ practice }) => practice.terminalDip],
     ['runningDrop', 'most', ({ practice }) => practice.runningDrop],
-    ['unbalance', 'most', ({ job }) => limits[job.school].unbalance],
+    ['unbalance', 'most', () => limits.unbalance],
     'shortCircuitPower',
     'feederAmpacity',
   ],
   place: [
     'motorEnclosure',
-    ['ambient', 'rated', ({ job }) => limits[job.school].ambient],
-    ['altitude', 'rated', ({ job }) => limits[job.school].altitude],
+    ['ambient', 'rated', () => limits.ambient],
+    ['altitude', 'rated', () => limits.altitude],
     'motorDerate',
     'driveDerate',
     'cabinetInside',
@@ -184,15 +178,15 @@ export function readoutsOf(
 }
 
 /** Temperatures count from 0 °C on a bar. */
-const length = ({ value, unit }: Value): number => Math.max(0, unit === 'K' ? value - KELVIN : value);
+const length = ({ value, of }: Value): number => Math.max(0, of === 'temperature' ? value - KELVIN : value);
 
-const words: Readonly<Record<Kind, string>> = { most: 'at most', least: 'at least', rated: 'rated for' };
+const words: Readonly<Record<Kind, string>> = { most: 'max.', least: 'min.', rated: 'rated' };
 
 function bar(value: Value, kind: Kind, limit: Value): Required<Readout>['limit'] {
   const [own, at] = [length(value), length(limit)];
   const top = Math.max(own, at, Number.MIN_VALUE) * ROOM;
   return {
-    text: `${words[kind]} ${limit.text}`,
+    text: say`${words[kind]} ${limit}`,
     filled: own / top,
     mark: at / top,
     missed:

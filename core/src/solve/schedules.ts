@@ -1,3 +1,5 @@
+import { textOf } from '../ground/text.ts';
+import { present, textIn } from '../present/present.ts';
 import type { Job } from '../job/job.ts';
 import { panelsOf } from './panels.ts';
 import { settingsOf } from './sheet.ts';
@@ -122,19 +124,13 @@ function devices(job: Job, solution: Scheduled): string[][] {
   const most = read('protection.branchDeviceMax');
   const driven = isDriven(solution);
   const listed: readonly (readonly [item: string, what: string, device: string, rating: string, fault: string])[] = [
-    ['F1', 'short circuit', read('protection.branchDevice'), most && `${most} at most`, fault],
-    [
-      'Q1',
-      'isolator',
-      '',
-      read('protection.disconnectCurrent') && `${read('protection.disconnectCurrent')} at least`,
-      '',
-    ],
+    ['F1', 'short circuit', read('protection.branchDevice'), most && `${most} max.`, fault],
+    ['Q1', 'isolator', '', read('protection.disconnectCurrent') && `${read('protection.disconnectCurrent')} min.`, ''],
     [
       'Q2',
       'contactor',
       driven ? '' : read('pick.starter'),
-      read('starter.contactorCurrent') && `${read('starter.contactorCurrent')} at least`,
+      read('starter.contactorCurrent') && `${read('starter.contactorCurrent')} min.`,
       '',
     ],
     ['F2', 'overload', '', [read('protection.overloadDial'), read('starter.tripClass')].filter(Boolean).join(', '), ''],
@@ -144,7 +140,7 @@ function devices(job: Job, solution: Scheduled): string[][] {
       driven ? read('pick.drive') : '',
       driven
         ? read('pick.driveCurrent')
-        : read('starter.softStarterCurrent') && `${read('starter.softStarterCurrent')} at least`,
+        : read('starter.softStarterCurrent') && `${read('starter.softStarterCurrent')} min.`,
       '',
     ],
     ['M1', 'motor', read('pick.motor'), read('pick.motorCurrent'), ''],
@@ -152,7 +148,7 @@ function devices(job: Job, solution: Scheduled): string[][] {
       'F0',
       'feeder',
       read('protection.feederDevice'),
-      read('protection.feederDeviceMax') && `${read('protection.feederDeviceMax')} at most`,
+      read('protection.feederDeviceMax') && `${read('protection.feederDeviceMax')} max.`,
       fault,
     ],
   ];
@@ -164,24 +160,27 @@ function devices(job: Job, solution: Scheduled): string[][] {
 
 /** Every circuit of a panel, and under them what feeds it if all of them hang there. */
 const panels = (jobs: Parameters<typeof panelsOf>[0]): string[][] =>
-  panelsOf(jobs).flatMap(({ voltage, circuits, feeder }) => [
-    ...circuits.map(({ name, current, device, called }) => [
-      voltage,
-      name,
-      current.text,
-      device?.text ?? called ?? '',
-      '',
-    ]),
-    [
-      voltage,
-      'Feeder, if all hang on it',
-      feeder.feederAmpacity ? `${feeder.feederAmpacity.text} at least` : '',
-      feeder.feederDeviceMax ? `${feeder.feederDeviceMax.text} at most` : (feeder.feederDevice?.text ?? ''),
-      [feeder.feederAmpacity?.working.note, (feeder.feederDeviceMax ?? feeder.feederDevice)?.working.note]
-        .filter(Boolean)
-        .join(' '),
-    ],
-  ]);
+  panelsOf(jobs).flatMap(({ voltage, school, circuits, feeder: counted }) => {
+    const feeder = present(counted, { units: school });
+    return [
+      ...circuits.map(({ name, current, device, called }) => [
+        voltage,
+        name,
+        textIn(textOf(current), { units: school }),
+        (device && textIn(textOf(device), { units: school })) ?? called ?? '',
+        '',
+      ]),
+      [
+        voltage,
+        'Feeder, if all hang on it',
+        feeder.feederAmpacity ? `${feeder.feederAmpacity.text} min.` : '',
+        feeder.feederDeviceMax ? `${feeder.feederDeviceMax.text} max.` : (feeder.feederDevice?.text ?? ''),
+        [feeder.feederAmpacity?.working.note, (feeder.feederDeviceMax ?? feeder.feederDevice)?.working.note]
+          .filter(Boolean)
+          .join(' '),
+      ],
+    ];
+  });
 
 function settings(job: Job, solution: Scheduled): string[][] {
   const read = reader(solution);

@@ -32,7 +32,7 @@ export interface Shared {
 /** The stages all options share, in the trade’s order. */
 export function solveShared(job: Job): Shared {
   const inputs = readInputs(job);
-  const rules = readPractice(inputs.given.practice, inputs.given.sitePractice, job.school);
+  const rules = readPractice(inputs.given.practice, inputs.given.sitePractice);
   const brief: Brief = { job, given: inputs.given, rows: inputs.rows, practice: rules.practice };
   const plate = nameplate(brief);
   const told = situation(brief, plate);

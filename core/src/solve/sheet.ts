@@ -1,4 +1,5 @@
 import type { Finding } from '../ground/finding.ts';
+import type { Shown, ShownValue } from '../present/present.ts';
 import { formatNumber } from '../ground/quantity/format.ts';
 import { withSymbol } from '../ground/term.ts';
 import type { Job } from '../job/job.ts';
@@ -6,7 +7,6 @@ import { letters } from '../job/places.ts';
 import type { Solution } from './solution.ts';
 import type { Scheme } from '../stages/protection/diagram/scheme.ts';
 import type { Setting } from '../stages/drive/settings.ts';
-import type { AnyValue } from '../stages/stage.ts';
 import { sheetSections } from '../stages/declared-value.ts';
 import { publishedValues } from './published.ts';
 
@@ -47,12 +47,12 @@ export interface SelectionSheet {
   /** The options beside each other; empty heads where there is one only. */
   readonly compared: ComparedOptions;
   /** What is set in the drive, in the order its keypad asks; on a page of its own. Empty without a drive. */
-  readonly settings: readonly Setting[];
+  readonly settings: readonly Shown<Setting>[];
   /** What its circuits are drawn from; undefined where nothing is to be built: a stop, or nothing known. */
-  readonly scheme: Scheme | undefined;
+  readonly scheme: Shown<Scheme> | undefined;
   /** Why this motor, drive or starter, and what came next. */
   readonly reasons: readonly string[];
-  readonly findings: readonly Finding[];
+  readonly findings: readonly Shown<Finding>[];
   /** What is missing: needed for a decision, and what would only sharpen it. */
   readonly needed: readonly string[];
   readonly sharpens: readonly string[];
@@ -73,7 +73,7 @@ function rowsOf(section: string, { values }: Solution, { currency, school }: Job
   return rows.toSorted((a, b) => picked(a.id) - picked(b.id)).map((each) => each.row);
 }
 
-const row = (label: string, value: AnyValue, currency: string): SheetRow => ({
+const row = (label: string, value: ShownValue, currency: string): SheetRow => ({
   label,
   text: value.unit === 'currency' ? `${value.text} ${currency}` : value.text,
   other: value.other ?? '',
@@ -91,8 +91,11 @@ function billRows({ details }: { readonly details: Partial<Solution['details']> 
 }
 
 /** What is set in a drive; results of before drives were looked at whole have none. */
-export const settingsOf = ({ details }: { readonly details: Partial<Solution['details']> }): readonly Setting[] =>
-  details.drivePictures?.settings ?? [];
+export const settingsOf = ({
+  details,
+}: {
+  readonly details: Partial<Solution['details']>;
+}): readonly Shown<Setting>[] => details.drivePictures?.settings ?? [];
 
 function reasonsOf({ details, values, chosen }: Solution, why: string): string[] {
   const reasons = why === '' ? [] : [`Why ${chosen} and not the one that costs least: ${why}`];

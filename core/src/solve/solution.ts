@@ -1,3 +1,4 @@
+import type { Text } from '../ground/text.ts';
 import { z } from 'zod';
 import { findingSchema, type Finding } from '../ground/finding.ts';
 import { stageNames, type StageName } from '../ground/stage-names.ts';
@@ -6,6 +7,7 @@ import type { FieldEcho } from '../job/inputs.ts';
 import { proposals, type Proposal } from '../job/job.ts';
 import { optionSchema, type Option } from '../job/options.ts';
 import { letters, type Letter } from '../job/places.ts';
+import type { Shown } from '../present/present.ts';
 import { missingSchema, type AnyValue, type Missing } from '../stages/stage.ts';
 import { comparisonSchema, type OptionComparison } from './compare-options.ts';
 import type { Details } from './details.ts';
@@ -18,7 +20,10 @@ export const stageStateSchema = z.object({
   state: z.enum(['done', 'open', 'caution', 'stop', 'not asked']),
   summary: z.string(),
 });
-export type StageState = Readonly<z.infer<typeof stageStateSchema>>;
+export interface StageState {
+  readonly state: 'done' | 'open' | 'caution' | 'stop' | 'not asked';
+  readonly summary: Text;
+}
 
 const valuesSchema = z.record(z.string().describe('<stage>.<name>'), valueSchema);
 const stagesSchema = z.partialRecord(z.enum(stageNames), stageStateSchema);
@@ -60,13 +65,13 @@ export const solutionSchema = z.object({
 
 export type Stages = Readonly<Record<StageName, StageState>>;
 
-/** What one option has for itself. */
-export interface OptionSolution {
+/** What one option has for itself, as the engine says it. */
+export interface OptionAnswer {
   readonly name: string;
   readonly proposed?: Proposal;
   readonly says?: Option;
-  readonly why: string;
-  readonly summary: string;
+  readonly why: Text;
+  readonly summary: Text;
   readonly stopped: boolean;
   readonly decided: boolean;
   readonly values: Readonly<Record<string, AnyValue>>;
@@ -76,7 +81,8 @@ export interface OptionSolution {
   readonly train: readonly TrainBlock[];
 }
 
-export interface Solution {
+/** What a job comes to, in numbers and phrases; `present` makes the solution of it. */
+export interface Answer {
   readonly engine: string;
   readonly catalogue: string;
   readonly chosen: Letter;
@@ -86,7 +92,11 @@ export interface Solution {
   readonly fields: Readonly<Record<string, FieldEcho>>;
   readonly stages: Stages;
   readonly train: readonly TrainBlock[];
-  readonly options: Readonly<Partial<Record<Letter, OptionSolution>>>;
+  readonly options: Readonly<Partial<Record<Letter, OptionAnswer>>>;
   readonly comparison: OptionComparison;
   readonly details: Details;
 }
+
+/** What a job comes to, in words and units: what screens, papers, files and the interface show. */
+export type Solution = Shown<Answer>;
+export type OptionSolution = Shown<OptionAnswer>;

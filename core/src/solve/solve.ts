@@ -1,3 +1,4 @@
+import { textOf, type Text } from '../ground/text.ts';
 import type { Catalogue } from '../catalogue/catalogue.ts';
 import { bySeverity, type Finding } from '../ground/finding.ts';
 import { stageNames, type StageName } from '../ground/stage-names.ts';
@@ -22,7 +23,9 @@ import { propose, startName } from './propose.ts';
 import { solveShared, type Shared } from './shared.ts';
 import type { Details } from './details.ts';
 import { readoutsOf } from './readouts.ts';
-import { ENGINE, type OptionSolution, type Solution, type StageState, type Stages } from './solution.ts';
+import { present } from '../present/present.ts';
+import type { School } from '../ground/quantity/units.ts';
+import { ENGINE, type Answer, type OptionAnswer, type Solution, type StageState, type Stages } from './solution.ts';
 import { idsOf, otherIds, starterIds } from './published.ts';
 import { powerTrain } from './train.ts';
 
@@ -31,15 +34,19 @@ import { powerTrain } from './train.ts';
  * document, then what Pilgrim proposes beside them. Missing or unreadable input gives a partial result that says what
  * is missing; only a programming error throws.
  */
-export const solve = (job: Job, catalogue: Catalogue): Solution => solving(job, catalogue).solution;
+export const answer = (job: Job, catalogue: Catalogue): Answer => solving(job, catalogue).solution;
+
+/** The same in words, in the units of the job’s system or another. */
+export const solve = (job: Job, catalogue: Catalogue, units: School = job.school): Solution =>
+  present(answer(job, catalogue), { units });
 
 /** The same with the circuit by the rules of the other school too, under `other.`: for files, interface and command line. */
-export function solveByBoth(job: Job, catalogue: Catalogue): Solution {
+export function solveByBoth(job: Job, catalogue: Catalogue, units: School = job.school): Solution {
   const { solution, chosen } = solving(job, catalogue);
-  return { ...solution, values: { ...solution.values, ...otherSchoolOf(chosen) } };
+  return present({ ...solution, values: { ...solution.values, ...otherSchoolOf(chosen) } }, { units });
 }
 
-function solving(job: Job, catalogue: Catalogue): { readonly solution: Solution; readonly chosen: SolvedOption } {
+function solving(job: Job, catalogue: Catalogue): { readonly solution: Answer; readonly chosen: SolvedOption } {
   const { shared, typed, solved } = solveOptions(job, catalogue);
   const chosen = typed.find(({ letter }) => letter === job.chosen) ?? typed[0];
   if (!chosen) throw new Error('a job has at least one option');
@@ -53,14 +60,14 @@ function solving(job: Job, catalogue: Catalogue): { readonly solution: Solution;
   );
   const missing = [...chosen.missing, ...whyNotBest(job, chosen, comparison)];
   const values = Object.assign(flatten(shared.results), own?.values);
-  const solution: Solution = {
+  const solution: Answer = {
     engine: ENGINE,
     catalogue: catalogue.name,
     chosen: chosen.letter,
     values,
     findings,
     missing,
-    fields: Object.assign({}, shared.inputs.fields, ...typed.map(({ fields }) => fields)) as Solution['fields'],
+    fields: Object.assign({}, shared.inputs.fields, ...typed.map(({ fields }) => fields)) as Answer['fields'],
     stages: stagesOf({ ...chosen, missing }, shared, findings),
     train: own?.train ?? [],
     options: Object.fromEntries(published.map(({ option, solution }) => [option.letter, solution])),
@@ -113,7 +120,7 @@ function otherSchoolOf({ results: { protection } }: SolvedOption): Record<string
 const optionStages = ['profile', 'starting', 'pick', 'drive', 'protection', 'money', 'handover'] as const;
 
 /** What an option has for itself. */
-function publish(option: SolvedOption, shared: Shared): OptionSolution {
+function publish(option: SolvedOption, shared: Shared): OptionAnswer {
   const { own, proposed, results } = option;
   const findings = findingsOf(option, shared);
   const stages = stagesOf(option, shared, findings);
@@ -122,7 +129,7 @@ function publish(option: SolvedOption, shared: Shared): OptionSolution {
     name: nameOf(option),
     ...(proposed ? { proposed: proposed.kind, says: own } : {}),
     why: proposed?.why ?? '',
-    summary: results.handover.values.decision.text,
+    summary: textOf(results.handover.values.decision),
     stopped: isStopped(option, shared),
     decided,
     values: flatten(results),
@@ -134,7 +141,7 @@ function publish(option: SolvedOption, shared: Shared): OptionSolution {
 }
 
 function stagesOf(option: SolvedOption, { job, results }: Shared, findings: readonly Finding[]): Stages {
-  const all: Readonly<Record<StageName, { readonly summary: string }>> = { ...results, ...option.results };
+  const all: Readonly<Record<StageName, { readonly summary: Text }>> = { ...results, ...option.results };
   const stateAt = (name: StageName): StageState =>
     isAsked(job, name) && (name !== 'drive' || option.results.drive.applies)
       ? { state: stateOf(name, all[name].summary, findings, option.missing), summary: all[name].summary }
@@ -144,7 +151,7 @@ function stagesOf(option: SolvedOption, { job, results }: Shared, findings: read
 
 function stateOf(
   stage: StageName,
-  summary: string,
+  summary: Text,
   findings: readonly Finding[],
   missing: readonly Missing[],
 ): StageState['state'] {
@@ -160,7 +167,7 @@ function detailsOf(
   chosen: SolvedOption,
   { job, brief, rules, results }: Shared,
   catalogue: Catalogue,
-  values: Solution['values'],
+  values: Answer['values'],
 ): Details {
   const { situation, nameplate, load, supply, place } = results;
   const { profile, starting, pick, money } = chosen.results;

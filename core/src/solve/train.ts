@@ -1,3 +1,4 @@
+import { amount, say, series, textOf, type Text } from '../ground/text.ts';
 import type { LoadResult } from '../stages/load/load-result.ts';
 import type { NameplateResult } from '../stages/nameplate/nameplate.ts';
 import type { PickResult } from '../stages/pick/pick.ts';
@@ -21,7 +22,10 @@ export const trainBlockSchema = z.object({
 });
 
 /** One block of the power train, as the strip draws it. */
-export type TrainBlock = Readonly<z.infer<typeof trainBlockSchema>>;
+export interface TrainBlock extends Omit<Readonly<z.infer<typeof trainBlockSchema>>, 'rating' | 'detail'> {
+  readonly rating: Text;
+  readonly detail: Text;
+}
 
 interface Results {
   readonly nameplate: NameplateResult;
@@ -32,15 +36,15 @@ interface Results {
   readonly protection: ProtectionResult;
 }
 
-interface Shown {
+interface Block {
   readonly stage: StageName;
-  readonly rating: string | undefined;
-  readonly detail: string;
+  readonly rating: Text | undefined;
+  readonly detail: Text;
   readonly halted?: boolean;
   readonly used?: number | undefined;
 }
 
-const titled = (id: TrainBlock['id'], title: string, { stage, rating, detail, halted, used }: Shown): TrainBlock => ({
+const titled = (id: TrainBlock['id'], title: string, { stage, rating, detail, halted, used }: Block): TrainBlock => ({
   id,
   title,
   stage,
@@ -61,36 +65,36 @@ export function powerTrain(job: Job, results: Results, findings: readonly Findin
   const { startingDip } = starting.values;
   const { branchDeviceMax, overloadCurrent, conductorSize, conductorMinAmpacity } = protection.values;
   const { ratio, torque, motorTorque, motorSpeed, transmissionEfficiency } = load.values;
-  const direct = ratio?.value === 1 ? 'Direct' : `${ratio?.text} : 1`;
+  const direct = ratio && (ratio.value === 1 ? 'Direct' : say`${ratio} : 1`);
   return [
     titled('supply', 'Supply', {
       stage: 'supply',
-      rating: voltage && `${voltage.text}${frequency ? ` · ${frequency.text}` : ''}`,
-      detail: startingDip ? `dip ${startingDip.text}` : '',
+      rating: voltage && say`${voltage}${frequency ? say` · ${frequency}` : ''}`,
+      detail: startingDip ? say`voltage dip ${startingDip}` : '',
       halted: stopped('supply'),
     }),
     titled('protection', 'Protection', {
       stage: 'protection',
-      rating: branchDeviceMax?.text ?? overloadCurrent?.text,
-      detail: branchDeviceMax ? 'largest device' : overloadCurrent ? 'overload' : '',
+      rating: textOf(branchDeviceMax) ?? textOf(overloadCurrent),
+      detail: branchDeviceMax ? 'maximum rating' : overloadCurrent ? 'overload' : '',
       halted: stopped('protection'),
     }),
     feedBlock(results, stopped),
     titled('cable', 'Motor cable', {
       stage: 'protection',
-      rating: conductorSize?.text,
-      detail: conductorMinAmpacity ? `for ${conductorMinAmpacity.text}` : '',
+      rating: textOf(conductorSize),
+      detail: conductorMinAmpacity ? say`for ${conductorMinAmpacity}` : '',
     }),
     motorBlock(job, results, stopped),
     titled('transmission', 'Transmission', {
       stage: 'load',
-      rating: torque && ratio ? direct : undefined,
-      detail: ratio && transmissionEfficiency.value < 1 ? `η ${transmissionEfficiency.text}` : '',
+      rating: torque && direct,
+      detail: ratio && transmissionEfficiency.value < 1 ? say`η ${transmissionEfficiency}` : '',
     }),
     titled('load', 'Load', {
       stage: 'load',
-      rating: torque?.text ?? motorTorque?.text,
-      detail: motorSpeed ? `motor at ${motorSpeed.text}` : '',
+      rating: textOf(torque) ?? textOf(motorTorque),
+      detail: motorSpeed ? say`motor at ${motorSpeed}` : '',
       halted: stopped('load'),
     }),
   ];
@@ -103,8 +107,8 @@ function feedBlock({ starting, pick }: Results, stopped: Stopped): TrainBlock {
   const title = method === 'drive' ? 'Drive' : method === undefined ? 'Starter or drive' : 'Starter';
   return titled('feed', title, {
     stage: method === undefined ? 'starting' : 'pick',
-    rating: pick.values.driveCurrent?.text ?? first?.part.name ?? (pick.keepsFeed ? 'Kept' : undefined),
-    detail: (pick.chosenDrive && pick.values.motorCurrent && `${pick.values.motorCurrent.text} needed`) ?? method ?? '',
+    rating: textOf(pick.values.driveCurrent) ?? first?.part.name ?? (pick.keepsFeed ? 'Kept' : undefined),
+    detail: (pick.chosenDrive && pick.values.motorCurrent && say`${pick.values.motorCurrent} needed`) ?? method ?? '',
     halted:
       stopped('starting') || ['pick.no-drive', 'pick.drive', 'pick.no-starter'].some((code) => stopped('pick', code)),
     used: pick.chosenDrive?.used ?? (first && first.carries / first.part.currentMax),
@@ -113,11 +117,11 @@ function feedBlock({ starting, pick }: Results, stopped: Stopped): TrainBlock {
 
 function motorBlock(job: Job, { nameplate, pick }: Results, stopped: Stopped): TrainBlock {
   const { motor, chosenMotor } = pick;
-  const turns = motor && `${((motor.speed * 60) / (2 * Math.PI)).toFixed(0)} r/min`;
+  const turns = motor && amount(motor.speed, 'speed');
   return titled('motor', 'Motor', {
     stage: nameplate.motor && !chosenMotor ? 'nameplate' : 'pick',
-    rating: motor && `${sizeText(motor.power, job.school)} · ${motor.poles}-pole`,
-    detail: [turns, chosenMotor?.item.frame ?? job.nameplate.frame].filter(Boolean).join(' · '),
+    rating: motor && say`${sizeText(motor.power)} · ${motor.poles}-pole`,
+    detail: series([turns, chosenMotor?.item.frame ?? job.nameplate.frame], ' · '),
     halted:
       stopped('nameplate') ||
       stopped('place') ||

@@ -1,4 +1,5 @@
 import type { Finding, Severity } from '../ground/finding.ts';
+import type { Text } from '../ground/text.ts';
 import type { StageName } from '../ground/stage-names.ts';
 
 /** A finding as its stage declares it; where it is raised it gets its figures, and a more exact basis or remedy. */
@@ -17,7 +18,7 @@ export interface DeclaredFinding {
 
 type Exact = Partial<Pick<Finding, 'severity' | 'basis' | 'clear' | 'field' | 'mends'>>;
 type Declared<Code extends string> = Readonly<Record<Code, DeclaredFinding>>;
-export type FlagOf<Findings> = (code: keyof Findings & string, message: string, exact?: Exact) => void;
+export type FlagOf<Findings> = (code: keyof Findings & string, message: Text, exact?: Exact) => void;
 
 export const declared = <const Code extends `${StageName}.${string}`>(findings: Declared<Code>): Declared<Code> =>
   findings;
@@ -27,10 +28,10 @@ export function findingOf<Code extends string>(
   findings: Declared<Code>,
   stage: StageName,
   code: Code,
-  message: string,
+  message: Text,
   exact: Exact = {},
 ): Finding {
   const { defers, ...known } = findings[code];
-  const finding = { code, stage, message, ...known, ...exact };
+  const finding: Finding = { code, stage, message, ...known, ...exact };
   return defers && finding.severity === 'stop' ? { ...finding, defers } : finding;
 }

@@ -1,5 +1,6 @@
 import type { Dimension } from '../ground/quantity/units.ts';
 import type { Term } from '../ground/term.ts';
+import type { Text } from '../ground/text.ts';
 import type { Value } from '../ground/value.ts';
 
 /** Chapters of the selection sheet, in their order. */
@@ -50,7 +51,7 @@ export const phrase = <const Said extends More = object>(label: Term, more?: Sai
   ...(more as Said),
 });
 
-type ValueOf<Each> = Each extends DeclaredPhrase ? Value<string> : Value;
+type ValueOf<Each> = Each extends DeclaredPhrase ? Value<Text> : Value;
 type Known<Values> = { readonly [Name in keyof Values]: ValueOf<Values[Name]> };
 type Always<Values> = { [Name in keyof Values]: Values[Name] extends { always: true } ? Name : never }[keyof Values];
 /** The values of a stage as it returns them. */

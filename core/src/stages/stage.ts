@@ -3,6 +3,7 @@ import type { Finding } from '../ground/finding.ts';
 import type { Inputs } from '../job/inputs.ts';
 import type { Job, JobView } from '../job/job.ts';
 import type { Practice } from '../job/practice.ts';
+import type { Text } from '../ground/text.ts';
 import type { StageName } from '../ground/stage-names.ts';
 import type { Value } from '../ground/value.ts';
 import { findingOf, type DeclaredFinding, type FlagOf } from './declared-finding.ts';
@@ -14,7 +15,13 @@ export const missingSchema = z.object({
   option: z.string().optional().describe('Letter of the option that needs it; what all options share has none'),
   kind: z.enum(['needed', 'sharpens']).describe('Needed for a decision, or would only sharpen it'),
 });
-export type Missing = Readonly<z.infer<typeof missingSchema>>;
+export interface Missing {
+  readonly field: string;
+  readonly stage: string;
+  readonly message: Text;
+  readonly option?: string;
+  readonly kind: 'needed' | 'sharpens';
+}
 
 /** What every stage is given besides the results of earlier stages. */
 export interface Brief {
@@ -36,7 +43,7 @@ export interface StageResult<StageValues extends Values> {
   readonly findings: readonly Finding[];
   readonly missing: readonly Missing[];
   /** The stage’s one key result for the spine, empty while unknown. */
-  readonly summary: string;
+  readonly summary: Text;
 }
 
 /** Collects what a stage finds of what it declares. Mutable inside a stage, never seen outside it. */
@@ -55,7 +62,7 @@ export function notebook<Code extends string>(
   };
 }
 
-type Ask = (field: string, message: string) => void;
+type Ask = (field: string, message: Text) => void;
 
 export interface Notebook<Flag> {
   readonly findings: readonly Finding[];
@@ -66,4 +73,4 @@ export interface Notebook<Flag> {
   readonly sharpen: Ask;
 }
 
-export type AnyValue = Value | Value<string>;
+export type AnyValue = Value | Value<Text>;

@@ -9,7 +9,7 @@
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import { seenRevisions } from '$lib/job/seen';
   import Menu from '$lib/components/Menu.svelte';
-  import { units } from '$lib/units.svelte';
+  import { unbroken } from '$lib/units.svelte';
   import type { PageProps } from './$types';
 
   let { data, form }: PageProps = $props();
@@ -175,7 +175,7 @@
                 <span class="shrink-0 font-semibold text-caution"
                   >{Math.round(motor.share * 100)} % <span class="font-normal">of its current</span></span
                 >
-                <span class="min-w-0 grow truncate">{units.said(motor.plateText)}</span>
+                <span class="min-w-0 grow truncate">{unbroken(motor.plateText)}</span>
                 <span class="max-w-48 truncate text-quiet">{motor.site}</span>
               </a>
             </li>
@@ -207,7 +207,7 @@
               <span class="min-w-0">
                 <span class="block truncate">{job.title || 'Untitled job'}</span>
                 <span class={`line-clamp-2 text-sm ${job.state === 'stopped' ? 'text-stop' : 'text-quiet'}`}
-                  >{units.said(job.concern || job.decision)}</span
+                  >{unbroken(job.concern || job.decision)}</span
                 >
               </span>
               <span class="text-sm text-quiet sm:text-right"
@@ -253,7 +253,7 @@
             <li>
               <a href={`/motors/${motor.id}`} class="flex min-h-11 items-center gap-4 px-3 hover:bg-wash">
                 <span class="w-28 shrink-0 truncate font-semibold">{motor.tag || 'no tag'}</span>
-                <span class="min-w-0 grow truncate">{units.said(motor.plateText)}</span>
+                <span class="min-w-0 grow truncate">{unbroken(motor.plateText)}</span>
                 <span class="truncate text-quiet">{motor.state} · {motor.site}</span>
               </a>
             </li>

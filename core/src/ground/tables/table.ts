@@ -1,6 +1,7 @@
 import type { Value } from '../value.ts';
 import { quantity, wording } from '../value.ts';
-import type { Dimension, School } from '../quantity/units.ts';
+import type { Dimension } from '../quantity/units.ts';
+import type { Text } from '../text.ts';
 
 type Cell = number | string | boolean | null;
 type Row = Readonly<Record<string, Cell>>;
@@ -58,7 +59,6 @@ export function openTable(file: TableFile): Table {
 /** What a cell counts, for whom it is shown, and the SI value of one. */
 interface CellUnit {
   readonly dimension: Dimension;
-  readonly school: School;
   readonly factor?: number;
 }
 
@@ -67,15 +67,15 @@ export function cellValue(
   table: Table,
   row: Row | undefined,
   column: string,
-  { dimension, school, factor = 1 }: CellUnit,
+  { dimension, factor = 1 }: CellUnit,
 ): Value | undefined {
   const number = table.number(row, column);
   if (number === undefined || !row) return undefined;
   const note = table.doubt(row, column);
-  return quantity(number * factor, dimension, school, { origin: 'recalled', source: table.source, note });
+  return quantity(number * factor, dimension, { origin: 'recalled', source: table.source, note });
 }
 
-export const cellWording = (table: Table, row: Row | undefined, column: string): Value<string> | undefined => {
+export const cellWording = (table: Table, row: Row | undefined, column: string): Value<Text> | undefined => {
   const cell = row?.[column];
   if (typeof cell !== 'string' || !row) return undefined;
   return wording(cell, { origin: 'recalled', source: table.source, note: table.doubt(row, column) });

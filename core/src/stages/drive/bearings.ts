@@ -1,3 +1,4 @@
+import type { Text } from '../../ground/text.ts';
 import { PRACTICE, wording, type Value } from '../../ground/value.ts';
 import { readFrame } from '../nameplate/frame.ts';
 import type { Driven } from './asked-of-drive.ts';
@@ -26,7 +27,7 @@ function isTall({ brief, pick }: Driven): boolean {
 }
 
 /** What keeps a drive’s currents out of the bearings; one step further where one was fluted before. */
-export function bearingsOf(driven: Driven, flag: Flag): { readonly value: Value<string>; readonly ring: boolean } {
+export function bearingsOf(driven: Driven, flag: Flag): { readonly value: Value<Text>; readonly ring: boolean } {
   const { brief, motor, voltage } = driven;
   const { job } = brief;
   const usual =

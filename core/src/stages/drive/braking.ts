@@ -1,3 +1,4 @@
+import { amount, say } from '../../ground/text.ts';
 import type { DriveItem } from '../../catalogue/catalogue.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import { ratedTorque, type Driven } from './asked-of-drive.ts';
@@ -72,19 +73,18 @@ export function brakingOf(driven: Driven, flag: Flag): Partial<DriveValues> {
   const turning = turningOf(driven);
   if (!turning) return {};
   const { brief, starting, load } = driven;
-  const { school } = brief.job;
   const inertia = starting.values.totalInertia;
   const from = { J: inertia, n: load.values.motorSpeed };
   const lowering = loweringPower(driven);
   if (brief.job.drive.dcBrake)
     flag(
       'drive.dc-brake',
-      `Each stop by dc leaves ${quantity(kineticEnergy(turning), 'kineticEnergy', school, { source: '' }).text} in the rotor, as much as a start does; how soon it stops is tried out at the machine, and it holds nothing at rest.`,
+      say`Each stop by dc leaves ${amount(kineticEnergy(turning), 'kineticEnergy')} in the rotor, as much as a start does; how soon it stops is tried out at the machine, and it holds nothing at rest.`,
     );
   return {
     ...rampUp(driven, turning, flag),
     ...shortestStop(driven, turning),
-    brakeEnergy: quantity(kineticEnergy(turning), 'kineticEnergy', school, {
+    brakeEnergy: quantity(kineticEnergy(turning), 'kineticEnergy', {
       formula: 'E = \\tfrac12 J\\omega^2',
       from,
       source: 'definition',
@@ -115,7 +115,7 @@ function rampUp(driven: Driven, turning: Turning, flag: Flag): Partial<DriveValu
   const running = load.values.motorTorque?.value;
   if (torque === undefined || running === undefined || torque <= running) return {};
   const grows = brief.job.load.torqueKind === 'variable';
-  const shortest = quantity(startIn(turning, torque, running, grows), 'duration', brief.job.school, {
+  const shortest = quantity(startIn(turning, torque, running, grows), 'duration', {
     formula: grows
       ? 't = \\dfrac{J\\omega}{\\sqrt{T_{lim} T_L}}\\,\\operatorname{artanh}\\sqrt{T_L/T_{lim}}'
       : 't = \\dfrac{J\\omega}{T_{lim} - T_L}',
@@ -126,7 +126,7 @@ function rampUp(driven: Driven, turning: Turning, flag: Flag): Partial<DriveValu
   if (set && set.value < shortest.value * 0.999)
     flag(
       'drive.ramp-short',
-      `A ramp of ${set.text} asks for more than the drive gives: it holds its limit and takes ${shortest.text}, or trips.`,
+      say`A ramp of ${set} asks for more than the drive gives: it holds its limit and takes ${shortest}, or trips.`,
       {
         mends: [
           {
@@ -146,7 +146,7 @@ function shortestStop(driven: Driven, turning: Turning): Partial<DriveValues> {
   const torque = braking === 'chopper' || braking === 'regenerative' ? (limitTorque(driven) ?? own) : own;
   if (torque + turning.load <= 0) return {};
   return {
-    shortestStop: quantity(stopIn(turning, torque), 'duration', brief.job.school, {
+    shortestStop: quantity(stopIn(turning, torque), 'duration', {
       formula: 't = \\dfrac{J\\omega}{T_b + T_L}',
       from: { J: starting.values.totalInertia, n: load.values.motorSpeed, T_L: load.values.motorTorque },
       source:
@@ -160,7 +160,6 @@ function shortestStop(driven: Driven, turning: Turning): Partial<DriveValues> {
 /** What a wanted stop, or lowering, sends back, and the resistor for it. */
 function stopping(driven: Driven, turning: Turning, lowering: number, flag: Flag): Partial<DriveValues> {
   const { brief, load } = driven;
-  const { school } = brief.job;
   const { stopTime, stopEvery, stopRamp } = brief.given.drive;
   // What dc brakes stays in the rotor and comes back nowhere; what is lowered still does.
   const wanted = brief.job.drive.dcBrake ? undefined : (stopTime ?? stopRamp);
@@ -175,7 +174,7 @@ function stopping(driven: Driven, turning: Turning, lowering: number, flag: Flag
   const mean = Math.max(every === undefined ? 0 : energy / Math.max(every, wanted?.value ?? 0), LOWERING * lowering);
   checkOften(mean / peak, flag);
   return {
-    brakePeakPower: quantity(peak, 'heat', school, {
+    brakePeakPower: quantity(peak, 'heat', {
       formula:
         lowering > first ? 'P = |T|\\,\\omega' : 'P = \\left(\\dfrac{J\\omega}{t} - T_L\\right)\\omega\\,\\eta_t',
       from: {
@@ -187,7 +186,7 @@ function stopping(driven: Driven, turning: Turning, lowering: number, flag: Flag
     }),
     ...(mean > 0
       ? {
-          brakeMeanPower: quantity(mean, 'heat', school, {
+          brakeMeanPower: quantity(mean, 'heat', {
             formula: 'P_m = E/t_{cycle}',
             from: { J: driven.starting.values.totalInertia, 't_{cycle}': stopEvery, T: load.values.loweringTorque },
             source: 'definition',
@@ -224,7 +223,7 @@ function checkStop(driven: Driven, { turning, own, torque, wanted }: Stop, flag:
     if (most !== undefined && torque > most)
       flag(
         'drive.stop-too-short',
-        `A stop in ${wanted.text} asks for ${Math.round((torque / most) * 100)} % of the torque the drive gives.`,
+        say`A stop in ${wanted} asks for ${Math.round((torque / most) * 100)} % of the torque the drive gives.`,
         { clear: 'Allow a longer stop, or take a larger drive.', field: 'drive.stopTime' },
       );
     return;
@@ -234,7 +233,7 @@ function checkStop(driven: Driven, { turning, own, torque, wanted }: Stop, flag:
     turning.load + own > 0 ? `stops in ${Math.ceil(stopIn(turning, own))} s` : 'does not stop, since its load turns it';
   flag(
     'drive.stop-too-short',
-    `Without a brake resistor it ${alone}; in ${wanted.text} the drive trips on overvoltage and lets go.`,
+    say`Without a brake resistor it ${alone}; in ${wanted} the drive trips on overvoltage and lets go.`,
     { mends: [{ label: 'Brake into a resistor', set: { 'starting.braking': 'chopper' } }] },
   );
 }
@@ -242,14 +241,13 @@ function checkStop(driven: Driven, { turning, own, torque, wanted }: Stop, flag:
 /** Ohms between what the chopper bears and what lets the first power through. */
 function resistor(driven: Driven, peak: number, flag: Flag): Partial<DriveValues> {
   const { brief, item, voltage, pick } = driven;
-  const { school } = brief.job;
   if (brief.job.starting.braking === 'regenerative') return {};
   const volts = brakeVoltage(voltage.value, item);
-  const link = quantity(volts, 'voltage', school, {
+  const link = quantity(volts, 'voltage', {
     origin: item?.brakeVoltage === undefined ? 'estimated' : 'looked up',
     source: item?.brakeVoltage === undefined ? PRACTICE : 'catalogue',
   });
-  const most = quantity(volts ** 2 / peak, 'resistance', school, {
+  const most = quantity(volts ** 2 / peak, 'resistance', {
     formula: 'R \\le V_b^2/\\hat P',
     from: { V_b: link },
     source: 'Ohm’s law',
@@ -259,7 +257,7 @@ function resistor(driven: Driven, peak: number, flag: Flag): Partial<DriveValues
   const least =
     smallest === undefined
       ? undefined
-      : quantity(smallest, 'resistance', school, {
+      : quantity(smallest, 'resistance', {
           origin: item?.leastResistor === undefined ? 'estimated' : 'looked up',
           formula: 'R \\ge V_b/I_{chopper}',
           from: { V_b: link },
@@ -274,13 +272,13 @@ function resistor(driven: Driven, peak: number, flag: Flag): Partial<DriveValues
     flag(
       'drive.resistor',
       wrong === 'high'
-        ? `${typed.text} let too little through: at most ${most.text} take the first power of the stop.`
-        : `${typed.text} draw more than the chopper bears: at least ${least?.text ?? ''}.`,
+        ? say`${typed} let too little through: at most ${most} take the first power of the stop.`
+        : say`${typed} draw more than the chopper bears: at least ${least ?? ''}.`,
     );
   else if (least && least.value > most.value * 1.0001)
     flag(
       'drive.resistor',
-      `No resistor fits: the chopper bears no less than ${least.text}, and the stop needs no more than ${most.text}.`,
+      say`No resistor fits: the chopper bears no less than ${least}, and the stop needs no more than ${most}.`,
       { clear: 'Allow a longer stop, or take a larger drive.', field: 'drive.stopTime' },
     );
   return { brakeResistorMax: most, ...(least ? { brakeResistorMin: least } : {}) };
@@ -289,14 +287,14 @@ function resistor(driven: Driven, peak: number, flag: Flag): Partial<DriveValues
 function pipe({ brief }: Driven, flag: Flag): Partial<DriveValues> {
   const { pipeLength, stopRamp } = brief.given.drive;
   if (!pipeLength || brief.job.load.machine !== 'pump') return {};
-  const least = quantity(pipeRamp(pipeLength.value), 'duration', brief.job.school, {
+  const least = quantity(pipeRamp(pipeLength.value), 'duration', {
     origin: 'estimated',
     formula: 't \\ge 4\\,\\dfrac{2L}{a}',
     from: { L: pipeLength },
     source: `a = 1150 m/s (1000 to 1300), ${PRACTICE}`,
   });
   if (stopRamp && stopRamp.value < least.value)
-    flag('drive.pipe-ramp', `A ramp down of ${stopRamp.text} is shorter than the ${least.text} this pipe bears.`, {
+    flag('drive.pipe-ramp', say`A ramp down of ${stopRamp} is shorter than the ${least} this pipe bears.`, {
       mends: [{ label: `Take ${Math.ceil(least.value)} s`, set: { 'drive.stopRamp': `${Math.ceil(least.value)} s` } }],
     });
   return { pipeRamp: least };

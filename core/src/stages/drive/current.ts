@@ -1,5 +1,5 @@
+import { amount, say, type Text } from '../../ground/text.ts';
 import { bearableTime, overloadOf, type Overload } from '../../catalogue/drive-duty.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity } from '../../ground/value.ts';
 import { currentNeeded, driveDuty, eventsOf, SEVERAL } from '../pick/choose-drive.ts';
 import { deratedCurrent, deratesOf, type Derates } from '../pick/rank-drives.ts';
@@ -65,7 +65,6 @@ export function currentOf(
   flag: Flag,
 ): { readonly values: Partial<DriveValues>; readonly asked: readonly Asked[] } {
   const { brief, motor, motors, pick, item } = driven;
-  const { school } = brief.job;
   const motorCurrent = pick.values.motorCurrent;
   const overload = item && overloadOf(item, driveDuty(driven));
   const available = pick.values.driveCurrent;
@@ -88,7 +87,7 @@ export function currentOf(
   return {
     asked,
     values: {
-      requiredCurrent: quantity(currentNeeded(motor, driven), 'current', school, {
+      requiredCurrent: quantity(currentNeeded(motor, driven), 'current', {
         formula: motors > 1 ? `I = ${SEVERAL}\\,n\\,I_n` : 'I \\ge I_n',
         from: { I_n: motorCurrent, n: brief.given.drive.motors },
         source:
@@ -98,7 +97,7 @@ export function currentOf(
       ...(available ? { availableCurrent: available } : {}),
       ...(hardest?.used !== undefined && available
         ? {
-            overloadUsed: quantity(hardest.used, 'fraction', school, {
+            overloadUsed: quantity(hardest.used, 'fraction', {
               formula: '\\max_i \\dfrac{I_i}{I_d\\,m(t_i)}',
               from: { I_d: available },
               source: `Overload curve of the drive; between its points t = t₁(m₁² − 1)/(m² − 1), ${PRACTICE}`,
@@ -122,17 +121,17 @@ function checkPlace(driven: Driven, flag: Flag): void {
   if (altitude.value > HIGH)
     flag(
       'drive.high',
-      `At ${altitude.text} the air insulates less: many drives may not stand here, or on earthed-star supplies only.`,
+      say`At ${altitude} the air insulates less: many drives may not stand here, or on earthed-star supplies only.`,
     );
   if (!item || !brief.job.place.cabinet || cabinetInside) return;
   const here = hereOf(driven);
   const left = deratedCurrent(item, { ...here, ambient: ambient.value + CLOSED, duty: driveDuty(driven) });
   const needed = currentNeeded(motor, driven);
   if (left >= needed * 0.9999) return;
-  const amperes = (current: number): string => formatQuantity(current, 'current', brief.job.school);
+  const amperes = (current: number): Text => amount(current, 'current');
   flag(
     'drive.cabinet-air',
-    `How warm its cabinet gets is not known: closed, about ${CLOSED} K above the room, ${item.name} gives ${amperes(left)} of the ${amperes(needed)} needed.`,
+    say`How warm its cabinet gets is not known: closed, about ${CLOSED} K above the room, ${item.name} gives ${amperes(left)} of the ${amperes(needed)} needed.`,
   );
 }
 

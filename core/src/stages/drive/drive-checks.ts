@@ -1,4 +1,4 @@
-import { quantity } from '../../ground/value.ts';
+import { amount, say, type Text } from '../../ground/text.ts';
 import { isAnalog, type Driven } from './asked-of-drive.ts';
 import type { Flag } from './findings.ts';
 import type { Filter } from './lead.ts';
@@ -9,12 +9,11 @@ export const NEAR_END = 0.005;
 
 /** Rows that run slower or faster than motor and machine bear, and a highest frequency that lets it. */
 export function checkRange({ profile, motor, brief }: Driven, { least, most, mosts }: SpeedRange, flag: Flag): void {
-  const { school } = brief.job;
-  const speed = (share: number): string => quantity(share * motor.speed, 'speed', school, { source: '' }).text;
+  const speed = (share: number): Text => amount(share * motor.speed, 'speed');
   if (least.share > most.share) {
     flag(
       'drive.no-range',
-      `It may run no slower than ${speed(least.share)} (${least.why}) and no faster than ${speed(most.share)} (${most.why}).`,
+      say`It may run no slower than ${speed(least.share)} (${least.why}) and no faster than ${speed(most.share)} (${most.why}).`,
     );
     return;
   }
@@ -25,7 +24,7 @@ export function checkRange({ profile, motor, brief }: Driven, { least, most, mos
   if (typed && first)
     flag(
       'drive.above-most',
-      `${typed.text} lets it run at ${speed(reached)}; above ${speed(first.share)} ${first.why}.`,
+      say`${typed} lets it run at ${speed(reached)}; above ${speed(first.share)} ${first.why}.`,
       {
         field: 'drive.mostFrequency',
         severity: passed.some(({ hard }) => hard) ? 'stop' : 'caution',
@@ -42,13 +41,13 @@ export function checkRange({ profile, motor, brief }: Driven, { least, most, mos
     if (share < least.share - NEAR_END)
       flag(
         'drive.below-least',
-        `A row of the profile runs at ${speed(share)}; below ${speed(least.share)} ${least.why}.`,
+        say`A row of the profile runs at ${speed(share)}; below ${speed(least.share)} ${least.why}.`,
         { field: `${path}.flow` },
       );
     else if (share > most.share + NEAR_END)
       flag(
         'drive.above-most',
-        `A row of the profile runs at ${speed(share)}; above ${speed(most.share)} ${most.why}.`,
+        say`A row of the profile runs at ${speed(share)}; above ${speed(most.share)} ${most.why}.`,
         { field: `${path}.flow` },
       );
   }
@@ -61,12 +60,12 @@ export function checkDelta({ brief, nameplate, motor, voltage, pick }: Driven, f
   if (made.some((volts) => Math.abs((volts * Math.sqrt(3)) / voltage.value - 1) < DELTA_NEAR))
     flag(
       'drive.delta-above',
-      `Connected in delta on ${voltage.text} it gives full torque to ${Math.round(motor.frequency * Math.sqrt(3))} Hz and √3 times its power, for √3 times its current.`,
+      say`Connected in delta on ${voltage} it gives full torque to ${Math.round(motor.frequency * Math.sqrt(3))} Hz and √3 times its power, for √3 times its current.`,
     );
   else
     flag(
       'drive.delta-winding',
-      `Its winding is made for no voltage near ${Math.round(voltage.value / Math.sqrt(3))} V: in delta on ${voltage.text} its iron would saturate.`,
+      say`Its winding is made for no voltage near ${Math.round(voltage.value / Math.sqrt(3))} V: in delta on ${voltage} its iron would saturate.`,
     );
 }
 
@@ -81,7 +80,7 @@ export function checkLongest({ brief, item }: Driven, filter: Filter, flag: Flag
     return;
   flag(
     'drive.longest-lead',
-    `${item.name} feeds ${quantity(longest, 'altitude', job.school, { source: '' }).text} of ${job.drive.leadKind} cable without a filter; this one is ${given.drive.lead.text}.`,
+    say`${item.name} feeds ${amount(longest, 'altitude')} of ${job.drive.leadKind} cable without a filter; this one is ${given.drive.lead}.`,
   );
 }
 
@@ -92,7 +91,7 @@ export function checkBypass({ brief, starting }: Driven, flag: Flag): void {
   if (!direct) return;
   flag(
     'drive.bypass',
-    `Around the drive it starts direct: ${direct.text.current}${direct.passes ? '' : ', and does not pass: see Starting'}.`,
+    say`Around the drive it starts direct: ${direct.text.current}${direct.passes ? '' : ', and does not pass: see Starting'}.`,
   );
 }
 
@@ -105,7 +104,7 @@ export function checkControl(driven: Driven, range: SpeedRange, flag: Flag): voi
   if (isAnalog(job.drive.reference) && high && high.value > most * 1.001)
     flag(
       'drive.scaling',
-      `The signal ends at ${high.text} and the speed at ${quantity(most, 'frequency', job.school, { source: '' }).text}: the rest of the signal does nothing.`,
+      say`The signal ends at ${high} and the speed at ${amount(most, 'frequency')}: the rest of the signal does nothing.`,
       { mends: [{ label: `Take ${Math.round(most)} Hz`, set: { 'drive.referenceHigh': `${Math.round(most)} Hz` } }] },
     );
 }

@@ -1,3 +1,4 @@
+import { say, textOf, series, type Text } from '../../ground/text.ts';
 import { motorsOf } from '../pick/choose-drive.ts';
 import { notebook, type StageResult } from '../stage.ts';
 import { PRACTICE, quantity, wording } from '../../ground/value.ts';
@@ -24,7 +25,7 @@ export interface DrivePictures {
   readonly lead: LeadPicture;
   readonly line: Pick<LineResult, 'side' | 'orders' | 'remedies'>;
   readonly proofs: Fitness['proofs'];
-  readonly letter: string;
+  readonly letter: Text;
   readonly settings: readonly Setting[];
   readonly terminals: readonly Terminal[];
 }
@@ -101,7 +102,7 @@ export function drive(on: DriveOn): DriveResult {
       proofs: fitness.proofs,
       letter: fitness.letter,
       settings: settingsOf(known),
-      terminals: terminalsOf(driven, lead.values.filter?.text ?? 'none'),
+      terminals: terminalsOf(driven, textOf(lead.values.filter) ?? 'none'),
     }),
   };
 }
@@ -124,27 +125,25 @@ function drivenOf(on: DriveOn): Driven | undefined {
   };
 }
 
-function endsOf({ brief, motor }: Driven, { least, most }: SpeedRange): Partial<DriveValues> {
-  const { school } = brief.job;
+function endsOf({ motor }: Driven, { least, most }: SpeedRange): Partial<DriveValues> {
   const note = `Holds for ${motor.label}.`;
   return {
-    leastSpeed: quantity(least.share * motor.speed, 'speed', school, {
+    leastSpeed: quantity(least.share * motor.speed, 'speed', {
       origin: 'estimated',
       source: least.source,
       note,
     }),
     leastReason: wording(least.why, { origin: 'chosen', source: least.source }),
-    mostSpeed: quantity(most.share * motor.speed, 'speed', school, { origin: 'estimated', source: most.source, note }),
+    mostSpeed: quantity(most.share * motor.speed, 'speed', { origin: 'estimated', source: most.source, note }),
     mostReason: wording(most.why, { origin: 'chosen', source: most.source }),
   };
 }
 
-function summaryOf({ verdict, filter, lineSide }: DriveValues): string {
+function summaryOf({ verdict, filter, lineSide }: DriveValues): Text {
   const parts = [
-    verdict && `motor ${verdict.text}`,
-    filter && filter.text !== 'none' ? filter.text : undefined,
-    lineSide && lineSide.text !== 'nothing' ? lineSide.text : undefined,
+    verdict && say`Motor ${verdict}`,
+    filter && textOf(filter) !== 'none' ? textOf(filter) : undefined,
+    lineSide && textOf(lineSide) !== 'nothing' ? textOf(lineSide) : undefined,
   ];
-  const text = parts.filter(Boolean).join(' · ');
-  return text.charAt(0).toUpperCase() + text.slice(1);
+  return series(parts, ' · ');
 }

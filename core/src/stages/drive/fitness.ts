@@ -1,3 +1,4 @@
+import { say, textOf, type Text, series } from '../../ground/text.ts';
 import { PRACTICE, wording, type Value } from '../../ground/value.ts';
 import { KNOWN_YEAR } from '../nameplate/decoding.ts';
 import type { Driven } from './asked-of-drive.ts';
@@ -9,27 +10,27 @@ import { isCooled, type SpeedRange } from './speed-range.ts';
 export interface Proof {
   readonly of: 'Winding' | 'Insulation class' | 'Bearings' | 'Speed range' | 'Cooling' | 'Age' | 'Plate';
   readonly state: 'proven' | 'assumed' | 'ask' | 'fails';
-  readonly says: string;
+  readonly says: Text;
   /** What the maker is asked, where that would settle it. */
   readonly question?: string;
 }
 
 export interface Fitness {
-  readonly value: Value<string>;
+  readonly value: Value<Text>;
   readonly proofs: readonly Proof[];
   /** A letter to the maker, ready to send; empty where nothing is open. */
-  readonly letter: string;
+  readonly letter: Text;
 }
 
 /** Thermal classes whose insulation was made with drives in mind. Common practice, no published source. */
 const GOOD_CLASSES = /^[FH]/i;
 
 /** Winding, insulation, bearings, range, cooling, age and plate: what is proven, what is assumed, what to ask. */
-export function fitnessOf(driven: Driven, lead: Lead, range: SpeedRange, bearings: Value<string>): Fitness {
+export function fitnessOf(driven: Driven, lead: Lead, range: SpeedRange, bearings: Value<Text>): Fitness {
   const proofs = [
     windingProof(lead),
     insulationProof(driven),
-    { of: 'Bearings', state: 'assumed', says: bearings.text } as const,
+    { of: 'Bearings', state: 'assumed', says: textOf(bearings) } as const,
     rangeProof(driven, range),
     coolingProof(driven),
     ageProof(driven, lead),
@@ -58,11 +59,11 @@ export function fitnessOf(driven: Driven, lead: Lead, range: SpeedRange, bearing
 
 function windingProof({ values, proven, reaches, filter }: Lead): Proof {
   const { windingWithstand } = values;
-  const bears = windingWithstand?.text ?? '';
+  const bears = textOf(windingWithstand) ?? '';
   if (reaches === undefined || !windingWithstand)
-    return { of: 'Winding', state: 'ask', says: `Bears ${bears}; the length of the cable is not known.` };
+    return { of: 'Winding', state: 'ask', says: say`Bears ${bears}; the length of the cable is not known.` };
   const behind = filter === 'none' ? '' : ` behind the ${filterNames[filter]}`;
-  const says = `${Math.round(reaches)} V reach it${behind}; it bears ${bears}${proven ? '' : ', taken for a silent plate'}.`;
+  const says = say`${Math.round(reaches)} V reach it${behind}; it bears ${bears}${proven ? '' : ', taken for a silent plate'}.`;
   if (reaches > windingWithstand.value * 1.0001) return { of: 'Winding', state: 'fails', says };
   return { of: 'Winding', state: proven ? 'proven' : 'assumed', says };
 }
@@ -127,7 +128,7 @@ function plateProof({ pick, nameplate, brief }: Driven, { proven }: Lead): Proof
     return made.inverterDuty
       ? { of: 'Plate', state: 'proven', says: 'Made for a drive.' }
       : { of: 'Plate', state: 'assumed', says: 'General purpose: to MG 1 Part 30.' };
-  const said = nameplate.values.inverter?.text ?? 'nothing is said';
+  const said = textOf(nameplate.values.inverter) ?? 'nothing is said';
   if (brief.job.nameplate.inverter?.trim()) return { of: 'Plate', state: 'proven', says: said };
   return {
     of: 'Plate',
@@ -138,30 +139,34 @@ function plateProof({ pick, nameplate, brief }: Driven, { proven }: Lead): Proof
 }
 
 /** Asks the maker all that is open at once. */
-function letterOf({ brief, motor, voltage, nameplate }: Driven, proofs: readonly Proof[]): string {
+function letterOf({ brief, motor, voltage, nameplate }: Driven, proofs: readonly Proof[]): Text {
   const questions = proofs.flatMap(({ question, state }) => (state === 'ask' && question ? [question] : []));
   if (questions.length === 0) return '';
   const { job } = brief;
-  const plate = [
-    nameplate.values.power?.text,
-    `${motor.poles} poles`,
-    nameplate.values.ratedCurrent?.text,
-    job.nameplate.frame,
-    job.nameplate.serial ? `serial number ${job.nameplate.serial}` : undefined,
-  ]
-    .filter(Boolean)
-    .join(', ');
-  return [
-    `Motor ${job.tag}`.trim(),
-    '',
-    `We mean to run this motor on a frequency converter at ${voltage.text}: ${plate}.`,
-    ...(job.nameplate.asRead ? [`Its plate reads: ${job.nameplate.asRead}`] : []),
-    '',
-    'Please tell us:',
-    ...[
-      ...questions,
-      'Between which speeds may it run at full torque, and up to which at constant power?',
-      'Is the bearing opposite the drive end insulated?',
-    ].map((question, at) => `${at + 1}. ${question}`),
-  ].join('\n');
+  const plate = series(
+    [
+      textOf(nameplate.values.power),
+      `${motor.poles} poles`,
+      textOf(nameplate.values.ratedCurrent),
+      job.nameplate.frame,
+      job.nameplate.serial ? `serial number ${job.nameplate.serial}` : undefined,
+    ],
+    ', ',
+  );
+  return {
+    between: '\n',
+    series: [
+      `Motor ${job.tag}`.trim(),
+      '',
+      say`We mean to run this motor on a frequency converter at ${voltage}: ${plate}.`,
+      ...(job.nameplate.asRead ? [`Its plate reads: ${job.nameplate.asRead}`] : []),
+      '',
+      'Please tell us:',
+      ...[
+        ...questions,
+        'Between which speeds may it run at full torque, and up to which at constant power?',
+        'Is the bearing opposite the drive end insulated?',
+      ].map((question, at) => `${at + 1}. ${question}`),
+    ],
+  };
 }

@@ -1,3 +1,4 @@
+import { say, type Text } from '../../ground/text.ts';
 import { interpolate } from '../../ground/numeric.ts';
 import { reflections, riseTimes, windingWithstand } from '../../ground/tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
@@ -96,16 +97,15 @@ export const USUAL_CARRIER = 4000;
 const riseTimeOf = ({ brief, item }: Driven): Value =>
   brief.given.drive.riseTime ??
   (item?.riseTime === undefined
-    ? quantity(COMMON_EDGE, 'riseTime', brief.job.school, {
+    ? quantity(COMMON_EDGE, 'riseTime', {
         origin: 'recalled',
         source: `Common power transistors; ${riseTimes.source}`,
         note: riseTimes.doubt(riseTimes.row('IGBT, common') ?? {}, 't_typical'),
       })
-    : quantity(item.riseTime, 'riseTime', brief.job.school, { origin: 'looked up', source: 'catalogue' }));
+    : quantity(item.riseTime, 'riseTime', { origin: 'looked up', source: 'catalogue' }));
 
 /** What the winding bears, and whether anybody said so. */
 function withstandOf({ brief, pick, motor }: Driven): { readonly value: Value; readonly proven: boolean } {
-  const { school } = brief.job;
   const typed = brief.given.drive.windingPeak;
   if (typed) return { value: typed, proven: true };
   const made = pick.chosenMotor;
@@ -115,7 +115,7 @@ function withstandOf({ brief, pick, motor }: Driven): { readonly value: Value; r
   const { withstand } = statement;
   if (!withstand)
     return {
-      value: quantity(SILENT, 'voltage', school, {
+      value: quantity(SILENT, 'voltage', {
         origin: 'estimated',
         source: PRACTICE,
         note: 'The plate says nothing; a winding of which nothing is known is taken to bear this much.',
@@ -124,7 +124,7 @@ function withstandOf({ brief, pick, motor }: Driven): { readonly value: Value; r
     };
   const row = windingWithstand.row(withstand.part, '600 or less');
   return {
-    value: quantity(withstand.peak, 'voltage', school, {
+    value: quantity(withstand.peak, 'voltage', {
       origin: 'recalled',
       source: windingWithstand.source,
       note: row && windingWithstand.doubt(row, withstand.part === 31 ? 'peak_times_rated' : 'peak_volts'),
@@ -137,7 +137,7 @@ function withstandOf({ brief, pick, motor }: Driven): { readonly value: Value; r
 function linkVolts({ brief, voltage, item }: Driven): Value {
   const chops = brief.job.starting.braking === 'chopper';
   const own = Math.SQRT2 * voltage.value;
-  return quantity(chops ? Math.max(own, brakeVoltage(voltage.value, item)) : own, 'voltage', brief.job.school, {
+  return quantity(chops ? Math.max(own, brakeVoltage(voltage.value, item)) : own, 'voltage', {
     formula: chops ? 'V_b' : '\\sqrt2\\,V',
     from: { V: voltage },
     source: chops ? `Where the chopper holds it, ${PRACTICE}` : 'Six-pulse bridge without load',
@@ -147,7 +147,6 @@ function linkVolts({ brief, voltage, item }: Driven): Value {
 /** Length of the cable, what it does to the winding, and the filter that mends it. */
 export function leadOf(driven: Driven, flag: Flag): Lead {
   const { brief, motor } = driven;
-  const { school } = brief.job;
   const { lead: length } = brief.given.drive;
   const edge = riseTimeOf(driven);
   const link = linkVolts(driven);
@@ -156,10 +155,10 @@ export function leadOf(driven: Driven, flag: Flag): Lead {
   const step = { volts: link.value, reflection: share, riseTime: edge.value, carrier };
   const critical = criticalLength(edge.value);
   const { value: withstand, proven } = withstandOf(driven);
-  const gamma = quantity(share, 'fraction', school, { origin: 'recalled', source: reflections.source });
+  const gamma = quantity(share, 'fraction', { origin: 'recalled', source: reflections.source });
   const peak =
     length &&
-    quantity(peakAt(length.value, step), 'voltage', school, {
+    quantity(peakAt(length.value, step), 'voltage', {
       origin: 'estimated',
       formula: '\\hat V = V_{dc}\\,(1 + \\Gamma\\,\\min(1, \\ell/\\ell_c))',
       from: { 'V_{dc}': link, '\\Gamma': gamma, '\\ell': length, t_r: edge },
@@ -183,7 +182,7 @@ export function leadOf(driven: Driven, flag: Flag): Lead {
     picture: () => pictureOf(driven, step, withstand.value),
     values: {
       riseTime: edge,
-      criticalLength: quantity(critical, 'altitude', school, {
+      criticalLength: quantity(critical, 'altitude', {
         formula: '\\ell_c = v\\,t_r/2',
         from: { t_r: edge },
         source: `v = 150 m/µs, from memory (140 to 180)`,
@@ -193,7 +192,7 @@ export function leadOf(driven: Driven, flag: Flag): Lead {
       ...(peak ? { filter: filterValue(filter, driven, peak, withstand) } : {}),
       ...(peak && behind !== undefined && filter !== 'none'
         ? {
-            filteredPeak: quantity(behind, 'voltage', school, {
+            filteredPeak: quantity(behind, 'voltage', {
               origin: 'estimated',
               from: { 'V_{dc}': link },
               source: PRACTICE,
@@ -203,7 +202,7 @@ export function leadOf(driven: Driven, flag: Flag): Lead {
         : {}),
       ...(drop > 0 && peak
         ? {
-            filterDrop: quantity(drop, 'fraction', school, {
+            filterDrop: quantity(drop, 'fraction', {
               origin: 'estimated',
               source: PRACTICE,
               note: 'The filter’s own data decide.',
@@ -257,7 +256,7 @@ function behindFilter(filter: Filter, link: number, volts: number, peak: number 
   return filter === 'sine' ? RIPPLE * Math.SQRT2 * volts : behindSlower(link, volts);
 }
 
-function filterValue(filter: Filter, { brief }: Driven, peak: Value, withstand: Value): Value<string> {
+function filterValue(filter: Filter, { brief }: Driven, peak: Value, withstand: Value): Value<Text> {
   const rule = brief.practice.leadRule;
   return wording(filterNames[filter], {
     origin: 'chosen',
@@ -289,7 +288,7 @@ function checkLead(found: Found): void {
   if (over)
     flag(
       'drive.winding-peak',
-      `${filter === 'none' || filter === 'reactor' ? `Peaks of ${peak.text} reach the winding over ${lead.text} of cable` : `Even behind the ${filter} filter peaks of ${Math.round(behind)} V reach the winding`}; it bears ${withstand.text}.`,
+      say`${filter === 'none' || filter === 'reactor' ? say`Peaks of ${peak} reach the winding over ${lead} of cable` : `Even behind the ${filter} filter peaks of ${Math.round(behind)} V reach the winding`}; it bears ${withstand}.`,
       {
         mends: [
           ...(filter === 'none' || filter === 'reactor' ? [mend('Add a dV/dt filter', 'dV/dt')] : []),
@@ -301,13 +300,13 @@ function checkLead(found: Found): void {
     flag(
       'drive.filter-needed',
       peak.value > withstand.value
-        ? `Over ${lead.text} of cable peaks of ${peak.text} reach the winding, which bears ${withstand.text}: a ${filter} filter is needed.`
-        : `${lead.text} of cable is more than the ${brief.practice.leadRule.text} this site allows without a filter: a ${filter} filter is taken.`,
+        ? say`Over ${lead} of cable peaks of ${peak} reach the winding, which bears ${withstand}: a ${filter} filter is needed.`
+        : say`${lead} of cable is more than the ${brief.practice.leadRule} this site allows without a filter: a ${filter} filter is taken.`,
     );
   if (filter === 'none' && !over && lead.value > brief.practice.leadRule.value)
     flag(
       'drive.lead-rule',
-      `${lead.text} of cable is more than the ${brief.practice.leadRule.text} this site allows without a filter.`,
+      say`${lead} of cable is more than the ${brief.practice.leadRule} this site allows without a filter.`,
     );
   if (filter === 'reactor')
     flag(
@@ -316,18 +315,18 @@ function checkLead(found: Found): void {
     );
   const charges = brief.job.drive.leadKind === 'shielded' && lead.value > brief.practice.leadRule.value;
   if (motor.power < SMALL && charges)
-    flag('drive.small-drive-long-lead', `Charging ${lead.text} of shielded cable can trip a drive this small.`);
+    flag('drive.small-drive-long-lead', say`Charging ${lead} of shielded cable can trip a drive this small.`);
   checkSine(found, voltage.value);
   const carrier = brief.given.drive.carrier;
   if (carrier && filter === 'dV/dt' && carrier.value > CARRIERS['dV/dt'])
     flag(
       'drive.filter-carrier',
-      `dV/dt filters overheat above about ${CARRIERS['dV/dt'] / 1000} kHz; ${carrier.text} is set.`,
+      say`dV/dt filters overheat above about ${CARRIERS['dV/dt'] / 1000} kHz; ${carrier} is set.`,
     );
   if (carrier && filter === 'sine' && carrier.value < CARRIERS.sine)
     flag(
       'drive.filter-carrier',
-      `A sine filter wants at least about ${CARRIERS.sine / 1000} kHz, or it resonates; ${carrier.text} is set.`,
+      say`A sine filter wants at least about ${CARRIERS.sine / 1000} kHz, or it resonates; ${carrier} is set.`,
     );
 }
 

@@ -1,6 +1,7 @@
 import { magnitude } from '../../ground/complex.ts';
 import { distortionLimits, sixPulse, voltageDistortion } from '../../ground/tables/index.ts';
 import { cellValue } from '../../ground/tables/table.ts';
+import type { Text } from '../../ground/text.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 import { DRIVE_INPUT } from '../../motor/drive-input.ts';
 import type { Driven } from './asked-of-drive.ts';
@@ -192,7 +193,6 @@ function sideOf(driven: Driven, point: Point, remedies: readonly Remedy[]): Line
 /** What the drive sends back into the network, and what at its input keeps that within bounds. */
 export function lineSideOf(driven: Driven, flag: Flag): LineResult {
   const { brief, frequency, voltage } = driven;
-  const { school } = brief.job;
   const point = pointOf(driven);
   if (brief.job.supply.phases === '1') return onePhase(driven, point, flag);
   const remedies = remediesOf(point);
@@ -202,13 +202,13 @@ export function lineSideOf(driven: Driven, flag: Flag): LineResult {
   const limits = limitsOf(point);
   const remedy = remedies.find((each) => each.side === side);
   const choke = chokeOf[side];
-  const total = quantity(full.total, 'fraction', school, {
+  const total = quantity(full.total, 'fraction', {
     origin: 'estimated',
     from: { V: voltage, Z: driven.supply.values.sourceImpedance },
     source: `${sixPulse.source}; remedies: ${PRACTICE}`,
     note: 'With the motor at rated power; at less it rises in per cent and falls in amperes.',
   });
-  const fundamental = quantity(point.rated, 'current', school, {
+  const fundamental = quantity(point.rated, 'current', {
     formula: 'I_1 = \\dfrac{P}{\\sqrt3\\,V\\,\\eta\\,\\cos\\varphi_1}',
     from: { V: voltage },
     source: 'definition',
@@ -224,7 +224,7 @@ export function lineSideOf(driven: Driven, flag: Flag): LineResult {
     })),
     values: {
       lineSide: sideValue(side, driven, remedies),
-      inputCurrent: quantity(point.rated * Math.hypot(1, full.total), 'current', school, {
+      inputCurrent: quantity(point.rated * Math.hypot(1, full.total), 'current', {
         origin: 'estimated',
         formula: 'I = I_1\\sqrt{1 + THD^2}',
         from: { I_1: fundamental, THD: total },
@@ -232,20 +232,15 @@ export function lineSideOf(driven: Driven, flag: Flag): LineResult {
       }),
       ...(choke > 0
         ? {
-            chokeInductance: quantity(
-              chokeInductance(choke, voltage.value, point.rated, frequency),
-              'inductance',
-              school,
-              {
-                formula: 'L = \\dfrac{x\\,V}{\\sqrt3\\,I\\,2\\pi f}',
-                from: { V: voltage, I: fundamental },
-                source: 'definition',
-              },
-            ),
+            chokeInductance: quantity(chokeInductance(choke, voltage.value, point.rated, frequency), 'inductance', {
+              formula: 'L = \\dfrac{x\\,V}{\\sqrt3\\,I\\,2\\pi f}',
+              from: { V: voltage, I: fundamental },
+              source: 'definition',
+            }),
           }
         : {}),
       currentDistortion: total,
-      trueInputPowerFactor: quantity(truePowerFactor(DISPLACEMENT, full.total), 'powerFactor', school, {
+      trueInputPowerFactor: quantity(truePowerFactor(DISPLACEMENT, full.total), 'powerFactor', {
         origin: 'estimated',
         formula: '\\lambda = \\cos\\varphi_1/\\sqrt{1 + THD^2}',
         from: { THD: total },
@@ -276,7 +271,7 @@ function onePhase({ brief, voltage }: Driven, { rated }: Point, flag: Flag): Lin
         origin: 'chosen',
         source: lineSide === 'auto' ? PRACTICE : 'chosen in this job',
       }),
-      inputCurrent: quantity(Math.sqrt(3) * rated * Math.hypot(1, ONE_PHASE), 'current', brief.job.school, {
+      inputCurrent: quantity(Math.sqrt(3) * rated * Math.hypot(1, ONE_PHASE), 'current', {
         origin: 'estimated',
         formula: 'I = \\dfrac{P}{V\\,\\eta\\,\\cos\\varphi_1}\\sqrt{1 + THD^2}',
         from: { V: voltage },
@@ -291,7 +286,7 @@ function onePhase({ brief, voltage }: Driven, { rated }: Point, flag: Flag): Lin
 export const chokeInductance = (share: number, volts: number, current: number, frequency: number): number =>
   (share * volts) / (Math.sqrt(3) * current * 2 * Math.PI * frequency);
 
-function sideValue(side: LineSide, { brief }: Driven, remedies: readonly Remedy[]): Value<string> {
+function sideValue(side: LineSide, { brief }: Driven, remedies: readonly Remedy[]): Value<Text> {
   const typed = brief.job.drive.lineSide !== 'auto';
   const own = remedies.find((each) => each.side === side);
   const failed = remedies.filter(({ passes }) => !passes).map((each) => each.side);
@@ -309,20 +304,19 @@ function sideValue(side: LineSide, { brief }: Driven, remedies: readonly Remedy[
 
 /** The figures at the point of coupling, as far as source and demand are known. */
 function atPoint(remedy: Remedy | undefined, point: Point, { brief, supply, voltage }: Driven): Partial<DriveValues> {
-  const { school } = brief.job;
   const { demandCurrent, otherDrives } = brief.given.drive;
   const ratio =
     point.demand === undefined || point.shortCircuit === undefined ? undefined : point.shortCircuit / point.demand;
   const limit =
     ratio === undefined
       ? undefined
-      : cellValue(distortionLimits, limitRow(ratio), 'tdd', { dimension: 'fraction', school, factor: 0.01 });
+      : cellValue(distortionLimits, limitRow(ratio), 'tdd', { dimension: 'fraction', factor: 0.01 });
   const from = { I_L: demandCurrent, I_o: otherDrives, V: voltage };
   return {
     ...(remedy?.demand === undefined
       ? {}
       : {
-          demandDistortion: quantity(remedy.demand, 'fraction', school, {
+          demandDistortion: quantity(remedy.demand, 'fraction', {
             origin: 'estimated',
             formula: 'TDD = \\sqrt{\\sum I_h^2}/I_L',
             from,
@@ -334,21 +328,20 @@ function atPoint(remedy: Remedy | undefined, point: Point, { brief, supply, volt
     ...(remedy?.voltage === undefined
       ? {}
       : {
-          voltageDistortion: quantity(remedy.voltage, 'fraction', school, {
+          voltageDistortion: quantity(remedy.voltage, 'fraction', {
             origin: 'estimated',
             formula: 'V_h = h\\,X_s\\,I_h',
             from: { ...from, Z_s: supply.values.sourceImpedance },
             source: 'Ohm’s law at each harmonic; the source taken as a reactance',
           }),
-          ...voltageLimit(voltage, school),
+          ...voltageLimit(voltage),
         }),
   };
 }
 
-function voltageLimit(voltage: Value, school: Driven['brief']['job']['school']): Partial<DriveValues> {
+function voltageLimit(voltage: Value): Partial<DriveValues> {
   const limit = cellValue(voltageDistortion, voltageRow(voltage.value), 'thd', {
     dimension: 'fraction',
-    school,
     factor: 0.01,
   });
   return limit ? { voltageDistortionLimit: limit } : {};

@@ -1,4 +1,4 @@
-import { formatQuantity, showQuantity } from '../../ground/quantity/format.ts';
+import { amount, say, textOf, type Text } from '../../ground/text.ts';
 import type { Dimension } from '../../ground/quantity/units.ts';
 import { parseQuantity } from '../../ground/quantity/parse.ts';
 import { PRACTICE } from '../../ground/value.ts';
@@ -17,7 +17,7 @@ export interface Setting {
     'Motor' | 'Supply and switching' | 'Speeds and ramps' | 'Limits and protection' | 'Control' | 'Put on record';
   readonly name: string;
   /** As it is set; empty where the person on the spot fills it in. */
-  readonly value: string;
+  readonly value: Text;
   readonly from: string;
   /** For comparing with what was set: SI. */
   readonly exact?: { readonly si: number; readonly dimension: Dimension };
@@ -62,7 +62,7 @@ export function settingsOf(known: Known): Setting[] {
 export function checkSettings(known: Known, flag: Flag): void {
   if (known.driven.brief.job.drive.asSet.length === 0) return;
   for (const { differs, name, asSet, value } of settingsOf(known))
-    if (differs) flag('drive.setting-differs', `${name} is set to ${asSet ?? ''}; worked out was ${value}.`);
+    if (differs) flag('drive.setting-differs', say`${name} is set to ${asSet ?? ''}; worked out was ${value}.`);
 }
 
 function differsFrom(
@@ -74,20 +74,15 @@ function differsFrom(
   const read = exact && parseQuantity(typed, exact.dimension, school);
   if (exact && read?.ok)
     return Math.abs(read.value.si - exact.si) > ROUNDING * Math.max(Math.abs(exact.si), 1e-9) ? true : undefined;
-  return typed.toLowerCase() === value.toLowerCase() ? undefined : true;
+  return typeof value === 'string' && typed.toLowerCase() !== value.toLowerCase() ? true : undefined;
 }
 
 const PLATE = 'nameplate';
 const plateOf = ({ pick }: Driven): string => (pick.chosenMotor ? 'catalogue; compare with the plate' : PLATE);
 
 /** A figure that is set, in the units the school shows. */
-function set(
-  { brief }: Driven,
-  at: Pick<Draft, 'id' | 'group' | 'name' | 'from'>,
-  si: number,
-  dimension: Dimension,
-): Draft {
-  return { ...at, value: showQuantity(si, dimension, brief.job.school).text, exact: { si, dimension } };
+function set(at: Pick<Draft, 'id' | 'group' | 'name' | 'from'>, si: number, dimension: Dimension): Draft {
+  return { ...at, value: amount(si, dimension), exact: { si, dimension } };
 }
 
 function motorSettings({ driven }: Known): Draft[] {
@@ -95,16 +90,14 @@ function motorSettings({ driven }: Known): Draft[] {
   const group = 'Motor' as const;
   const from = plateOf(driven);
   return [
-    set(driven, { id: 'ratedVoltage', group, name: 'Motor rated voltage', from }, motor.voltage, 'voltage'),
-    set(driven, { id: 'ratedFrequency', group, name: 'Motor rated frequency', from }, motor.frequency, 'frequency'),
+    set({ id: 'ratedVoltage', group, name: 'Motor rated voltage', from }, motor.voltage, 'voltage'),
+    set({ id: 'ratedFrequency', group, name: 'Motor rated frequency', from }, motor.frequency, 'frequency'),
     set(
-      driven,
       { id: 'ratedCurrent', group, name: 'Motor rated current', from: `${from}, at that voltage` },
       motor.current,
       'current',
     ),
     set(
-      driven,
       {
         id: 'ratedSpeed',
         group,
@@ -114,9 +107,9 @@ function motorSettings({ driven }: Known): Draft[] {
       motor.speed,
       'speed',
     ),
-    set(driven, { id: 'ratedPower', group, name: 'Motor rated power', from }, motor.power, 'power'),
-    set(driven, { id: 'powerFactor', group, name: 'Motor power factor', from }, motor.powerFactor, 'powerFactor'),
-    set(driven, { id: 'poles', group, name: 'Motor poles', from }, motor.poles, 'count'),
+    set({ id: 'ratedPower', group, name: 'Motor rated power', from }, motor.power, 'power'),
+    set({ id: 'powerFactor', group, name: 'Motor power factor', from }, motor.powerFactor, 'powerFactor'),
+    set({ id: 'poles', group, name: 'Motor poles', from }, motor.poles, 'count'),
   ];
 }
 
@@ -126,7 +119,7 @@ function supplySettings({ driven, filter, values }: Known): Draft[] {
   const carrier = brief.given.drive.carrier?.value ?? USUAL_CARRIER;
   const links = brief.job.drive.earthing === 'solid' ? 'left in' : 'taken out';
   return [
-    set(driven, { id: 'supplyVoltage', group, name: 'Supply voltage', from: 'this job' }, voltage.value, 'voltage'),
+    set({ id: 'supplyVoltage', group, name: 'Supply voltage', from: 'this job' }, voltage.value, 'voltage'),
     {
       id: 'controlMode',
       group,
@@ -138,7 +131,6 @@ function supplySettings({ driven, filter, values }: Known): Draft[] {
           : 'load, motors and encoder',
     },
     set(
-      driven,
       { id: 'carrier', group, name: 'Carrier frequency', from: brief.given.drive.carrier ? 'this job' : PRACTICE },
       carrier,
       'carrier',
@@ -147,7 +139,7 @@ function supplySettings({ driven, filter, values }: Known): Draft[] {
       id: 'filter',
       group,
       name: 'Filter at the output',
-      value: values.filter?.text ?? '',
+      value: textOf(values.filter) ?? '',
       from: values.filter ? 'cable and winding' : 'cable not known',
     },
     { id: 'earthLinks', group, name: 'Links of filter and varistors', value: links, from: 'how the supply is earthed' },
@@ -177,13 +169,11 @@ function speedSettings({ driven, range, values }: Known): Draft[] {
   const shaped = job.load.way === 'hoist' || job.load.way === 'conveyor';
   return [
     set(
-      driven,
       { id: 'leastFrequency', group, name: 'Lowest frequency', from: range.least.why },
       Math.min(most, range.least.share * base),
       'frequency',
     ),
     set(
-      driven,
       {
         id: 'mostFrequency',
         group,
@@ -194,7 +184,6 @@ function speedSettings({ driven, range, values }: Known): Draft[] {
       'frequency',
     ),
     set(
-      driven,
       {
         id: 'baseFrequency',
         group,
@@ -205,7 +194,6 @@ function speedSettings({ driven, range, values }: Known): Draft[] {
       'frequency',
     ),
     set(
-      driven,
       {
         id: 'baseVoltage',
         group,
@@ -222,9 +210,8 @@ function speedSettings({ driven, range, values }: Known): Draft[] {
       value: job.load.torqueKind === 'variable' ? 'none, or as it turns away' : 'by self-tuning',
       from: `kind of load; too much heats the motor at low speed, ${PRACTICE}`,
     },
-    set(driven, { id: 'rampUp', group, name: 'Ramp up', from: rampFrom }, ramp, 'duration'),
+    set({ id: 'rampUp', group, name: 'Ramp up', from: rampFrom }, ramp, 'duration'),
     set(
-      driven,
       {
         id: 'rampDown',
         group,
@@ -252,7 +239,7 @@ function speedSettings({ driven, range, values }: Known): Draft[] {
       id: `skip${at + 1}`,
       group,
       name: `Skip band ${at + 1}`,
-      value: `${formatQuantity(from, 'frequency', job.school)} to ${formatQuantity(to, 'frequency', job.school)}`,
+      value: say`${amount(from, 'frequency')} to ${amount(to, 'frequency')}`,
       from: 'resonance typed in this job, 1.5 Hz to either side',
     })),
   ];
@@ -272,7 +259,6 @@ function limitSettings({ driven }: Known): Draft[] {
       ? []
       : [
           set(
-            driven,
             { id: 'currentLimit', group, name: 'Current limit', from: 'overload of the drive, or this job' },
             limit,
             'current',
@@ -280,7 +266,6 @@ function limitSettings({ driven }: Known): Draft[] {
         ]),
     { id: 'torqueLimit', group, name: 'Torque limit', value: 'by the current limit', from: PRACTICE },
     set(
-      driven,
       {
         id: 'overloadCurrent',
         group,
@@ -315,7 +300,6 @@ function signalSettings(driven: Driven, range: SpeedRange): Draft[] {
   if (!isAnalog(job.drive.reference)) return [];
   return [
     set(
-      driven,
       {
         id: 'referenceLow',
         group,
@@ -326,7 +310,6 @@ function signalSettings(driven: Driven, range: SpeedRange): Draft[] {
       'frequency',
     ),
     set(
-      driven,
       {
         id: 'referenceHigh',
         group,

@@ -1,10 +1,11 @@
+import { say, type Text } from '../../ground/text.ts';
 import { isAnalog, type Driven } from './asked-of-drive.ts';
 
 /** One wire or pair of the terminal plan, by what it is for; the maker’s numbers are written in on the spot. */
 export interface Terminal {
   readonly side: 'power in' | 'power out' | 'control';
   readonly role: string;
-  readonly goesTo: string;
+  readonly goesTo: Text;
   readonly wire: string;
 }
 
@@ -12,7 +13,7 @@ const PAIR = 'screened pair, 200 mm away from power';
 const CONTACT = 'volt-free contact';
 
 /** What goes to which terminal, by function, for the control that was chosen. */
-export function terminalsOf({ brief, pick }: Driven, filter: string): Terminal[] {
+export function terminalsOf({ brief, pick }: Driven, filter: Text): Terminal[] {
   const { job } = brief;
   const { drive, starting } = job;
   const all: Terminal[] = [
@@ -26,7 +27,7 @@ export function terminalsOf({ brief, pick }: Driven, filter: string): Terminal[]
     {
       side: 'power out',
       role: 'U V W',
-      goesTo: `${filter === 'none' ? '' : `${filter}, then `}${drive.bypass ? 'bypass contactors, then ' : ''}motor`,
+      goesTo: say`${filter === 'none' ? '' : say`${filter}, then `}${drive.bypass ? 'bypass contactors, then ' : ''}motor`,
       wire: 'shield clamped all round at both ends',
     },
     {

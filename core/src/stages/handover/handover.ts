@@ -1,3 +1,4 @@
+import { say, textOf, type Text } from '../../ground/text.ts';
 import type { HandoverValues } from './values.ts';
 import type { Finding } from '../../ground/finding.ts';
 import type { PickResult } from '../pick/pick.ts';
@@ -14,16 +15,16 @@ export function handover(pick: PickResult, earlier: readonly Finding[], open: re
   const stops = earlier.filter(({ severity }) => severity === 'stop').length;
   const motor = pick.keepsMotor ? pick.motor && keptMotor(pick, earlier) : pick.chosenMotor?.item.name;
   const bought = pick.starter?.lacking.length === 0 || pick.keepsFeed;
-  const feed = pick.chosenDrive?.item.name ?? (bought ? pick.values.starter?.text : undefined);
+  const feed = pick.chosenDrive?.item.name ?? (bought ? textOf(pick.values.starter) : undefined);
   const undecided =
     needed === 0 ? 'nothing in the catalogue was chosen' : `${count(needed, 'figure is', 'figures are')} needed`;
-  let text = `Not decided: ${undecided}`;
+  let text: Text = `Not decided: ${undecided}`;
   let summary = '';
   if (stops > 0) {
     text = `Stopped: ${count(stops, 'finding has', 'findings have')} to be cleared first`;
     summary = 'Stopped';
   } else if (motor && feed) {
-    text = `${motor} with ${feed}`;
+    text = say`${motor} with ${feed}`;
     summary = open.length === 0 ? 'Sheet ready' : `Sheet ready · ${open.length} not known`;
   }
   return {

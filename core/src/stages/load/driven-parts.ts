@@ -1,15 +1,16 @@
+import { say, type Text } from '../../ground/text.ts';
 import { sizeText } from '../../motor/standard-power.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 import { serviceFactors } from './transmission.ts';
 import type { LoadKnown } from './load-known.ts';
 
-export function ratingFor(driven: Value, { job, school }: Pick<LoadKnown, 'job' | 'school'>): Value {
-  const factor = quantity(serviceFactors[job.load.shock], 'count', school, {
+export function ratingFor(driven: Value, { job }: Pick<LoadKnown, 'job' | 'school'>): Value {
+  const factor = quantity(serviceFactors[job.load.shock], 'count', {
     origin: 'estimated',
     source: PRACTICE,
     note: `Service factor for ${job.load.shock} running.`,
   });
-  return quantity(driven.value * factor.value, 'torque', school, {
+  return quantity(driven.value * factor.value, 'torque', {
     origin: 'estimated',
     formula: 'T_{rated} \\ge k\\,T',
     from: { k: factor, T: driven },
@@ -20,12 +21,12 @@ export function ratingFor(driven: Value, { job, school }: Pick<LoadKnown, 'job' 
 export function bearingFor(
   kind: string,
   size: Value,
-  { practice, school }: Pick<LoadKnown, 'practice' | 'school'>,
-): Value<string> {
+  { practice }: Pick<LoadKnown, 'practice' | 'school'>,
+): Value<Text> {
   const roller = size.value >= practice.rollerBearingPower.value;
   return wording(roller ? 'roller bearing' : 'ball bearing', {
     origin: 'chosen',
     source: PRACTICE,
-    note: `${kind} on ${sizeText(size.value, school)}; from ${practice.rollerBearingPower.text} a roller bearing takes the side pull. A roller bearing needs that pull: never with a coupling.`,
+    note: say`${kind} on ${sizeText(size.value)}; from ${practice.rollerBearingPower} a roller bearing takes the side pull. A roller bearing needs that pull: never with a coupling.`,
   });
 }

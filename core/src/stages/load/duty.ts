@@ -1,7 +1,6 @@
+import { amount, say, type Text } from '../../ground/text.ts';
 import type { Brief } from '../stage.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
-import type { School } from '../../ground/quantity/units.ts';
 
 export interface Stretch {
   /** N·m; 0 while standing, below zero where the load drives. */
@@ -33,7 +32,7 @@ export interface Duty {
   readonly peak: Value;
   /** Length of one cycle, s. */
   readonly cycle: Value;
-  readonly type: Value<string>;
+  readonly type: Value<Text>;
   readonly startsPerHour: Value | undefined;
   /** The shortest standstill before a start, s. */
   readonly rest: number | undefined;
@@ -52,28 +51,27 @@ export function dutyOf({ job, rows, practice }: Brief): Duty | undefined {
   });
   const { rms, peak, cycle, running } = rmsOf(segments, practice.standstillCooling.value);
   if (running <= 0 || peak <= 0) return undefined;
-  const { school } = job;
   const warming: Warming = {
     timeConstant: practice.thermalTime.value,
     standstillCooling: practice.standstillCooling.value,
   };
   const typed = { source: 'typed in this job' };
-  const period = quantity(cycle, 'duration', school, { ...typed, formula: '\\sum t_i' });
-  const most = quantity(peak, 'torque', school, { ...typed, formula: '\\max |T_i|' });
-  const root = quantity(rms, 'torque', school, {
+  const period = quantity(cycle, 'duration', { ...typed, formula: '\\sum t_i' });
+  const most = quantity(peak, 'torque', { ...typed, formula: '\\max |T_i|' });
+  const root = quantity(rms, 'torque', {
     formula: 'T_{rms} = \\sqrt{\\dfrac{\\sum T_i^2 t_i}{\\sum t_{run} + k \\sum t_{stand}}}',
     from: { 'T_{max}': most, t: period, k: practice.standstillCooling },
     source: 'RMS method of handbooks; standstill cooling: ' + PRACTICE,
   });
   const starting = startsOfCycle(segments);
   const { starts, rest } = starting;
-  const { name, note } = dutyTypeOf(segments, starting, warming, school);
+  const { name, note } = dutyTypeOf(segments, starting, warming);
   return {
     segments,
     peak: most,
     cycle: period,
     rms: root,
-    heating: quantity(hottestOf(segments, warming), 'torque', school, {
+    heating: quantity(hottestOf(segments, warming), 'torque', {
       formula: 'T = \\sqrt{\\max\\theta},\\quad \\tau\\,\\dfrac{d\\theta}{dt} = T_i^2 - \\theta',
       from: { 'T_{rms}': root, t: period, '\\tau': practice.thermalTime, k: practice.standstillCooling },
       source: 'first-order thermal replica of the motor; its time constant: ' + PRACTICE,
@@ -82,9 +80,9 @@ export function dutyOf({ job, rows, practice }: Brief): Duty | undefined {
     type: wording(name, { source: 'IEC 60034-1 4.2, MG 1 10.36 (recalled from memory)', note }),
     startsPerHour:
       starts > 0
-        ? quantity(wholeStarts((starts * 3600) / cycle), 'count', school, {
+        ? quantity(wholeStarts((starts * 3600) / cycle), 'count', {
             formula: 'z = \\left\\lceil \\dfrac{3600\\,n}{t} \\right\\rceil',
-            from: { n: quantity(starts, 'count', school, typed), t: period },
+            from: { n: quantity(starts, 'count', typed), t: period },
             source: 'starts from standstill in one cycle',
           })
         : undefined,
@@ -169,8 +167,7 @@ function dutyTypeOf(
   segments: readonly Stretch[],
   { starts, rest = 0 }: Starting,
   { timeConstant, standstillCooling }: Warming,
-  school: School,
-): { readonly name: string; readonly note: string } {
+): { readonly name: Text; readonly note: string } {
   const { peak, cycle, running } = rmsOf(segments, standstillCooling);
   const loaded = segments.filter(({ torque }) => Math.abs(torque) >= ONE_LEVEL * peak);
   const loadedTime = loaded.reduce((sum, { time }) => sum + time, 0);
@@ -188,7 +185,7 @@ function dutyTypeOf(
           note: 'It runs long enough to reach its full warmth: continuous duty, the standstill does not help.',
         }
       : {
-          name: `S2 ${formatQuantity(running, 'duration', school)}`,
+          name: say`S2 ${amount(running, 'duration')}`,
           note: 'Short-time duty: it stands until it is cold again. A motor of continuous duty bears it at the equal-heating torque.',
         };
   if (oneLevel)

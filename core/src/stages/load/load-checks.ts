@@ -1,3 +1,4 @@
+import { say } from '../../ground/text.ts';
 import type { CheckedFrom, CheckedLoad } from './checked-load.ts';
 import { checkTrain, checkBelt } from './train-checks.ts';
 import { keepsMotor } from './reference-motor.ts';
@@ -25,26 +26,25 @@ function checkSize({
   values,
   flag,
   job,
-  school,
   nameplate,
 }: Pick<CheckedLoad, 'values' | 'flag' | 'job' | 'school' | 'nameplate'>): void {
   const { motorPower, standardPower, loadFraction } = values;
   if (motorPower && !standardPower) {
-    flag('load.too-large', `${motorPower.text} is more than the largest standard size of this school.`, {
+    flag('load.too-large', say`${motorPower} is more than the largest standard size of this school.`, {
       field: loadField(job),
     });
   }
   if (!motorPower && standardPower) {
     flag(
       'load.from-plate',
-      `The load is not known, so the ${sizeText(standardPower.value, school)} of the plate is kept. If the old motor was wrong for the load, the new one will be too.`,
+      say`The load is not known, so the ${sizeText(standardPower.value)} of the plate is kept. If the old motor was wrong for the load, the new one will be too.`,
     );
   }
   const plate = nameplate.values.power;
   if (motorPower && plate && job.situation.kind !== 'new' && motorPower.value > plate.value * 1.001) {
     flag(
       'load.exceeds-plate',
-      `The load needs ${motorPower.text}; the motor on the plate gives ${sizeText(plate.value, school)}. It is overloaded by ${((motorPower.value / plate.value - 1) * 100).toFixed(0)} %.`,
+      say`The load needs ${motorPower}; the motor on the plate gives ${sizeText(plate.value)}. It is overloaded by ${((motorPower.value / plate.value - 1) * 100).toFixed(0)} %.`,
       {
         severity: keepsMotor(job) ? 'stop' : 'caution',
         clear: keepsMotor(job)
@@ -57,7 +57,7 @@ function checkSize({
   if (loadFraction && loadFraction.value < 0.5) {
     flag(
       'load.oversized',
-      `The standard size would run at ${loadFraction.text} load; below half load efficiency and power factor fall off.`,
+      say`The standard size would run at ${loadFraction} load; below half load efficiency and power factor fall off.`,
     );
   }
 }
@@ -66,20 +66,19 @@ function checkSpeed({
   values,
   nameplate,
   transmission,
-  school,
   flag,
   job,
 }: Pick<CheckedLoad, 'values' | 'nameplate' | 'transmission' | 'school' | 'flag' | 'job'>): void {
   const { motorSpeed, poles } = values;
   const { frequency } = nameplate.values;
-  if (!motorSpeed || !poles || !frequency || !speedTyped(transmission, school)) return;
+  if (!motorSpeed || !poles || !frequency || !speedTyped(transmission)) return;
   const field = synchronousSpeed(frequency.value, poles.value);
   const off = motorSpeed.value / field - 1;
   // A round field speed is often typed for the speed a little below it.
   if (off <= 0.005 && off > -0.08) return;
   flag(
     'load.speed-mismatch',
-    `The motor would have to turn at ${motorSpeed.text}; a ${poles.value}-pole motor turns just under ${((field * 60) / (2 * Math.PI)).toFixed(0)} r/min on the line.`,
+    say`The motor would have to turn at ${motorSpeed}; a ${poles.value}-pole motor turns just under ${((field * 60) / (2 * Math.PI)).toFixed(0)} r/min on the line.`,
     { field: job.load.stages.length > 0 ? 'load.stages.0.ratio' : 'load.ratio' },
   );
 }
@@ -106,7 +105,7 @@ function checkPeak({ values, flag, practice, job }: Pick<CheckedLoad, 'values' |
   if (!peakTorque || !peakAllowed || peakTorque.value <= peakAllowed.value) return;
   flag(
     'load.peak-stalls',
-    `The peak of ${peakTorque.text} at the motor is above the ${peakAllowed.text} it can give at a ${practice.runningDip.text} dip: it stalls.`,
+    say`The peak of ${peakTorque} at the motor is above the ${peakAllowed} it can give at a ${practice.runningDip} dip: it stalls.`,
     {
       clear: keepsMotor(job) ? 'Cut the peak, or replace the motor.' : 'Cut the peak, or let a larger size be picked.',
       field: job.load.way === 'duty' ? 'load.duty.0.torque' : 'load.overloadTorque',
@@ -120,7 +119,7 @@ function checkCycle({ values, flag, practice }: Pick<CheckedLoad, 'values' | 'fl
   if (!torque || !rmsTorque || !dutyCycle || torque.value < 1.05 * rmsTorque.value) return;
   flag(
     'load.cycle-long',
-    `A cycle of ${dutyCycle.text} is not short against the motor’s ${practice.thermalTime.text}: at its hottest the motor is as warm as under a steady ${torque.text}. The size follows that, not the RMS torque of ${rmsTorque.text}.`,
+    say`A cycle of ${dutyCycle} is not short against the motor’s ${practice.thermalTime}: at its hottest the motor is as warm as under a steady ${torque}. The size follows that, not the RMS torque of ${rmsTorque}.`,
     { basis: torque.working.source },
   );
 }

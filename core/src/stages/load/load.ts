@@ -1,3 +1,4 @@
+import { say, type Text } from '../../ground/text.ts';
 import type { LoadResult } from './load-result.ts';
 import {
   throughRatio,
@@ -17,7 +18,6 @@ import { sizeText } from '../../motor/standard-power.ts';
 import { motorInForce } from './reference-motor.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { notebook, type Brief, type Notebook } from '../stage.ts';
-import type { School } from '../../ground/quantity/units.ts';
 import { PRACTICE, quantity } from '../../ground/value.ts';
 import { checkLoad } from './load-checks.ts';
 import { dutyOf } from './duty.ts';
@@ -47,7 +47,7 @@ function readingsOf({ load: typed, situation, supply }: Inputs['given']): Inputs
 export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
   const { findings, missing, flag, ...asks } = notebook('load', declared);
   const given = givenOf(brief, nameplate, { flag, ...asks });
-  const { transmission, duty, school } = given;
+  const { transmission, duty } = given;
   for (const path of transmission.lacking) asks.need(path, 'Ratio of the stage, or the speed at both its shafts');
   const found = carriedBack(given);
   const { torque, drivenSpeed, motorTorque, motorSpeed } = found;
@@ -58,8 +58,8 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
     values,
     findings,
     missing,
-    summary: summaryOf(values, school),
-    shafts: shaftsOf(transmission, torque, drivenSpeed, school),
+    summary: summaryOf(values),
+    shafts: shaftsOf(transmission, torque, drivenSpeed),
     curve: motorTorque && motorSpeed && curveAtMotor(motorTorque, motorSpeed, given),
     duty,
     sizes: sizesOf(found, given),
@@ -78,7 +78,7 @@ function givenOf(brief: Brief, nameplate: NameplateResult, asks: Pick<Notebook<F
   const transmission = transmissionOf(brief);
   const breakaway =
     typed.breakaway ??
-    quantity(usualBreakaway(job.load), 'fraction', school, {
+    quantity(usualBreakaway(job.load), 'fraction', {
       origin: 'estimated',
       source: PRACTICE,
       note: 'Fans and pumps break away easily; loaded constant-torque machines need at least their running torque.',
@@ -96,7 +96,7 @@ function givenOf(brief: Brief, nameplate: NameplateResult, asks: Pick<Notebook<F
     duty: job.load.way === 'duty' ? dutyOf(brief) : undefined,
     curve: job.load.way === 'curve' ? wholePoints(rows['load.curve']) : [],
     voltage: nameplate.values.voltage?.value ?? (school === 'NEMA' ? 460 : 400),
-    wanted: speedTyped(transmission, school),
+    wanted: speedTyped(transmission),
     ask: standsIn ? asks.sharpen : asks.need,
     need: asks.need,
     flag: asks.flag,
@@ -107,7 +107,7 @@ type Found = ReturnType<typeof carriedBack>;
 
 /** Torque, speed and power at the motor’s shaft, and the size that gives them. */
 function carriedBack(given: Given) {
-  const { job, school, nameplate, ratio, wanted, voltage } = given;
+  const { job, nameplate, ratio, wanted, voltage } = given;
   const motorSpeed = speedAtMotor(given);
   const drivenSpeed = wanted ?? (motorSpeed && ratio && throughRatio(motorSpeed, given));
   const torque = torqueAtShaft({ ...given, drivenSpeed, motorSpeed });
@@ -115,7 +115,7 @@ function carriedBack(given: Given) {
   const motorPower =
     motorTorque &&
     motorSpeed &&
-    quantity(motorTorque.value * motorSpeed.value, 'power', school, {
+    quantity(motorTorque.value * motorSpeed.value, 'power', {
       formula: 'P = T_m\\,\\omega = T_m\\,\\dfrac{2\\pi n}{60}',
       from: { T_m: motorTorque, n: motorSpeed },
       source: 'definition',
@@ -128,16 +128,16 @@ function carriedBack(given: Given) {
 }
 
 function valuesOf(brief: Brief, given: Given, found: Found): LoadValues {
-  const { school, breakaway, efficiency, ratio, duty } = given;
+  const { breakaway, efficiency, ratio, duty } = given;
   const { torque, drivenSpeed, motorTorque, motorSpeed, motorPower, poles, peakTorque, standardPower, motor } = found;
   const { supply, situation } = brief.given;
   const startsPerHour = supply.startsPerHour ?? situation.startsPerHour ?? duty?.startsPerHour;
-  const inertia = ratio && reflectedInertia(given.transmission, school);
+  const inertia = ratio && reflectedInertia(given.transmission);
   const lowering = loweringTorque(brief, motorSpeed, efficiency);
   const loadFraction =
     motorPower &&
     standardPower &&
-    quantity(motorPower.value / standardPower.value, 'fraction', school, {
+    quantity(motorPower.value / standardPower.value, 'fraction', {
       formula: 'P / P_n',
       from: { P: motorPower, P_n: standardPower },
       source: 'definition',
@@ -176,7 +176,7 @@ function onShaft(
   const smallest = first === 'V-belt' && motor ? leastSheave(motor.power, motor.poles, school) : undefined;
   if (!pullsSideways(first)) return smallest ? { leastSheave: smallest } : {};
   return {
-    ...(typed.sheave && motorTorque ? { sideLoad: sideLoad(first, motorTorque, typed.sheave, school) } : {}),
+    ...(typed.sheave && motorTorque ? { sideLoad: sideLoad(first, motorTorque, typed.sheave) } : {}),
     ...(smallest ? { leastSheave: smallest } : {}),
     ...(standardPower ? { driveEndBearing: bearingFor(first, standardPower, given) } : {}),
   };
@@ -196,7 +196,7 @@ function sizesOf({ motorPower, standardPower, poles }: Found, given: Given): Siz
   });
 }
 
-function summaryOf({ motorTorque, motorSpeed, standardPower }: LoadValues, school: School): string {
-  if (motorTorque && motorSpeed) return `${motorTorque.text} at ${motorSpeed.text}`;
-  return standardPower ? `${sizeText(standardPower.value, school)}, from the plate` : '';
+function summaryOf({ motorTorque, motorSpeed, standardPower }: LoadValues): Text {
+  if (motorTorque && motorSpeed) return say`${motorTorque} at ${motorSpeed}`;
+  return standardPower ? say`${sizeText(standardPower.value)}, from the plate` : '';
 }

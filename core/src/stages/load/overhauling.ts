@@ -24,7 +24,7 @@ export function loweringTorque(
   const { movedMass, linearSpeed, machineEfficiency } = given.load;
   if (job.load.way !== 'hoist' || !movedMass || !linearSpeed || !machineEfficiency || !motorSpeed) return undefined;
   const watts = movedMass.value * GRAVITY * linearSpeed.value * machineEfficiency.value * transmission.value;
-  return quantity(-watts / motorSpeed.value, 'torque', job.school, {
+  return quantity(-watts / motorSpeed.value, 'torque', {
     formula: 'T = -\\dfrac{m g v\\,\\eta\\,\\eta_t}{\\omega}',
     from: { m: movedMass, v: linearSpeed, '\\eta': machineEfficiency, '\\eta_t': transmission, n: motorSpeed },
     source: 'hoisting power, handbook formula, with the losses on the braking side',

@@ -10,12 +10,13 @@ import type { Brief } from '../stage.ts';
 import type { LoadResult } from './load-result.ts';
 import { leastSheave } from './sheave.ts';
 import { pullsSideways, sidePullOf } from './transmission.ts';
+import type { Text } from '../../ground/text.ts';
 
 /** One speed a motor could be bought in for this load; SI. */
 export interface PoleChoice {
   readonly poles: number;
   readonly power: number;
-  readonly size: string;
+  readonly size: Text;
   readonly speed: number;
   /** Rated torque of the size, N·m. */
   readonly torque: number;
@@ -68,7 +69,7 @@ export function comparePoles(
     const choice = {
       poles: count,
       power,
-      size: sizeText(power, school),
+      size: sizeText(power),
       speed,
       torque: power / (synchronousSpeed(frequency, count) * (1 - estimatedSlip(efficiency ?? 0.9))),
       frame: standardFrame(power, count, false, school) ?? '',

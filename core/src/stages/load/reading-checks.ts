@@ -1,7 +1,7 @@
+import { amount, figures, say, type Text } from '../../ground/text.ts';
 import type { Flag } from './findings.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { synchronousSpeed } from '../../motor/synchronous.ts';
-import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
 import type { Brief } from '../stage.ts';
 import { PRACTICE } from '../../ground/value.ts';
 import type { LoadValues } from './values.ts';
@@ -14,16 +14,15 @@ const CURRENT_TELLS = 0.5;
 /** Readings that no machine can give, and those that say little, at the field where they were typed. */
 export function checkReadings(brief: Brief, motor: Motor | undefined, values: LoadValues, flag: Flag): void {
   const { job, given, rows } = brief;
-  const { school } = job;
   const typed = given.load;
-  const impossible = (field: string, message: string, basis: string, clear: string): void =>
+  const impossible = (field: string, message: Text, basis: string, clear: string): void =>
     flag('load.reading-impossible', message, { basis, clear, field });
 
   if (motor && onMotor(job.load.way)) checkMotorReading(motor);
   if (job.load.way === 'pump' && typed.head && typed.staticHead && typed.staticHead.value > typed.head.value)
     impossible(
       'load.staticHead',
-      `A static head of ${typed.staticHead.text} is above the total head of ${typed.head.text}.`,
+      say`A static head of ${typed.staticHead} is above the total head of ${typed.head}.`,
       'Total head is static head and friction',
       'Type the lift and the pressure difference as static head, and with the friction of the pipe as total head.',
     );
@@ -35,7 +34,7 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
   )
     impossible(
       'load.productSize',
-      `The product of ${typed.productSize.text} is not finer than the feed of ${typed.feedSize.text}.`,
+      say`The product of ${typed.productSize} is not finer than the feed of ${typed.feedSize}.`,
       'A crusher makes smaller pieces',
       'Type the coarser size as feed; the two may be swapped.',
     );
@@ -52,14 +51,14 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
     if (job.load.way === 'slip' && typed.runningSpeed && typed.runningSpeed.value >= synchronous)
       return void impossible(
         field,
-        `${typed.runningSpeed.text} is not below the ${formatQuantity(synchronous, 'speed', school)} at which the field of this motor turns; a loaded motor runs slower.`,
+        say`${typed.runningSpeed} is not below the ${amount(synchronous, 'speed')} at which the field of this motor turns; a loaded motor runs slower.`,
         'n_s = 120 f / p',
         'Measure again with the machine loaded, or read speed and frequency on the plate again.',
       );
     if (job.load.way === 'input power' && typed.inputPower && typed.inputPower.value <= idling)
       return void impossible(
         field,
-        `${typed.inputPower.text} is no more than the ${formatQuantity(idling, 'power', school)} that this motor takes without any load.`,
+        say`${typed.inputPower} is no more than the ${amount(idling, 'power')} that this motor takes without any load.`,
         'Loss of the motor; its fixed share: ' + PRACTICE,
         'Check that all three phases were measured, and the unit.',
       );
@@ -67,14 +66,14 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
     if (share && share > of.breakdownTorque)
       return void impossible(
         field,
-        `By this reading the motor would give ${formatNumber(share * 100)} % of its rated power; it would have stalled at ${formatNumber(of.breakdownTorque * 100)} %.`,
+        say`By this reading the motor would give ${figures(share * 100)} % of its rated power; it would have stalled at ${figures(of.breakdownTorque * 100)} %.`,
         'Breakdown torque; MG 1 12.39, IEC 60034-12',
         'Measure again, or read the plate again.',
       );
     if (job.load.way === 'current' && share && share < CURRENT_TELLS)
       flag(
         'load.current-says-little',
-        `At ${formatNumber(share * 100)} % load most of the current only magnetises the motor; the load is less certain than half of what is shown.`,
+        say`At ${figures(share * 100)} % load most of the current only magnetises the motor; the load is less certain than half of what is shown.`,
         { field },
       );
   }
@@ -84,7 +83,7 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
     if (!movedMass || !friction || !incline || Math.tan(incline.value) > -friction.value) return;
     flag(
       'load.drives-motor',
-      `Down a slope of ${incline.text} the load runs by itself and drives the motor, which has to brake it.`,
+      say`Down a slope of ${incline} the load runs by itself and drives the motor, which has to brake it.`,
     );
   }
 
@@ -92,7 +91,7 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
     const points = wholePoints(rows['load.curve']);
     const twice = firstTwice(points);
     if (twice)
-      flag('load.curve-twice', `${twice.speed.text} stands in the table more than once; the first torque counts.`, {
+      flag('load.curve-twice', say`${twice.speed} stands in the table more than once; the first torque counts.`, {
         field: `load.curve.${twice.at}.speed`,
       });
     const end = points.reduce((most, { speed }) => Math.max(most, speed.value), 0);
@@ -100,7 +99,7 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
     if (points.length > 1 && drivenSpeed && drivenSpeed.value > end * 1.02)
       flag(
         'load.curve-ends',
-        `The table ends at ${formatQuantity(end, 'speed', school)}, below the ${drivenSpeed.text} of the driven shaft; its last torque is kept beyond.`,
+        say`The table ends at ${amount(end, 'speed')}, below the ${drivenSpeed} of the driven shaft; its last torque is kept beyond.`,
         { field: `load.curve.${points.at(-1)?.at ?? 0}.speed` },
       );
   }

@@ -1,3 +1,4 @@
+import { say } from '../../ground/text.ts';
 import { type Value } from '../../ground/value.ts';
 import { torqueTyped } from './transmission.ts';
 import { loadField, onMotor, ways } from './ways.ts';
@@ -6,7 +7,6 @@ import type { LoadKnown } from './load-known.ts';
 export function torqueAtShaft({
   job,
   transmission,
-  school,
   typed,
   ask,
   curve,
@@ -38,7 +38,7 @@ export function torqueAtShaft({
   | 'flag'
 >): Value | undefined {
   const way = ways[job.load.way];
-  const typedTorque = torqueTyped(transmission, school);
+  const typedTorque = torqueTyped(transmission);
   for (const [name, words] of way.asks) {
     if (!typed[name] && !(name === 'torque' && typedTorque)) ask(`load.${name}`, words);
   }
@@ -70,7 +70,7 @@ export function torqueAtShaft({
     flag(
       onMotor(job.load.way) ? 'load.measured-on-motor' : 'load.estimated',
       onMotor(job.load.way)
-        ? `The load is read off the running motor, ${way.error}. ${found.working.note ?? ''}`
+        ? say`The load is read off the running motor, ${way.error}. ${found.working.note ?? ''}`
         : `The load is an estimate, ${way.error}.`,
       { basis: found.working.source, field: loadField(job) },
     );

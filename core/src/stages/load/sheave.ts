@@ -1,5 +1,5 @@
+import { amount, say, series } from '../../ground/text.ts';
 import { rowReaching } from '../../motor/standard-power.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
 import { INCH, type School } from '../../ground/quantity/units.ts';
 import { sheaves } from '../../ground/tables/index.ts';
 import { quantity, type Value } from '../../ground/value.ts';
@@ -14,16 +14,17 @@ export function leastSheave(power: number, poles: number, school: School): Value
   const inches = sheaves.number(row, column);
   if (!row || inches === undefined) return undefined;
   const narrow = sheaves.number(row, `narrow_${poles}pole`);
-  return quantity(inches * INCH, 'length', school, {
+  return quantity(inches * INCH, 'length', {
     origin: 'recalled',
     source: sheaves.source,
-    note: [
-      'Pitch diameter, classical V-belts.',
-      narrow === undefined ? '' : `Narrow V-belts: ${formatQuantity(narrow * INCH, 'length', school)} outside.`,
-      school === 'IEC' ? 'The figure of MG 1 stands in.' : '',
-      sheaves.doubt(row, column) ?? '',
-    ]
-      .filter((each) => each !== '')
-      .join(' '),
+    note: series(
+      [
+        'Pitch diameter, classical V-belts.',
+        narrow === undefined ? '' : say`Narrow V-belts: ${amount(narrow * INCH, 'length')} outside.`,
+        school === 'IEC' ? 'The figure of MG 1 stands in.' : '',
+        sheaves.doubt(row, column) ?? '',
+      ].filter((each) => each !== ''),
+      ' ',
+    ),
   });
 }

@@ -1,3 +1,4 @@
+import type { Text } from '../../ground/text.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import { inputOnLine } from '../../motor/part-load.ts';
 import { sizeText, standardPowers } from '../../motor/standard-power.ts';
@@ -5,7 +6,7 @@ import { typicalMotor } from '../../motor/typical.ts';
 
 /** What one standard size would do at this load. */
 export interface SizeChoice {
-  readonly size: string;
+  readonly size: Text;
   readonly loadShare: number;
   readonly efficiency: number;
   readonly powerFactor: number;
@@ -47,7 +48,7 @@ export function compareSizes({
     const magnetising = motor.current * Math.sqrt(1 - motor.powerFactor ** 2);
     return [
       {
-        size: sizeText(power, school),
+        size: sizeText(power),
         loadShare: shaftPower / power,
         efficiency: shaftPower / input,
         powerFactor: active / Math.hypot(active, magnetising),

@@ -15,7 +15,7 @@ export function standardSize(
   if (!motorPower) {
     const plate = nameplate.values.power;
     if (!plate || job.situation.kind === 'new') return undefined;
-    return quantity(plate.value, 'power', school, {
+    return quantity(plate.value, 'power', {
       origin: 'estimated',
       source: PRACTICE,
       note: 'The load is not known; the size on the plate stands in.',
@@ -33,7 +33,7 @@ export function standardSize(
   };
   const size = standardPowers(school).find((each) => byHeat !== undefined && each >= byHeat && holds(each));
   if (size === undefined) return undefined;
-  return quantity(size, 'power', school, {
+  return quantity(size, 'power', {
     origin: 'recalled',
     formula: 'P_n \\ge P\\,(1 + m)',
     from: { P: motorPower, m: practice.sizeMargin, 'T_{peak}': peakTorque },
@@ -56,12 +56,12 @@ function breakdownAtDip(of: Motor, known: Pick<LoadKnown, 'practice'>): number {
 
 /** Torque the motor still gives at the dip to ride through. */
 export function stallTorque(of: Motor, known: Pick<LoadKnown, 'school' | 'practice'>): Value {
-  const { school, practice } = known;
-  return quantity(breakdownAtDip(of, known), 'torque', school, {
+  const { practice } = known;
+  return quantity(breakdownAtDip(of, known), 'torque', {
     origin: 'estimated',
     formula: 'T_b\\,(1 - d)^2',
     from: {
-      T_b: quantity((of.power / of.speed) * of.breakdownTorque, 'torque', school, {
+      T_b: quantity((of.power / of.speed) * of.breakdownTorque, 'torque', {
         origin: 'recalled',
         source: 'MG 1 12.39, IEC 60034-12',
       }),

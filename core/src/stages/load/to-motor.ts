@@ -4,8 +4,8 @@ import { quantity, type Value } from '../../ground/value.ts';
 import { torqueCurve, type TorqueCurve } from './torque-curve.ts';
 import type { LoadKnown } from './load-known.ts';
 
-export function throughRatio(motorShaft: Value, { ratio, school }: Pick<LoadKnown, 'ratio' | 'school'>): Value {
-  return quantity(motorShaft.value / (ratio?.value ?? 1), 'speed', school, {
+export function throughRatio(motorShaft: Value, { ratio }: Pick<LoadKnown, 'ratio' | 'school'>): Value {
+  return quantity(motorShaft.value / (ratio?.value ?? 1), 'speed', {
     formula: 'n = n_m / i',
     from: { n_m: motorShaft, i: ratio },
     source: 'definition',
@@ -14,11 +14,11 @@ export function throughRatio(motorShaft: Value, { ratio, school }: Pick<LoadKnow
 
 export function atMotor(
   driven: Value,
-  { ratio, efficiency, school }: Pick<LoadKnown, 'ratio' | 'efficiency' | 'school'>,
+  { ratio, efficiency }: Pick<LoadKnown, 'ratio' | 'efficiency' | 'school'>,
 ): Value | undefined {
   return (
     ratio &&
-    quantity(driven.value / (ratio.value * efficiency.value), 'torque', school, {
+    quantity(driven.value / (ratio.value * efficiency.value), 'torque', {
       formula: 'T_m = \\dfrac{T}{i\\,\\eta_t}',
       from: { T: driven, i: ratio, '\\eta_t': efficiency },
       source: 'definition',
@@ -32,7 +32,6 @@ export function speedAtMotor({
   job,
   need,
   ratio,
-  school,
 }: Pick<LoadKnown, 'nameplate' | 'wanted' | 'job' | 'need' | 'ratio' | 'school'>): Value | undefined {
   const plate = nameplate.values.speed;
   if (!wanted) {
@@ -42,7 +41,7 @@ export function speedAtMotor({
   }
   return (
     ratio &&
-    quantity(wanted.value * ratio.value, 'speed', school, {
+    quantity(wanted.value * ratio.value, 'speed', {
       formula: 'n_m = i\\,n',
       from: { i: ratio, n: wanted },
       source: 'definition',
@@ -57,7 +56,6 @@ export function motorPoles({
   nameplate,
   job,
   motorSpeed,
-  school,
 }: Pick<LoadKnown, 'nameplate' | 'job' | 'motorSpeed' | 'school'>): Value | undefined {
   const own = nameplate.values.poles;
   if (own && job.situation.kind !== 'new') return own;
@@ -65,7 +63,7 @@ export function motorPoles({
   if (!motorSpeed || !frequency) return undefined;
   const away = (count: number) => Math.abs(synchronousSpeed(frequency.value, count) / motorSpeed.value - 1.02);
   const nearest = POLES.toSorted((a, b) => away(a) - away(b))[0] ?? 4;
-  return quantity(nearest, 'count', school, {
+  return quantity(nearest, 'count', {
     origin: 'chosen',
     formula: '\\min_p \\left| \\dfrac{120 f}{p} - n_m \\right|',
     from: { f: frequency, n_m: motorSpeed },
@@ -76,10 +74,10 @@ export function motorPoles({
 export function peakAtMotor(
   known: Pick<LoadKnown, 'duty' | 'motorTorque' | 'typed' | 'school' | 'ratio' | 'efficiency'>,
 ): Value | undefined {
-  const { duty, motorTorque, typed, school } = known;
+  const { duty, motorTorque, typed } = known;
   if (duty) return atMotor(duty.peak, known);
   if (!motorTorque || !typed.overloadTorque) return undefined;
-  return quantity(motorTorque.value * typed.overloadTorque.value, 'torque', school, {
+  return quantity(motorTorque.value * typed.overloadTorque.value, 'torque', {
     formula: 'T_{peak} = k\\,T_m',
     from: { k: typed.overloadTorque, T_m: motorTorque },
     source: 'typed in this job',
@@ -87,14 +85,10 @@ export function peakAtMotor(
 }
 
 /** Slip is taken in proportion to torque, true to within a percent or two of the slip below rated load. */
-export function speedAtThisLoad(
-  of: Motor,
-  needed: Value,
-  { ratio, school }: Pick<LoadKnown, 'ratio' | 'school'>,
-): Value {
+export function speedAtThisLoad(of: Motor, needed: Value, { ratio }: Pick<LoadKnown, 'ratio' | 'school'>): Value {
   const field = synchronousSpeed(of.frequency, of.poles);
   const share = needed.value / (of.power / of.speed);
-  return quantity((field - (field - of.speed) * share) / (ratio?.value ?? 1), 'speed', school, {
+  return quantity((field - (field - of.speed) * share) / (ratio?.value ?? 1), 'speed', {
     origin: 'estimated',
     formula: 'n = \\dfrac{1}{i}\\left(n_s - (n_s - n_n)\\dfrac{T_m}{T_n}\\right)',
     from: { T_m: needed, i: ratio },

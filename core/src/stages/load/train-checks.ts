@@ -1,7 +1,7 @@
+import { amount, figures, say } from '../../ground/text.ts';
 import { shortShaft } from '../nameplate/frame.ts';
 import { keepsMotor } from './reference-motor.ts';
 import { sizeText } from '../../motor/standard-power.ts';
-import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
 import { hangsOnShaft } from './transmission.ts';
 import type { CheckedLoad } from './checked-load.ts';
 
@@ -10,7 +10,6 @@ export function checkTrain({
   transmission,
   job,
   flag,
-  school,
 }: Pick<CheckedLoad, 'transmission' | 'job' | 'flag' | 'school'>): void {
   const typedAt = transmission.shafts.flatMap((shaft, at) =>
     shaft.torque ? [{ at, torque: shaft.torque, shaft }] : [],
@@ -26,13 +25,13 @@ export function checkTrain({
   if (measured > 1.02) {
     flag(
       'load.train-creates-power',
-      `${input.torque.text} before and ${output.torque.text} after a ratio of ${formatNumber(gain)} would be an efficiency of ${formatNumber(measured * 100)} %.`,
+      say`${input.torque} before and ${output.torque} after a ratio of ${figures(gain)} would be an efficiency of ${figures(measured * 100)} %.`,
       { field: `${input.shaft.path}.torque` },
     );
   } else if (Math.abs(measured / assumed - 1) > 0.1) {
     flag(
       'load.readings-differ',
-      `By the two torques the train has an efficiency of ${formatNumber(measured * 100)} %, not the ${formatNumber(assumed * 100)} % assumed (${formatQuantity(output.torque.value, 'torque', school)} is used).`,
+      say`By the two torques the train has an efficiency of ${figures(measured * 100)} %, not the ${figures(assumed * 100)} % assumed (${amount(output.torque.value, 'torque')} is used).`,
       { field: `${input.shaft.path}.efficiency` },
     );
   }
@@ -44,7 +43,6 @@ export function checkBelt({
   values,
   job,
   flag,
-  school,
   nameplate,
   practice,
 }: Pick<CheckedLoad, 'given' | 'values' | 'job' | 'flag' | 'school' | 'nameplate' | 'practice'>): void {
@@ -54,7 +52,7 @@ export function checkBelt({
   if (first === 'V-belt' && !leastSheave && poles && standardPower) {
     flag(
       'load.no-belt-named',
-      `For ${sizeText(standardPower.value, school)} at ${poles.value} poles no least V-belt sheave is known; shaft and bearing may not bear the belt.`,
+      say`For ${sizeText(standardPower.value)} at ${poles.value} poles no least V-belt sheave is known; shaft and bearing may not bear the belt.`,
     );
   }
   const { frame } = nameplate;
@@ -69,10 +67,10 @@ export function checkBelt({
   if (leastSheave && sheave.value < leastSheave.value * 0.995) {
     flag(
       'load.sheave-small',
-      `A sheave of ${sheave.text} is smaller than the ${leastSheave.text} this motor bears: the belt’s pull overloads shaft and bearing.`,
+      say`A sheave of ${sheave} is smaller than the ${leastSheave} this motor bears: the belt’s pull overloads shaft and bearing.`,
       {
-        basis: `${leastSheave.working.source}${leastSheave.working.note ? ` (${leastSheave.working.note})` : ''}`,
-        clear: `Take a sheave of at least ${leastSheave.text} and a larger one on the machine in the same ratio, or have the maker confirm the shaft.`,
+        basis: say`${leastSheave.working.source}${leastSheave.working.note ? say` (${leastSheave.working.note})` : ''}`,
+        clear: say`Take a sheave of at least ${leastSheave} and a larger one on the machine in the same ratio, or have the maker confirm the shaft.`,
       },
     );
   }
@@ -80,7 +78,7 @@ export function checkBelt({
   if (rim && (first === 'V-belt' || first === 'synchronous belt') && rim > practice.rimSpeed.value) {
     flag(
       'load.rim-speed',
-      `The rim of the sheave runs at ${formatQuantity(rim, 'velocity', school)}; ordinary cast sheaves and belts are good to ${practice.rimSpeed.text}.`,
+      say`The rim of the sheave runs at ${amount(rim, 'velocity')}; ordinary cast sheaves and belts are good to ${practice.rimSpeed}.`,
     );
   }
 }

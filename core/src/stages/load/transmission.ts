@@ -98,18 +98,16 @@ export interface Transmission {
  * not typed follows from the speeds typed at both its shafts.
  */
 export function transmissionOf({ job, given, rows }: Brief): Transmission {
-  const { school } = job;
   const typed = given.load;
   const driven: TypedShaft = { torque: typed.torque, speed: typed.speed, inertia: typed.inertia, path: 'load' };
   const list = rows['load.stages'];
   if (list.length === 0) {
     const ratio =
-      typed.ratio ??
-      quantity(1, 'count', school, { origin: 'estimated', source: PRACTICE, note: 'Direct drive is assumed.' });
+      typed.ratio ?? quantity(1, 'count', { origin: 'estimated', source: PRACTICE, note: 'Direct drive is assumed.' });
     const direct = ratio.value === 1;
     const efficiency =
       typed.transmissionEfficiency ??
-      quantity(direct ? 1 : 0.95, 'fraction', school, {
+      quantity(direct ? 1 : 0.95, 'fraction', {
         origin: 'estimated',
         source: PRACTICE,
         note: direct ? 'Direct drive loses nothing worth counting.' : 'A belt or one gear stage in good order.',
@@ -133,7 +131,7 @@ export function transmissionOf({ job, given, rows }: Brief): Transmission {
     const ratio = row.ratio ?? ratioOf(kind, shafts[at]?.speed, shafts[at + 1]?.speed);
     const efficiency =
       row.efficiency ??
-      quantity(usualEfficiency(kind, ratio?.value ?? 1), 'fraction', school, {
+      quantity(usualEfficiency(kind, ratio?.value ?? 1), 'fraction', {
         origin: 'estimated',
         source: PRACTICE,
         note: `A ${kind} in good order at full torque.`,
@@ -147,13 +145,13 @@ export function transmissionOf({ job, given, rows }: Brief): Transmission {
     stages,
     shafts,
     ratio: known
-      ? quantity(product, 'count', school, {
+      ? quantity(product, 'count', {
           formula: 'i = \\prod_k i_k',
           from: Object.fromEntries(stages.map((stage, at) => [`i_${at + 1}`, stage.ratio])),
           source: 'definition',
         })
       : undefined,
-    efficiency: quantity(loss, 'fraction', school, {
+    efficiency: quantity(loss, 'fraction', {
       formula: '\\eta_t = \\prod_k \\eta_k',
       from: Object.fromEntries(stages.map((stage, at) => [`\\eta_${at + 1}`, stage.efficiency])),
       source: 'definition',
@@ -163,9 +161,9 @@ export function transmissionOf({ job, given, rows }: Brief): Transmission {
 
   function ratioOf(kind: Kind, input: Value | undefined, output: Value | undefined): Value | undefined {
     if (kind === 'coupling')
-      return quantity(1, 'count', school, { source: 'definition', note: 'A coupling does not change the speed.' });
+      return quantity(1, 'count', { source: 'definition', note: 'A coupling does not change the speed.' });
     if (!input || !output) return undefined;
-    return quantity(input.value / output.value, 'count', school, {
+    return quantity(input.value / output.value, 'count', {
       formula: 'i = n_{in} / n_{out}',
       from: { 'n_{in}': input, 'n_{out}': output },
       source: 'definition',
@@ -174,16 +172,16 @@ export function transmissionOf({ job, given, rows }: Brief): Transmission {
 }
 
 /** Speed of the driven shaft and of the motor as one: the speed typed nearest the machine, carried through the ratios. */
-export function speedTyped({ shafts, stages }: Transmission, school: Job['school']): Value | undefined {
+export function speedTyped({ shafts, stages }: Transmission): Value | undefined {
   const at = shafts.findLastIndex((shaft) => shaft.speed !== undefined);
   const found = shafts[at]?.speed;
   if (!found || at === shafts.length - 1) return found;
   const between = stages.slice(at);
   if (between.some((stage) => !stage.ratio)) return undefined;
   const ratio = between.reduce((all, stage) => all * (stage.ratio?.value ?? 1), 1);
-  return quantity(found.value / ratio, 'speed', school, {
+  return quantity(found.value / ratio, 'speed', {
     formula: `n = n_${at} / i`,
-    from: { [`n_${at}`]: found, i: quantity(ratio, 'count', school, { source: 'definition' }) },
+    from: { [`n_${at}`]: found, i: quantity(ratio, 'count', { source: 'definition' }) },
     source: 'definition',
     note: 'Measured inside the train and carried to the driven shaft.',
   });
@@ -193,28 +191,23 @@ export function speedTyped({ shafts, stages }: Transmission, school: Job['school
  * Torque at the driven shaft from the torque measured nearest to it: at the driven shaft itself, or at the input of a
  * stage, carried on through ratios and losses.
  */
-export function torqueTyped({ shafts, stages }: Transmission, school: Job['school']): Value | undefined {
+export function torqueTyped({ shafts, stages }: Transmission): Value | undefined {
   const at = shafts.findLastIndex((shaft) => shaft.torque !== undefined);
   const found = shafts[at]?.torque;
   if (!found || at === shafts.length - 1) return found;
   const between = stages.slice(at);
   if (between.some((stage) => !stage.ratio)) return undefined;
   const gain = between.reduce((all, stage) => all * (stage.ratio?.value ?? 1) * stage.efficiency.value, 1);
-  return quantity(found.value * gain, 'torque', school, {
+  return quantity(found.value * gain, 'torque', {
     formula: `T = T_${at} \\prod_{k > ${at}} i_k\\,\\eta_k`,
-    from: { [`T_${at}`]: found, 'i\\,\\eta': quantity(gain, 'count', school, { source: 'definition' }) },
+    from: { [`T_${at}`]: found, 'i\\,\\eta': quantity(gain, 'count', { source: 'definition' }) },
     source: 'definition',
     note: `Measured ${at === 0 ? 'at the motor shaft' : `before stage ${at + 1}`}.`,
   });
 }
 
 /** Every shaft with the torque, speed and inertia it has once the driven torque and speed are known. */
-export function shaftsOf(
-  transmission: Transmission,
-  torque: Value | undefined,
-  speed: Value | undefined,
-  school: Job['school'],
-): Shaft[] {
+export function shaftsOf(transmission: Transmission, torque: Value | undefined, speed: Value | undefined): Shaft[] {
   const { shafts, stages } = transmission;
   return shafts.map((shaft, at): Shaft => {
     const between = stages.slice(at);
@@ -230,7 +223,7 @@ export function shaftsOf(
       torque:
         shaft.torque ??
         (torque && known
-          ? quantity(torque.value / gain, 'torque', school, {
+          ? quantity(torque.value / gain, 'torque', {
               formula: `T_${at} = \\dfrac{T}{\\prod_{k > ${at}} i_k\\,\\eta_k}`,
               from: { T: torque },
               source: 'definition',
@@ -239,7 +232,7 @@ export function shaftsOf(
       speed:
         shaft.speed ??
         (speed && known
-          ? quantity(speed.value * ratio, 'speed', school, {
+          ? quantity(speed.value * ratio, 'speed', {
               formula: `n_${at} = n \\prod_{k > ${at}} i_k`,
               from: { n: speed },
               source: 'definition',
@@ -251,7 +244,7 @@ export function shaftsOf(
 }
 
 /** Inertia of the machine and every shaft seen from the motor shaft, the rotor left out, kg·m²: Σ J / i² (kinetic energy). */
-export function reflectedInertia({ shafts, stages }: Transmission, school: Job['school']): Value | undefined {
+export function reflectedInertia({ shafts, stages }: Transmission): Value | undefined {
   if (shafts.every((shaft) => !shaft.inertia)) return undefined;
   let ratio = 1;
   let sum = 0;
@@ -259,7 +252,7 @@ export function reflectedInertia({ shafts, stages }: Transmission, school: Job['
     sum += (shaft.inertia?.value ?? 0) / ratio ** 2;
     ratio *= stages[at]?.ratio?.value ?? 1;
   }
-  return quantity(sum, 'inertia', school, {
+  return quantity(sum, 'inertia', {
     formula: 'J_m = \\sum_k J_k / i_k^2',
     from: Object.fromEntries(shafts.map((shaft, at) => [`J_${at}`, shaft.inertia])),
     source: 'kinetic energy, ½ J ω²',
@@ -272,13 +265,13 @@ export const sidePullOf = (kind: Kind, torque: number, diameter: number): number
   (2 * torque * sidePull[kind]) / diameter;
 
 /** Side pull on the motor shaft, N, from the torque and the pitch diameter of what sits on it: F = 2 T k / D. */
-export function sideLoad(kind: Kind, torque: Value, diameter: Value, school: Job['school']): Value {
-  return quantity(sidePullOf(kind, torque.value, diameter.value), 'force', school, {
+export function sideLoad(kind: Kind, torque: Value, diameter: Value): Value {
+  return quantity(sidePullOf(kind, torque.value, diameter.value), 'force', {
     formula: 'F = \\dfrac{2\\,T\\,k}{D}',
     from: {
       T: torque,
       D: diameter,
-      k: quantity(sidePull[kind], 'count', school, {
+      k: quantity(sidePull[kind], 'count', {
         origin: 'estimated',
         source: PRACTICE,
         note: `Pull of a ${kind}.`,

@@ -1,10 +1,10 @@
+import { figures, say } from '../../ground/text.ts';
 import { GRAVITY } from '../../ground/constants.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import type { Job } from '../../job/job.ts';
 import type { Duty } from './duty.ts';
 import { interpolate } from '../../ground/numeric.ts';
 import type { Motor } from '../../motor/typical.ts';
-import { formatNumber } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 
 type Typed = Inputs['given']['load'];
@@ -48,14 +48,14 @@ const MEASURED_ON_MOTOR =
 
 /** Torque from a power at the driven shaft; undefined where none is taken. */
 function fromPower(
-  { job, speed }: Setting,
+  { speed }: Setting,
   watts: number | undefined,
   formula: string,
   from: Record<string, Value | undefined>,
   source: string,
 ): Value | undefined {
   if (watts === undefined || watts <= 0 || !speed || speed.value <= 0) return undefined;
-  return quantity(watts / speed.value, 'torque', job.school, {
+  return quantity(watts / speed.value, 'torque', {
     formula: `T = \\dfrac{P}{\\omega},\\quad ${formula}`,
     from: { ...from, n: speed },
     source,
@@ -64,19 +64,19 @@ function fromPower(
 
 /** Torque at the driven shaft from the shaft power of the running motor. */
 function fromMotor(
-  { job, motorSpeed, ratio, efficiency, motor }: Setting,
+  { motorSpeed, ratio, efficiency, motor }: Setting,
   share: number | undefined,
   formula: string,
   from: Record<string, Value | undefined>,
 ): Value | undefined {
   if (share === undefined || !motor || !motorSpeed || !Number.isFinite(share) || share <= 0) return undefined;
   const torque = ((share * motor.power) / motorSpeed.value) * ratio.value * efficiency.value;
-  return quantity(torque, 'torque', job.school, {
+  return quantity(torque, 'torque', {
     origin: 'estimated',
     formula: `T = \\dfrac{y\\,P_n}{\\omega_m}\\,i\\,\\eta_t,\\quad ${formula}`,
     from: { ...from, i: ratio, '\\eta_t': efficiency },
     source: MEASURED_ON_MOTOR,
-    note: `The motor runs at ${formatNumber(share * 100)} % of its rated power.`,
+    note: say`The motor runs at ${figures(share * 100)} % of its rated power.`,
   });
 }
 
@@ -125,10 +125,10 @@ export const ways: Readonly<Record<Job['load']['way'], Way>> = {
       ['force', 'Force on the spring scale'],
       ['radius', 'Radius at which the force was measured'],
     ],
-    torque: ({ job, typed: { force, radius } }) =>
+    torque: ({ typed: { force, radius } }) =>
       force &&
       radius &&
-      quantity(force.value * radius.value, 'torque', job.school, {
+      quantity(force.value * radius.value, 'torque', {
         formula: 'T = F\\,r',
         from: { F: force, r: radius },
         source: 'definition',
@@ -324,11 +324,11 @@ export const ways: Readonly<Record<Job['load']['way'], Way>> = {
       ['inertia', 'Inertia of basket and filling at the driven shaft'],
       ['runUpTime', 'Time in which it must be up to speed'],
     ],
-    torque: ({ job, typed: { inertia, runUpTime }, typedTorque, speed }) =>
+    torque: ({ typed: { inertia, runUpTime }, typedTorque, speed }) =>
       inertia &&
       runUpTime &&
       speed &&
-      quantity((inertia.value * speed.value) / runUpTime.value + (typedTorque?.value ?? 0), 'torque', job.school, {
+      quantity((inertia.value * speed.value) / runUpTime.value + (typedTorque?.value ?? 0), 'torque', {
         formula: 'T = \\dfrac{J\\,\\omega}{t} + T_{run}',
         from: { J: inertia, n: speed, t: runUpTime, 'T_{run}': typedTorque },
         source: 'Newton’s second law',
@@ -361,7 +361,7 @@ export const ways: Readonly<Record<Job['load']['way'], Way>> = {
   },
   curve: {
     asks: [],
-    torque: ({ job, curve, speed }) => {
+    torque: ({ curve, speed }) => {
       if (curve.length < 2) return undefined;
       const sorted = curve.toSorted((a, b) => a.speed.value - b.speed.value);
       const last = sorted.at(-1);
@@ -372,7 +372,7 @@ export const ways: Readonly<Record<Job['load']['way'], Way>> = {
         sorted.map((each) => each.torque.value),
         at.value,
       );
-      return quantity(torque, 'torque', job.school, {
+      return quantity(torque, 'torque', {
         formula: 'T = T(n)',
         from: { n: at },
         source: 'torque–speed table typed in this job, straight lines between points',

@@ -1,23 +1,22 @@
-import { formatNumber } from '../../ground/quantity/format.ts';
+import { figures, say, series, type Text } from '../../ground/text.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import type { ChosenPart } from '../pick/build-starter.ts';
 import { starterOf } from '../pick/choose-starter.ts';
-import type { School } from '../../ground/quantity/units.ts';
 import type { Method } from '../starting/feeds.ts';
 import type { MoneyOn } from './asked-of-money.ts';
 import type { Flag } from './findings.ts';
 
 /** A price of the catalogue in the currency of the job. */
 function priced(price: number, rate: number, { brief, catalogue }: MoneyOn, note?: string): Value {
-  return quantity(price * rate, 'money', brief.job.school, {
+  return quantity(price * rate, 'money', {
     origin: 'looked up',
     source: catalogueSource(rate, catalogue, brief),
     note,
   });
 }
 
-const catalogueSource = (rate: number, { currency }: MoneyOn['catalogue'], { job }: MoneyOn['brief']): string =>
-  rate === 1 ? 'catalogue' : `catalogue, at ${formatNumber(rate, 4)} ${job.currency} for one ${currency}`;
+const catalogueSource = (rate: number, { currency }: MoneyOn['catalogue'], { job }: MoneyOn['brief']): Text =>
+  rate === 1 ? 'catalogue' : say`catalogue, at ${figures(rate, 4)} ${job.currency} for one ${currency}`;
 
 /** How many of each are bought where several machines stand side by side. */
 interface Counts {
@@ -42,13 +41,13 @@ function countsOf({ brief, profile }: MoneyOn): Counts {
 }
 
 /** Several of one price, the count put in where there is more than one. */
-const times = (count: number, price: Value, school: School): Value =>
+const times = (count: number, price: Value): Value =>
   count === 1
     ? price
-    : quantity(count * price.value, 'money', school, {
+    : quantity(count * price.value, 'money', {
         origin: price.origin,
         formula: 'n\\,c',
-        from: { n: quantity(count, 'count', school, { origin: 'given', source: 'machines of this job' }), c: price },
+        from: { n: quantity(count, 'count', { origin: 'given', source: 'machines of this job' }), c: price },
         source: price.working.source,
         note: price.working.note,
       });
@@ -62,13 +61,12 @@ export function extraCapital(on: MoneyOn, rate: number, flag: Flag): Value | und
   const { chosenDrive, motor } = pick;
   if (!chosenDrive || !motor) return undefined;
   const { drives } = countsOf(on);
-  const { school } = brief.job;
-  const drive = times(drives, priced(chosenDrive.item.price, rate, on), school);
+  const drive = times(drives, priced(chosenDrive.item.price, rate, on));
   const credit = creditedStarter(on, flag);
   if (!credit) return undefined;
-  const starter = times(drives, priced(credit.price, rate, on, credit.why), school);
+  const starter = times(drives, priced(credit.price, rate, on, credit.why));
   const { driveInstallation } = brief.practice;
-  return quantity(drive.value * (1 + driveInstallation.value) - starter.value, 'money', school, {
+  return quantity(drive.value * (1 + driveInstallation.value) - starter.value, 'money', {
     origin: 'estimated',
     formula: 'C = C_{drive}(1 + k) - C_{starter}',
     from: { 'C_{drive}': drive, k: driveInstallation, 'C_{starter}': starter },
@@ -97,7 +95,7 @@ function creditedStarter(on: MoneyOn, flag: Flag): { readonly price: number; rea
     return { price: built.price, why: `Less a ${way} starter, the least costly that passes.` };
   flag(
     'money.part-missing',
-    `What the ${way} starter would cost is not known, since the catalogue lacks: ${built.lacking.join(', ')}. The extra capital of the drive is not given.`,
+    say`What the ${way} starter would cost is not known, since the catalogue lacks: ${series(built.lacking, ', ')}. The extra capital of the drive is not given.`,
   );
   return undefined;
 }
@@ -109,12 +107,12 @@ export interface BillLine {
   readonly count: number;
   /** Of one. */
   readonly price: number;
-  readonly note?: string;
+  readonly note?: Text;
 }
 
 /** Parts of a starter, so many of each; undefined where one has no price. */
 function starterLines(
-  built: { readonly parts: readonly ChosenPart[]; readonly lacking: readonly string[] } | undefined,
+  built: { readonly parts: readonly ChosenPart[]; readonly lacking: readonly Text[] } | undefined,
   count: number,
   rate: number,
   note?: string,
@@ -188,7 +186,7 @@ function driveLines(on: MoneyOn, rate: number): BillLine[] | undefined {
       part: 'Installation of the drive',
       count: drives,
       price: price * driveInstallation.value,
-      note: `${driveInstallation.text} of its price`,
+      note: say`${driveInstallation} of its price`,
     },
   ];
   for (const { part, why } of on.drive.parts)
@@ -206,7 +204,6 @@ function driveLines(on: MoneyOn, rate: number): BillLine[] | undefined {
 
 /** What this option costs to buy and fit: the sum of its bill. */
 export function firstCost(bill: readonly BillLine[], { brief, pick, catalogue }: MoneyOn, rate: number): Value {
-  const { school } = brief.job;
   const { driveInstallation } = brief.practice;
   const sumOf = (kind: BillLine['kind']): number | undefined => {
     const lines = bill.filter((line) => line.kind === kind);
@@ -216,7 +213,7 @@ export function firstCost(bill: readonly BillLine[], { brief, pick, catalogue }:
     const sum = sumOf(kind);
     return sum === undefined
       ? undefined
-      : quantity(sum, 'money', school, { origin: 'looked up', source: catalogueSource(rate, catalogue, brief), note });
+      : quantity(sum, 'money', { origin: 'looked up', source: catalogueSource(rate, catalogue, brief), note });
   };
   const motor = named('motor', pick.keepsMotor ? 'The motor is kept.' : undefined);
   const drive = named('drive');
@@ -234,7 +231,6 @@ export function firstCost(bill: readonly BillLine[], { brief, pick, catalogue }:
   return quantity(
     bill.reduce((sum, { count, price }) => sum + count * price, 0),
     'money',
-    school,
     {
       origin: 'estimated',
       formula: terms.join(' + ') + (incentive ? ' - C_{paid}' : ''),
@@ -244,9 +240,7 @@ export function firstCost(bill: readonly BillLine[], { brief, pick, catalogue }:
         k: drive && driveInstallation,
         'C_{starter}': parts,
         'C_{beside}': beside,
-        'C_{more}': further
-          ? quantity(further, 'money', school, { origin: 'given', source: 'typed in this job' })
-          : undefined,
+        'C_{more}': further ? quantity(further, 'money', { origin: 'given', source: 'typed in this job' }) : undefined,
         'C_{paid}': incentive,
       },
       source: PRACTICE,

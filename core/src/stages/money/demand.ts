@@ -72,9 +72,8 @@ export function demandOf(
   const least = (demandRatchet?.value ?? 0) * highest;
   const charged = months.reduce((sum, month) => sum + Math.max(month, least), 0);
   const [symbol, dimension] = byApparent ? (['S', 'apparentPower'] as const) : (['P', 'power'] as const);
-  const figure = (value: number): Value =>
-    quantity(value, dimension, job.school, { origin: 'estimated', source: 'profile' });
-  return quantity(charged * demandPrice.value, 'money', job.school, {
+  const figure = (value: number): Value => quantity(value, dimension, { origin: 'estimated', source: 'profile' });
+  return quantity(charged * demandPrice.value, 'money', {
     origin: 'estimated',
     formula: demandRatchet
       ? `K_d = d\\sum_m \\max(${symbol}_m, \\rho\\,${symbol}_{max})`

@@ -1,5 +1,5 @@
+import { figures, say, type Text, series } from '../../ground/text.ts';
 import { YEAR } from '../../ground/constants.ts';
-import { formatNumber } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import { yearsCounted } from '../pick/asked-of-pick.ts';
 import { exchangeRate } from '../pick/exchange.ts';
@@ -37,7 +37,7 @@ export function money(on: MoneyOn): MoneyResult {
   const bought = bill && rate !== undefined ? firstCost(bill, on, rate) : undefined;
   const running = energyPrice && profile.values.energySpeedControlled ? runningCosts(on, energyPrice) : {};
   const extra = rate !== undefined && running.yearlyCostSpeedControlled ? extraCapital(on, rate, flag) : undefined;
-  const payback = extra && paybackOf(extra, running.yearlySaving, on);
+  const payback = extra && paybackOf(extra, running.yearlySaving);
   checkPays(running.yearlySaving, on, flag);
   checkTurns(extra, running.yearlySaving, on, flag);
   checkDemand(running, on, flag);
@@ -55,9 +55,9 @@ export function money(on: MoneyOn): MoneyResult {
   return { values, findings, missing, summary: summaryOf(values, on), bill: bill ?? [] };
 }
 
-function paybackOf(extra: Value, saving: Value | undefined, { brief }: MoneyOn): Value | undefined {
+function paybackOf(extra: Value, saving: Value | undefined): Value | undefined {
   if (!saving || saving.value <= 0) return undefined;
-  return quantity((extra.value / saving.value) * YEAR, 'span', brief.job.school, {
+  return quantity((extra.value / saving.value) * YEAR, 'span', {
     origin: 'estimated',
     formula: '\\dfrac{C}{K_1 - K_2}',
     from: { C: extra, 'K_1 - K_2': saving },
@@ -67,26 +67,21 @@ function paybackOf(extra: Value, saving: Value | undefined, { brief }: MoneyOn):
 
 function lifeCost(first: Value, yearly: Value, { brief }: MoneyOn): Value {
   const years = yearsCounted(brief);
-  return quantity(
-    first.value + years * yearly.value + laterCosts(laterOf(brief), years, 0),
-    'money',
-    brief.job.school,
-    {
-      origin: 'estimated',
-      formula: 'C + n\\,K + \\sum R - S',
-      from: {
-        C: first,
-        n: quantity(years * YEAR, 'span', brief.job.school, {
-          origin: brief.given.money.years ? 'given' : 'estimated',
-          source: brief.given.money.years ? 'typed in this job' : 'usual span',
-        }),
-        K: yearly,
-        ...laterFrom(brief),
-      },
-      source: 'definition',
-      note: 'Without interest and without rising prices.',
+  return quantity(first.value + years * yearly.value + laterCosts(laterOf(brief), years, 0), 'money', {
+    origin: 'estimated',
+    formula: 'C + n\\,K + \\sum R - S',
+    from: {
+      C: first,
+      n: quantity(years * YEAR, 'span', {
+        origin: brief.given.money.years ? 'given' : 'estimated',
+        source: brief.given.money.years ? 'typed in this job' : 'usual span',
+      }),
+      K: yearly,
+      ...laterFrom(brief),
     },
-  );
+    source: 'definition',
+    note: 'Without interest and without rising prices.',
+  });
 }
 
 /** What is replaced on the way, how often, and what is left at the end. */
@@ -104,7 +99,7 @@ function checkLives({ brief, pick }: MoneyOn, flag: Flag): void {
   if (!pick.chosenDrive || years <= driveLife.value || (replacement && replacedAfter)) return;
   flag(
     'money.life',
-    `${formatNumber(years, 3)} years are counted and a drive lives about ${driveLife.text}: one that replaces it is not counted.`,
+    say`${figures(years, 3)} years are counted and a drive lives about ${driveLife}: one that replaces it is not counted.`,
   );
 }
 
@@ -114,7 +109,6 @@ function discounted(
   yearly: Value,
   { brief }: MoneyOn,
 ): Pick<MoneyValues, 'discountedCost' | 'annualCost'> {
-  const { school } = brief.job;
   const horizon = horizonOf(brief);
   const from = {
     C: first,
@@ -124,7 +118,7 @@ function discounted(
     ...laterFrom(brief),
   };
   const later = laterCosts(laterOf(brief), horizon.years, horizon.discount);
-  const discountedCost = quantity(first.value + yearly.value * growingAnnuity(horizon) + later, 'money', school, {
+  const discountedCost = quantity(first.value + yearly.value * growingAnnuity(horizon) + later, 'money', {
     origin: 'estimated',
     formula:
       'C + K\\,\\dfrac{1 - \\left(\\frac{1+e}{1+r}\\right)^n}{r - e} + \\sum\\dfrac{R}{(1+r)^t} - \\dfrac{S}{(1+r)^n}',
@@ -134,7 +128,7 @@ function discounted(
   });
   return {
     discountedCost,
-    annualCost: quantity(discountedCost.value / annuity(horizon.discount, horizon.years), 'money', school, {
+    annualCost: quantity(discountedCost.value / annuity(horizon.discount, horizon.years), 'money', {
       origin: 'estimated',
       formula: 'C_0 \\,/\\, \\dfrac{1 - (1+r)^{-n}}{r}',
       from: { C_0: discountedCost, r: brief.practice.discountRate },
@@ -150,7 +144,7 @@ function carbonOf({ brief, profile }: MoneyOn): Pick<MoneyValues, 'carbon'> {
   if (!carbonFactor || !energy) return {};
   const source = brief.job.money.carbonSource?.trim();
   return {
-    carbon: quantity((energy.value / KWH) * carbonFactor.value, 'count', brief.job.school, {
+    carbon: quantity((energy.value / KWH) * carbonFactor.value, 'count', {
       origin: 'estimated',
       formula: 'E\\,c_{CO_2}',
       from: { E: energy, 'c_{CO_2}': carbonFactor },
@@ -165,7 +159,7 @@ function checkPays(saving: Value | undefined, { brief: { job }, starting }: Mone
   if (starting.method !== 'drive' || !saving || saving.value > 0 || job.starting.speedControl === 'yes') return;
   flag(
     'money.never-pays',
-    `The drive never pays for itself: it costs ${formatNumber(-saving.value)} ${job.currency} more in energy every year.`,
+    say`The drive never pays for itself: it costs ${figures(-saving.value)} ${job.currency} more in energy every year.`,
   );
 }
 
@@ -181,24 +175,24 @@ function checkTurns(
   const pays = (saved: number, spent: number): boolean =>
     netPresentValue({ capital: extra.value * spent, saving: saving.value * saved }, horizon) > 0;
   const now = pays(1, 1);
-  const percent = (share: number): string => `${formatNumber(share * 100, 2)} %`;
+  const percent = (share: number): Text => say`${figures(share * 100, 2)} %`;
   const { hours, energyPrice, capital } = UNSURE;
-  const ends: readonly (readonly [saved: number, spent: number, how: string])[] = now
+  const ends: readonly (readonly [saved: number, spent: number, how: Text])[] = now
     ? [
-        [1 - hours.less, 1, `${percent(hours.less)} fewer hours`],
-        [1 - energyPrice.less, 1, `energy ${percent(energyPrice.less)} cheaper`],
-        [1, 1 + capital.more, `a price ${percent(capital.more)} higher`],
+        [1 - hours.less, 1, say`${percent(hours.less)} fewer hours`],
+        [1 - energyPrice.less, 1, say`energy ${percent(energyPrice.less)} cheaper`],
+        [1, 1 + capital.more, say`a price ${percent(capital.more)} higher`],
       ]
     : [
-        [1 + hours.more, 1, `${percent(hours.more)} more hours`],
-        [1 + energyPrice.more, 1, `energy ${percent(energyPrice.more)} dearer`],
-        [1, 1 - capital.less, `a price ${percent(capital.less)} lower`],
+        [1 + hours.more, 1, say`${percent(hours.more)} more hours`],
+        [1 + energyPrice.more, 1, say`energy ${percent(energyPrice.more)} dearer`],
+        [1, 1 - capital.less, say`a price ${percent(capital.less)} lower`],
       ];
   const turns = ends.filter(([saved, spent]) => pays(saved, spent) !== now).map(([, , how]) => how);
   if (turns.length > 0)
     flag(
       'money.may-turn',
-      `The drive ${now ? 'pays' : 'does not pay'} over ${formatNumber(horizon.years, 3)} years; ${turns.join(' or ')} alone would turn that.`,
+      say`The drive ${now ? 'pays' : 'does not pay'} over ${figures(horizon.years, 3)} years; ${series(turns, ' or ')} alone would turn that.`,
     );
 }
 
@@ -217,7 +211,7 @@ function checkDemand(
   if (demandSpeedControlled.value < HARDLY_LESS * demandThrottled.value) return;
   flag(
     'money.demand-undone',
-    `A drive would save ${saved.text} of the energy and hardly any of the demand: hours at or near full flow set it in every month.`,
+    say`A drive would save ${saved} of the energy and hardly any of the demand: hours at or near full flow set it in every month.`,
   );
 }
 
@@ -234,7 +228,7 @@ function checkCurrency({ brief: { job }, catalogue, pick }: MoneyOn, flag: Flag)
   );
 }
 
-function summaryOf({ payback, yearlyCost }: MoneyValues, { brief, starting }: MoneyOn): string {
-  if (payback && starting.method === 'drive') return `Pays back in ${payback.text}`;
-  return yearlyCost ? `${yearlyCost.text} ${brief.job.currency} a year` : '';
+function summaryOf({ payback, yearlyCost }: MoneyValues, { brief, starting }: MoneyOn): Text {
+  if (payback && starting.method === 'drive') return say`Pays back in ${payback}`;
+  return yearlyCost ? say`${yearlyCost} ${brief.job.currency} a year` : '';
 }

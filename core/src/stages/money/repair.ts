@@ -1,5 +1,5 @@
+import { figures, say, series, type Text } from '../../ground/text.ts';
 import { HOUR, YEAR } from '../../ground/constants.ts';
-import { formatNumber } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 import { takenOnLine, type LosingMotor } from '../../motor/at-part-load.ts';
 import { classMet } from '../../motor/efficiency-class.ts';
@@ -33,7 +33,7 @@ export function repairOrReplace(on: MoneyOn, rate: number, price: Value, flag: F
   if (share > practice.repairShare.value)
     flag(
       'money.repair-dear',
-      `The repair costs ${formatNumber(share * 100, 2)} % of ${fresh.item.name}; above ${practice.repairShare.text} a standard motor is replaced.`,
+      say`The repair costs ${figures(share * 100, 2)} % of ${fresh.item.name}; above ${practice.repairShare} a standard motor is replaced.`,
     );
   if (job.place.hazardous === 'yes')
     flag('money.repair-hazardous', 'In a hazardous area only a shop certified for it may mend the motor.');
@@ -41,7 +41,7 @@ export function repairOrReplace(on: MoneyOn, rate: number, price: Value, flag: F
   const worth = worthOf(cost - repairPrice.value, saved?.value, on, price);
   const hours = on.profile.values.hours?.value ?? 0;
   const replace = [
-    ...(share > practice.repairShare.value ? [`the repair costs ${formatNumber(share * 100, 2)} % of a new one`] : []),
+    ...(share > practice.repairShare.value ? [say`the repair costs ${figures(share * 100, 2)} % of a new one`] : []),
     ...(old.power < SMALL && !job.money.specialMotor ? ['it is small and of a standard frame'] : []),
     ...(hours > LONG_HOURS && isBelowToday(old, on)
       ? ['it is below today’s class and runs more than 4000 h a year']
@@ -53,7 +53,7 @@ export function repairOrReplace(on: MoneyOn, rate: number, price: Value, flag: F
   const soon = repairDays && repairDays.value < fresh.item.leadDays * 24 * HOUR;
   const mend = [
     ...(job.money.specialMotor ? ['its frame or shaft is special'] : []),
-    ...(soon ? [`it is back in ${repairDays.text}, a new one here in ${fresh.item.leadDays} days`] : []),
+    ...(soon ? [say`it is back in ${repairDays}, a new one here in ${fresh.item.leadDays} days`] : []),
   ];
   return {
     ...(saved ? { repairSaving: saved } : {}),
@@ -77,11 +77,11 @@ const isBelowToday = ({ power, poles, frequency, efficiency }: Motor, { brief }:
   return met !== 'premium' && met !== 'IE3' && met !== 'IE4';
 };
 
-function verdict(replace: readonly string[], mend: readonly string[], worth: Value | undefined): string {
+function verdict(replace: readonly Text[], mend: readonly Text[], worth: Value | undefined): Text {
   if (replace.length > 0 && mend.length > 0)
-    return `Open: for a new one, ${replace.join(', ')}; for a repair, ${mend.join(', ')}`;
-  if (replace.length > 0) return `Replace: ${replace.join(', ')}`;
-  if (mend.length > 0) return `Repair: ${mend.join(', ')}`;
+    return say`Open: for a new one, ${series(replace, ', ')}; for a repair, ${series(mend, ', ')}`;
+  if (replace.length > 0) return say`Replace: ${series(replace, ', ')}`;
+  if (mend.length > 0) return say`Repair: ${series(mend, ', ')}`;
   if (!worth) return 'Open: neither rule nor number decides';
   return worth.value > 0
     ? 'Replace: the new motor is worth more than it costs over the repair'
@@ -100,7 +100,7 @@ function savedEnergy(old: Motor, fresh: Motor, { brief, profile }: MoneyOn): Val
     if (shaft <= 0) return sum;
     return sum + hours * (takenOnLine(repaired, shaft).input - takenOnLine(other, shaft).input);
   }, 0);
-  return quantity(saved, 'energy', brief.job.school, {
+  return quantity(saved, 'energy', {
     origin: 'estimated',
     formula: '\\sum_i t_i\\,(P_{in,repaired} - P_{in,new})',
     from: { t: profile.values.hours },
@@ -124,20 +124,19 @@ function worthOf(
 ): Pick<Repair, 'repairWorth' | 'repairEven'> | undefined {
   const hours = profile.values.hours;
   if (saved === undefined || !hours) return undefined;
-  const { school } = brief.job;
   const factor = growingAnnuity(horizonOf(brief));
   const present = saved * price.value * factor;
   const how = { origin: 'estimated' as const, from: { c: price, t: hours, r: brief.practice.discountRate } };
   const even = present > 0 && extra > 0 ? (hours.value * extra) / present : undefined;
   return {
-    repairWorth: quantity(present - extra, 'money', school, {
+    repairWorth: quantity(present - extra, 'money', {
       ...how,
       formula: '\\Delta E\\,c\\,a - (N - R)',
       source: 'Net present value of the new motor against the repair',
     }),
     ...(even !== undefined && even <= YEAR
       ? {
-          repairEven: quantity(even, 'time', school, {
+          repairEven: quantity(even, 'time', {
             ...how,
             formula: 't\\,\\dfrac{N - R}{\\Delta E\\,c\\,a}',
             source: 'definition',

@@ -1,4 +1,3 @@
-import type { School } from '../../ground/quantity/units.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import type { OptionRow, ProfilePoint } from '../profile/profile-result.ts';
 import type { OptionBrief } from '../stage.ts';
@@ -22,7 +21,6 @@ type Taken = Pick<OptionRow, 'mean' | 'peak' | 'apparent'>;
 /** Energy and demand of a year, as it runs today, with speed control and in this option. */
 export function runningCosts(on: MoneyOn, energyPrice: Value): Running {
   const { brief, profile } = on;
-  const { school } = brief.job;
   const { energyThrottled, energySpeedControlled, energy } = profile.values;
   const today = profile.points.map(({ throttled = 0, throttledPeak = 0, throttledApparent = 0 }): Taken => ({
     mean: throttled,
@@ -43,7 +41,7 @@ export function runningCosts(on: MoneyOn, energyPrice: Value): Running {
   const saving =
     throttled &&
     controlled &&
-    quantity(throttled.cost.value - controlled.cost.value, 'money', school, {
+    quantity(throttled.cost.value - controlled.cost.value, 'money', {
       origin: 'estimated',
       formula: 'K_1 - K_2',
       from: { K_1: throttled.cost, K_2: controlled.cost },
@@ -55,7 +53,7 @@ export function runningCosts(on: MoneyOn, energyPrice: Value): Running {
     ...(saving ? { yearlySaving: saving } : {}),
     ...(throttled?.demand ? { demandThrottled: throttled.demand } : {}),
     ...(controlled?.demand ? { demandSpeedControlled: controlled.demand } : {}),
-    ...(own ? { yearlyCost: upkeep ? withUpkeep(own.cost, upkeep, school) : own.cost } : {}),
+    ...(own ? { yearlyCost: upkeep ? withUpkeep(own.cost, upkeep) : own.cost } : {}),
   };
 }
 
@@ -68,7 +66,7 @@ function costOfYear(used: Value, rows: readonly Taken[], on: MoneyOn, energyPric
   const { brief, profile } = on;
   const price = priceOver(rows, on, energyPrice);
   const demand = demandOf(profile.points, rows, brief);
-  const cost = quantity(used.value * price.value + (demand?.value ?? 0), 'money', brief.job.school, {
+  const cost = quantity(used.value * price.value + (demand?.value ?? 0), 'money', {
     origin: 'estimated',
     formula: demand ? 'K = E\\,c + K_d' : 'K = E\\,c',
     from: { E: used, c: price, K_d: demand },
@@ -93,15 +91,15 @@ function priceOver(rows: readonly Taken[], { brief, profile }: MoneyOn, general:
     cost += mean * point.hours * priceAt(point, brief, general.value);
   }
   if (energy <= 0) return general;
-  return quantity(cost / energy, 'energyPrice', brief.job.school, {
+  return quantity(cost / energy, 'energyPrice', {
     formula: '\\dfrac{\\sum_i E_i\\,c_i}{\\sum_i E_i}',
     from: { c: general },
     source: 'shifts and tariff of this job, by the clock',
   });
 }
 
-const withUpkeep = (energy: Value, upkeep: Value, school: School): Value =>
-  quantity(energy.value + upkeep.value, 'money', school, {
+const withUpkeep = (energy: Value, upkeep: Value): Value =>
+  quantity(energy.value + upkeep.value, 'money', {
     origin: 'estimated',
     formula: 'K_E + K_u',
     from: { K_E: energy, K_u: upkeep },

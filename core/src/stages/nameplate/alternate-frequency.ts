@@ -1,5 +1,4 @@
-import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
-import type { School } from '../../ground/quantity/units.ts';
+import { amount, figures, say, type Text, series } from '../../ground/text.ts';
 import { PRACTICE, wording, type Value } from '../../ground/value.ts';
 
 interface Rated {
@@ -20,7 +19,7 @@ const systems: Readonly<Record<50 | 60, readonly number[]>> = {
  * What the motor would be at the other line frequency: V/f kept, torque kept, so power goes with frequency and the slip
  * speed stays. Says which of the usual voltages there keep the flux and which over-flux it.
  */
-export function atOtherFrequency(rated: Rated, school: School): Value<string> | undefined {
+export function atOtherFrequency(rated: Rated): Value<Text> | undefined {
   const f = rated.frequency.value;
   const other = Math.abs(f - 60) < 1 ? 50 : Math.abs(f - 50) < 1 ? 60 : undefined;
   if (other === undefined) return undefined;
@@ -32,11 +31,11 @@ export function atOtherFrequency(rated: Rated, school: School): Value<string> | 
   const safe = systems[other].filter((system) => Math.abs(flux(system) - 1) <= 0.05);
   const over = systems[other].filter((system) => flux(system) > 1.05 && flux(system) <= 1.15);
   const text = [
-    `at ${other} Hz: ${formatNumber(volts)} V, ${formatQuantity(rated.power.value * k, 'power', school)}, ${formatQuantity(speed, 'speed', school)}`,
+    say`at ${other} Hz: ${figures(volts)} V, ${amount(rated.power.value * k, 'power')}, ${amount(speed, 'speed')}`,
     safe.length > 0 ? `safe on ${safe.join(', ')} V` : 'no usual voltage there keeps the flux',
     over.length > 0 ? `over-fluxed on ${over.join(', ')} V` : '',
   ];
-  return wording(text.filter(Boolean).join('; '), {
+  return wording(series(text, '; '), {
     origin: 'estimated',
     formula: "V' = V\\,\\dfrac{f'}{f},\\quad P' = P\\,\\dfrac{f'}{f},\\quad n' = n_s' - (n_s - n)",
     from: { V: rated.voltage, P: rated.power, n: rated.speed, f: rated.frequency },

@@ -29,7 +29,7 @@ export function completeBalance({
     };
   }
   const [blank, ...rest] = blanks();
-  if (blank && rest.length === 0 && voltage) known[blank] = solveMissing(voltage, present(known), blank, school);
+  if (blank && rest.length === 0 && voltage) known[blank] = solveMissing(voltage, present(known), blank);
   return present(known);
 }
 

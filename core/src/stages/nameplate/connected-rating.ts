@@ -1,3 +1,4 @@
+import { say } from '../../ground/text.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import type { Job } from '../../job/job.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
@@ -84,7 +85,7 @@ export function connectedRating(given: Inputs['given'], job: Pick<Job, 'school' 
   if (frequencies.length === 0) doubts.push('frequency assumed');
   const frequency =
     frequencies[at] ??
-    quantity(wanted ?? (school === 'NEMA' ? 60 : 50), 'frequency', school, { origin: 'estimated', source: PRACTICE });
+    quantity(wanted ?? (school === 'NEMA' ? 60 : 50), 'frequency', { origin: 'estimated', source: PRACTICE });
 
   const { voltages: groups, currents } = apart(plate.voltages ?? [], plate.currents ?? []);
   const target = connectedVoltage(given);
@@ -138,7 +139,7 @@ export function connectedRating(given: Inputs['given'], job: Pick<Job, 'school' 
     ...(plate.serviceFactor ? { serviceFactor: plate.serviceFactor } : {}),
     ...(top && topCurrent ? { winding: { voltage: top, current: topCurrent } } : {}),
   };
-  return atSameFlux(own, given, school);
+  return atSameFlux(own, given);
 
   function twoSpeeds(): ConnectedRating['speeds'] {
     const all = plate.speed?.flat() ?? [];
@@ -167,7 +168,7 @@ const SAME_FLUX = 0.05;
  * A rating on another frequency, where the system keeps its volts per hertz: torque and current stay, power and field go
  * with frequency, the slip speed stays. As it was where flux would not stay within 5 %, or where a speed is missing.
  */
-function atSameFlux(rating: ConnectedRating, { supply }: Inputs['given'], school: Job['school']): ConnectedRating {
+function atSameFlux(rating: ConnectedRating, { supply }: Inputs['given']): ConnectedRating {
   const { voltage, frequency, speed, power } = rating;
   if (!voltage || !speed || !supply.voltage || !supply.frequency || frequency.origin !== 'given') return rating;
   const k = supply.frequency.value / frequency.value;
@@ -183,10 +184,10 @@ function atSameFlux(rating: ConnectedRating, { supply }: Inputs['given'], school
   const how = {
     origin: 'estimated' as const,
     source: `constant volts per hertz and torque; 5 % flux taken as safe: ${PRACTICE}`,
-    note: `The plate’s ${voltage.text} ${frequency.text} rating moved to ${supply.frequency.text}.`,
+    note: say`The plate’s ${voltage} ${frequency} rating moved to ${supply.frequency}.`,
   };
   const moved = (value: Value, dimension: 'voltage' | 'power', symbol: string): Value =>
-    quantity(value.value * k, dimension, school, {
+    quantity(value.value * k, dimension, {
       ...how,
       formula: `${symbol}' = ${symbol}\\,\\dfrac{f'}{f}`,
       from: { [symbol]: value, "f'": supply.frequency, f: frequency },
@@ -197,7 +198,7 @@ function atSameFlux(rating: ConnectedRating, { supply }: Inputs['given'], school
     frequency: supply.frequency,
     voltage: moved(voltage, 'voltage', 'V'),
     ...(power ? { power: moved(power, 'power', 'P') } : {}),
-    speed: quantity(field(supply.frequency.value) - (field(frequency.value) - speed.value), 'speed', school, {
+    speed: quantity(field(supply.frequency.value) - (field(frequency.value) - speed.value), 'speed', {
       ...how,
       formula: "n' = n_s' - (n_s - n)",
       from: { n: speed, "f'": supply.frequency, f: frequency },

@@ -1,6 +1,6 @@
+import { figures, say, textOf } from '../../ground/text.ts';
 import type { EfficiencyClass } from '../../motor/efficiency-class.ts';
 import { classEfficiency, classesOf } from '../../motor/efficiency-class.ts';
-import { formatNumber } from '../../ground/quantity/format.ts';
 import { type Value } from '../../ground/value.ts';
 import { leastClass } from './class-in-year.ts';
 import { KNOWN_YEAR, type Decoding } from './decoding.ts';
@@ -25,7 +25,7 @@ export function readClass(
     const less = 1 - (1 / limit.value - 1) / (1 / efficiency.value - 1);
     flag(
       'nameplate.class-below-today',
-      `A new motor of this size must reach ${today.least}, ${limit.text}: ${formatNumber(less * 100, 2)} % less loss than this one, and often a little faster.`,
+      say`A new motor of this size must reach ${today.least}, ${limit}: ${figures(less * 100, 2)} % less loss than this one, and often a little faster.`,
       { basis: `${today.law} (recalled from memory)` },
     );
   }
@@ -56,7 +56,7 @@ function checkPrintedClass(
     return;
   flag(
     'nameplate.class-disagrees',
-    `The plate prints ${name} but ${printed ? efficiency.text : `its figures make an efficiency of ${efficiency.text}`}; ${name} asks ${limit.text} of this size and speed.`,
-    { basis: `${limit.working.source} (recalled from memory)` },
+    say`The plate prints ${name} but ${printed ? textOf(efficiency) : say`its figures make an efficiency of ${efficiency}`}; ${name} asks ${limit} of this size and speed.`,
+    { basis: say`${limit.working.source} (recalled from memory)` },
   );
 }

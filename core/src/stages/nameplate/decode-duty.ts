@@ -1,3 +1,4 @@
+import { say } from '../../ground/text.ts';
 import { decodeDuty, isExplosionProtected } from './enclosure.ts';
 import type { Decoding } from './decoding.ts';
 
@@ -15,7 +16,7 @@ export function readServiceFactor({ given, job, flag }: Pick<Decoding, 'given' |
   if (!factor || factor.value <= 1 || job.situation.kind !== 'drive') return;
   flag(
     'nameplate.service-factor',
-    `The service factor ${factor.text} is spent by the extra heat of a drive: the motor is held to 1.0 on it.`,
+    say`The service factor ${factor} is spent by the extra heat of a drive: the motor is held to 1.0 on it.`,
   );
 }
 

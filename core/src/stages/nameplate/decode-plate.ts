@@ -1,3 +1,4 @@
+import { say, type Text } from '../../ground/text.ts';
 import type { Decoded, DecodedValues, Decoding, PlateFacts } from './decoding.ts';
 import { checkExplosionProtection, readServiceFactor, readDuty } from './decode-duty.ts';
 import { readZone, readConnection, readInverter } from './decode-winding.ts';
@@ -23,11 +24,11 @@ export function decodePlate({ job, given }: Brief, facts: PlateFacts, flag: Flag
   const plate = job.nameplate;
   const { school } = job;
   const { power, poles, open } = facts;
-  const values: Decoded = designValues(plate.designLetter, power?.value, poles?.value, school);
+  const values: Decoded = designValues(plate.designLetter, power?.value, poles?.value);
   const design = plate.designLetter?.trim();
   if (design && !values.designMeaning)
     flag('nameplate.design-unknown', `“${design.slice(0, 20)}” is no design of a standard motor.`);
-  const said = (text: string, source: string): Value<string> => wording(text, { origin: 'recalled', source });
+  const said = (text: Text, source: Text): Value<Text> => wording(text, { origin: 'recalled', source });
   const decoding: Decoding = { plate, job, given, facts, values, said, school, flag, year: yearOf(plate.year) };
   const usual = power && poles && standardFrame(power.value, poles.value, open, school);
   if (usual) values.standardFrame = said(usual, school === 'NEMA' ? 'MG 1 Part 13' : 'EN 50347');
@@ -57,8 +58,8 @@ function readEnclosure({ plate, values, said }: Decoding): void {
 }
 
 /** Class and rise, and how hot the hottest spot gets here. */
-function readInsulation({ plate, given, values, school, flag }: Decoding): void {
-  const winding = insulation(plate.thermalClass, plate.rise, given.place.ambient ?? given.nameplate.ambient, school);
+function readInsulation({ plate, given, values, flag }: Decoding): void {
+  const winding = insulation(plate.thermalClass, plate.rise, given.place.ambient ?? given.nameplate.ambient);
   if (!winding) {
     const letter = plate.thermalClass?.trim();
     if (letter) flag('nameplate.thermal-class-unknown', `“${letter.slice(0, 20)}” is no class of insulation.`);
@@ -71,14 +72,14 @@ function readInsulation({ plate, given, values, school, flag }: Decoding): void 
   if (winding.hotSpot.origin === 'derived' && winding.hotSpot.value > winding.limit.value + 0.5)
     flag(
       'nameplate.hot-spot',
-      `At full load the hot spot would reach ${winding.hotSpot.text}, above the ${winding.limit.text} of the class: its life falls to about ${winding.life.text}.`,
+      say`At full load the hot spot would reach ${winding.hotSpot}, above the ${winding.limit} of the class: its life falls to about ${winding.life}.`,
     );
 }
 
 /** What the motor is at the other of 50 and 60 Hz. */
-function readOtherFrequency({ facts, values, school }: Decoding): void {
+function readOtherFrequency({ facts, values }: Decoding): void {
   const { power, voltage, frequency, speed, poles } = facts;
   if (!power || !voltage || !speed || !poles) return;
-  const other = atOtherFrequency({ power, voltage, frequency, speed, poles }, school);
+  const other = atOtherFrequency({ power, voltage, frequency, speed, poles });
   if (other) values.otherFrequency = other;
 }

@@ -1,4 +1,4 @@
-import { formatNumber } from '../../ground/quantity/format.ts';
+import { figures, say } from '../../ground/text.ts';
 import { voltageZones, windingWithstand } from '../../ground/tables/index.ts';
 import { PRACTICE, wording } from '../../ground/value.ts';
 import { connectionAt } from './connection.ts';
@@ -14,10 +14,10 @@ export function readZone({ given, facts, values, said }: Pick<Decoding, 'given' 
   const zone = voltageZones.rows.find(
     (row) => Math.abs(off) <= (voltageZones.number(row, 'voltage') ?? 0) / 100 + 1e-9,
   );
-  const percent = `${off < 0 ? '−' : '+'}${formatNumber(Math.abs(off) * 100, 2)} %`;
+  const percent = say`${off < 0 ? '−' : '+'}${figures(Math.abs(off) * 100, 2)} %`;
   const words = { A: 'may run there for good', B: 'must run, not for good' }[String(zone?.['zone'])];
   values.voltageZone = said(
-    zone && words ? `zone ${String(zone['zone'])}, ${percent}: ${words}` : `outside both zones, ${percent}`,
+    zone && words ? say`zone ${String(zone['zone'])}, ${percent}: ${words}` : say`outside both zones, ${percent}`,
     `${voltageZones.source}; ±10 % by MG 1 12.44`,
   );
 }

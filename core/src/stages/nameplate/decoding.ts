@@ -5,6 +5,7 @@ import type { Brief } from '../stage.ts';
 import type { Flag } from './findings.ts';
 import type { DesignValues } from './design-letter.ts';
 import type { NameplateValues } from './values.ts';
+import type { Text } from '../../ground/text.ts';
 
 /** The year up to which laws and plate habits are known to this engine; the core has no clock. */
 export const KNOWN_YEAR = 2026;
@@ -52,7 +53,7 @@ export interface Decoding {
   readonly given: Brief['given'];
   readonly facts: PlateFacts;
   readonly values: Decoded;
-  readonly said: (text: string, source: string) => Value<string>;
+  readonly said: (text: Text, source: Text) => Value<Text>;
   readonly year: number | undefined;
   readonly school: School;
 }

@@ -1,6 +1,5 @@
 import type { NameplateValues } from './values.ts';
 import { standardHorsepower } from '../../motor/standard-power.ts';
-import type { School } from '../../ground/quantity/units.ts';
 import {
   breakdownTorque,
   designCBreakdownTorque,
@@ -52,7 +51,6 @@ export function designValues(
   letter: string | undefined,
   power: number | undefined,
   poles: number | undefined,
-  school: School,
 ): DesignValues {
   const design = letter?.trim().toUpperCase() ?? '';
   const words = nema[design] ?? iec[design];
@@ -64,16 +62,16 @@ export function designValues(
   if (design in iec)
     return {
       designMeaning,
-      ...(power === undefined || poles === undefined ? {} : iecTorques(design, power, poles, school)),
+      ...(power === undefined || poles === undefined ? {} : iecTorques(design, power, poles)),
     };
   const hp = power === undefined ? undefined : standardHorsepower(power);
   if (hp === undefined || poles === undefined) return { designMeaning };
   const share = (table: Table | undefined): Value | undefined =>
-    table && cellValue(table, table.row(hp), `rpm${7200 / poles}`, { dimension: 'fraction', school, factor: 0.01 });
+    table && cellValue(table, table.row(hp), `rpm${7200 / poles}`, { dimension: 'fraction', factor: 0.01 });
   const [locked, pullUp, breakdown] = (tables[design] ?? []).map(share);
   const fromD =
     design === 'D' && hp <= 150 && [4, 6, 8].includes(poles)
-      ? cellValue(designD, designD.rows[0], 'locked_rotor_torque', { dimension: 'fraction', school, factor: 0.01 })
+      ? cellValue(designD, designD.rows[0], 'locked_rotor_torque', { dimension: 'fraction', factor: 0.01 })
       : undefined;
   const lockedRotorTorqueMin = locked ?? fromD;
   return {
@@ -90,14 +88,14 @@ const HIGH = { factor: 1.5, lockedRotor: 2, pullUp: 1.4, breakdown: 1.9 };
 const IN_STAR = 0.25;
 
 /** Least torques of the IEC designs, of rated, from the table of design N and the rules that lead to the others. */
-function iecTorques(design: string, power: number, poles: number, school: School): DesignValues {
+function iecTorques(design: string, power: number, poles: number): DesignValues {
   const row = designNTorques.rows.find((each) => power <= Number(each['kw_to']) * 1000 * 1.001);
   const high = design.startsWith('H');
   const star = design.endsWith('Y') ? IN_STAR : 1;
   const least = (name: string, floor: number, factor: number, share: number): Value | undefined => {
-    const own = cellValue(designNTorques, row, `p${poles}_${name}`, { dimension: 'fraction', school });
+    const own = cellValue(designNTorques, row, `p${poles}_${name}`, { dimension: 'fraction' });
     if (!own || (!high && share === 1)) return own;
-    return quantity((high ? Math.max(own.value * factor, floor) : own.value) * share, 'fraction', school, {
+    return quantity((high ? Math.max(own.value * factor, floor) : own.value) * share, 'fraction', {
       origin: 'recalled',
       formula: `${share === 1 ? '' : `${share}\\cdot`}${high ? `\\max(${factor}\\,t_N,\\ ${floor})` : 't_N'}`,
       from: { t_N: own },

@@ -8,6 +8,7 @@ import {
 } from '../../ground/tables/index.ts';
 import { standardHorsepower } from '../../motor/standard-power.ts';
 import { quantity, wording, type Value } from '../../ground/value.ts';
+import type { Text } from '../../ground/text.ts';
 
 export interface Frame {
   readonly shaftHeight: Value;
@@ -15,7 +16,7 @@ export interface Frame {
   readonly numbers: readonly string[];
   readonly suffix: string;
   readonly family: School;
-  readonly suffixMeaning?: Value<string>;
+  readonly suffixMeaning?: Value<Text>;
 }
 
 const NEMA_SOURCE = 'NEMA MG 1 4.2 (recalled from memory)';
@@ -56,7 +57,7 @@ export function decodeFrame(text: string, school: School): Frame | undefined {
   const { code, numbers, suffix, family, height } = frame;
   const meaning = suffixMeaning(suffix, family);
   return {
-    shaftHeight: quantity(height, 'length', family, {
+    shaftHeight: quantity(height, 'length', {
       formula:
         family === 'IEC'
           ? 'H = \\text{frame number}'
@@ -82,7 +83,7 @@ function familyOf(number: string, suffix: string, school: School): School {
   return iecNumbers.has(number) && (IEC_ONLY.test(suffix) || school === 'IEC') ? 'IEC' : 'NEMA';
 }
 
-function suffixMeaning(suffix: string, family: School): Value<string> | undefined {
+function suffixMeaning(suffix: string, family: School): Value<Text> | undefined {
   if (suffix === '') return undefined;
   if (family === 'IEC') {
     const length = { S: 'short', M: 'medium', L: 'long' }[suffix[0] ?? ''];
@@ -113,8 +114,11 @@ export function standardFrame(power: number, poles: number, open: boolean, schoo
 }
 
 /** Whether feet and shaft height are the same: the numbers agree. A double-drilled base fits either of its two. */
-export const sameFeet = (a: Frame, b: Frame): boolean =>
+/** What tells of a frame where it stands. */
+export type FrameSize = Pick<Frame, 'family' | 'numbers' | 'suffix'>;
+
+export const sameFeet = (a: FrameSize, b: FrameSize): boolean =>
   a.family === b.family && a.numbers.some((number) => b.numbers.includes(number));
 
 /** A NEMA TS or US shaft: short, for a coupling only (MG 1 4.4.1, recalled from memory). */
-export const shortShaft = (frame: Frame): boolean => frame.suffix.includes('S') && frame.family === 'NEMA';
+export const shortShaft = (frame: FrameSize): boolean => frame.suffix.includes('S') && frame.family === 'NEMA';

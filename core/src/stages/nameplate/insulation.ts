@@ -1,5 +1,4 @@
 import { KELVIN } from '../../ground/constants.ts';
-import type { School } from '../../ground/quantity/units.ts';
 import { thermalClasses } from '../../ground/tables/index.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 
@@ -26,7 +25,6 @@ export function insulation(
   letter: string | undefined,
   rise: string | undefined,
   ambient: Value | undefined,
-  school: School,
 ): Insulation | undefined {
   const row = thermalClasses.rows.find(
     (each) => each['letter'] === letter?.trim().toUpperCase() || String(each['class']) === letter?.trim(),
@@ -36,21 +34,21 @@ export function insulation(
   const top = thermalClasses.number(row, 'class');
   if (!row || full === undefined || allowance === undefined || top === undefined) return undefined;
   const typed = riseOf(rise);
-  const warm = ambient ?? quantity(40 + KELVIN, 'temperature', school, { origin: 'estimated', source: PRACTICE });
+  const warm = ambient ?? quantity(40 + KELVIN, 'temperature', { origin: 'estimated', source: PRACTICE });
   const spot = warm.value + (typed ?? full) + allowance;
-  const limit = quantity(top + KELVIN, 'temperature', school, {
+  const limit = quantity(top + KELVIN, 'temperature', {
     origin: 'recalled',
     source: thermalClasses.source,
     note: `Thermal class ${String(row['letter'])}`,
   });
-  const hotSpot = quantity(spot, 'temperature', school, {
+  const hotSpot = quantity(spot, 'temperature', {
     origin: typed === undefined ? 'estimated' : 'derived',
     formula: `\\vartheta = \\vartheta_{amb} + ${typed ?? full}\\,\\mathrm{K} + ${allowance}\\,\\mathrm{K}`,
     from: { '\\vartheta_{amb}': warm },
     source: thermalClasses.source,
     note: typed === undefined ? 'The rise is not on the plate; the full rise of its class stands in.' : undefined,
   });
-  const life = quantity(20_000 * 3600 * 2 ** ((limit.value - spot) / 10), 'time', school, {
+  const life = quantity(20_000 * 3600 * 2 ** ((limit.value - spot) / 10), 'time', {
     origin: 'estimated',
     formula: 'L = 20\\,000\\,\\mathrm{h}\\cdot 2^{(\\vartheta_{limit} - \\vartheta)/10\\,\\mathrm{K}}',
     from: { '\\vartheta_{limit}': limit, '\\vartheta': hotSpot },

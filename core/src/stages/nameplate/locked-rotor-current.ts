@@ -1,5 +1,4 @@
 import { horsepowerOf } from '../../motor/standard-power.ts';
-import type { School } from '../../ground/quantity/units.ts';
 import { codeLetters } from '../../ground/tables/index.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 
@@ -13,19 +12,14 @@ export interface LockedRotorRange {
  * The printed maxima stand just under the next band, so the band’s upper edge is the next letter’s minimum, as
  * MG 1 10.37.2 prints it (F: 5.0 up to 5.6). Letter V has no upper end. Undefined for an unknown letter.
  */
-export function lockedRotorFromCode(
-  letter: string,
-  power: Value,
-  voltage: Value,
-  school: School,
-): LockedRotorRange | undefined {
+export function lockedRotorFromCode(letter: string, power: Value, voltage: Value): LockedRotorRange | undefined {
   const at = codeLetters.rows.findIndex((row) => row['letter'] === letter.trim().toUpperCase());
   const row = codeLetters.rows[at];
   if (!row) return undefined;
   const current = (kva: number | undefined, name: string): Value | undefined =>
     kva === undefined || kva === 0
       ? undefined
-      : quantity((kva * horsepowerOf(power.value) * 1000) / (Math.sqrt(3) * voltage.value), 'current', school, {
+      : quantity((kva * horsepowerOf(power.value) * 1000) / (Math.sqrt(3) * voltage.value), 'current', {
           formula: `I_{LR} = \\dfrac{k\\,P_{hp}\\cdot 1000}{\\sqrt3\\,V},\\quad k = ${kva}\\ \\mathrm{kVA/hp}`,
           from: { P: power, V: voltage },
           source: codeLetters.source,
@@ -37,9 +31,9 @@ export function lockedRotorFromCode(
 }
 
 /** Locked-rotor current from Ist/In with the +20 % tolerance of IEC 60034-1 (from memory) as the upper end. */
-export function lockedRotorFromRatio(ratio: Value, current: Value, school: School): LockedRotorRange {
+export function lockedRotorFromRatio(ratio: Value, current: Value): LockedRotorRange {
   const at = (factor: number, formula: string): Value =>
-    quantity(ratio.value * current.value * factor, 'current', school, {
+    quantity(ratio.value * current.value * factor, 'current', {
       formula,
       from: { k: ratio, I_n: current },
       source: 'IEC 60034-1, tolerance table (from memory)',
@@ -48,9 +42,9 @@ export function lockedRotorFromRatio(ratio: Value, current: Value, school: Schoo
 }
 
 /** Where neither letter nor ratio is known: 5 to 8 times rated current. */
-export function lockedRotorGuess(current: Value, school: School): LockedRotorRange {
+export function lockedRotorGuess(current: Value): LockedRotorRange {
   const at = (factor: number): Value =>
-    quantity(current.value * factor, 'current', school, {
+    quantity(current.value * factor, 'current', {
       origin: 'estimated',
       formula: `I_{LR} \\approx ${factor}\\,I_n`,
       from: { I_n: current },

@@ -1,3 +1,4 @@
+import { say } from '../../ground/text.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import {
   lockedRotorFromCode,
@@ -11,18 +12,18 @@ import type { PlateKnown } from './plate-known.ts';
 export function lockedRotorRange(
   known: Pick<PlateKnown, 'rating' | 'voltage' | 'current' | 'school' | 'given' | 'plate' | 'power' | 'flag'>,
 ): LockedRotorRange | undefined {
-  const { rating, voltage, current, school } = known;
+  const { rating, voltage, current } = known;
   const range = rangeAt(rating.winding?.voltage ?? voltage, rating.winding?.current ?? current, known);
   if (!range || !rating.winding || !voltage) return range;
   const { voltage: made } = rating.winding;
   const here = (value: Value | undefined): Value | undefined =>
     value &&
-    quantity((value.value * voltage.value) / made.value, 'current', school, {
+    quantity((value.value * voltage.value) / made.value, 'current', {
       origin: value.origin,
       formula: 'I_{LR} = I_{LR,n}\\,\\dfrac{V}{V_n}',
       from: { 'I_{LR,n}': value, V: voltage, V_n: made },
       source: value.working.source,
-      note: `The winding is made for ${made.text}.`,
+      note: say`The winding is made for ${made}.`,
     });
   const [min, max] = [here(range.min), here(range.max)];
   return { ...(min ? { min } : {}), ...(max ? { max } : {}) };
@@ -31,19 +32,19 @@ export function lockedRotorRange(
 function rangeAt(
   volts: Value | undefined,
   amperes: Value | undefined,
-  { given, plate, power, school, flag }: Pick<PlateKnown, 'given' | 'plate' | 'power' | 'school' | 'flag'>,
+  { given, plate, power, flag }: Pick<PlateKnown, 'given' | 'plate' | 'power' | 'school' | 'flag'>,
 ): LockedRotorRange | undefined {
   const typed = given.nameplate;
   if (typed.lockedRotorCurrent && !plate.codeLetter?.trim())
     return { min: typed.lockedRotorCurrent, max: typed.lockedRotorCurrent };
   if (plate.codeLetter?.trim() && power && volts) {
-    const fromCode = lockedRotorFromCode(plate.codeLetter, power, volts, school);
+    const fromCode = lockedRotorFromCode(plate.codeLetter, power, volts);
     if (fromCode) return fromCode;
     flag(
       'nameplate.code-letter',
       `Code letter “${plate.codeLetter.slice(0, 10)}” is not one the standard uses (A–H, J–N, P, R–V).`,
     );
   }
-  if (typed.startingCurrentRatio && amperes) return lockedRotorFromRatio(typed.startingCurrentRatio, amperes, school);
-  return amperes && lockedRotorGuess(amperes, school);
+  if (typed.startingCurrentRatio && amperes) return lockedRotorFromRatio(typed.startingCurrentRatio, amperes);
+  return amperes && lockedRotorGuess(amperes);
 }

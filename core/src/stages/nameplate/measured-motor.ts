@@ -1,10 +1,13 @@
+import type { Text } from '../../ground/text.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import type { Brief } from '../stage.ts';
 
 /** One way of guessing the power of a motor without a plate. */
 export interface Clue {
   readonly from: string;
-  readonly says: string;
+  /** What it tells of. */
+  readonly of: 'frame' | 'poles' | 'power';
+  readonly says: Text;
   readonly confidence: 'good' | 'fair' | 'poor';
 }
 

@@ -1,3 +1,4 @@
+import { textOf, series } from '../../ground/text.ts';
 import type { PlateKnown } from './plate-known.ts';
 import type { Turning } from './poles.ts';
 import { completeBalance } from './complete-balance.ts';
@@ -7,7 +8,6 @@ import { findings as declared } from './findings.ts';
 import type { NameplateValues } from './values.ts';
 import { classMet, guaranteedMinimum } from '../../motor/efficiency-class.ts';
 import { type Motor } from '../../motor/typical.ts';
-import type { School } from '../../ground/quantity/units.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
 import { quantity, wording, type Value } from '../../ground/value.ts';
 import { connectedRating, type ConnectedRating } from './connected-rating.ts';
@@ -85,12 +85,12 @@ export function nameplate(brief: Brief): NameplateResult {
     ...(range?.max ? { lockedRotorCurrentMax: range.max } : {}),
     ...(frame ? { shaftHeight: frame.shaftHeight } : {}),
     ...(frame?.suffixMeaning ? { frameSuffix: frame.suffixMeaning } : {}),
-    ...outlineValues(outline, school),
+    ...outlineValues(outline),
     ...supplyValues(known),
     ...decoded,
     ...recovery.values,
   };
-  const read = [power?.text, speed?.text, current?.text].filter(Boolean).join(' · ');
+  const read = series([textOf(power), textOf(speed), textOf(current)], ' · ');
   return {
     values,
     findings,
@@ -115,18 +115,18 @@ type Rated = Pick<
 
 /** The plate’s own figures completed, and the poles and slip they mean. */
 function turningAndBalance(known: Rated): { readonly balance: Balance; readonly turning: Turning | undefined } {
-  const { given, rating, frequency, school } = known;
+  const { given, rating, frequency } = known;
   const printed = given.nameplate.poles;
-  const rough = rating.speed && poles(frequency, rating.speed, undefined, school)?.poles.value;
+  const rough = rating.speed && poles(frequency, rating.speed, undefined)?.poles.value;
   const balance = completeBalance({ ...known, roughPoles: rough ?? printed?.value });
   const turning = rating.speed
-    ? poles(frequency, rating.speed, balance.efficiency, school)
-    : printed && turningOf(frequency, printed, balance.efficiency, school);
+    ? poles(frequency, rating.speed, balance.efficiency)
+    : printed && turningOf(frequency, printed, balance.efficiency);
   return { balance, turning };
 }
 
 function ratedValues(
-  { power, voltage, frequency, serviceFactor, school }: Rated,
+  { power, voltage, frequency, serviceFactor }: Rated,
   { current, powerFactor, efficiency }: Balance,
   turning: Turning | undefined,
 ): NameplateValues {
@@ -134,7 +134,7 @@ function ratedValues(
   const ratedTorque =
     power &&
     speed &&
-    quantity(power.value / speed.value, 'torque', school, {
+    quantity(power.value / speed.value, 'torque', {
       origin: speed.origin === 'given' ? 'derived' : 'estimated',
       formula: 'T = \\dfrac{P}{\\omega} = \\dfrac{P}{2\\pi n / 60}',
       from: { P: power, n: speed },
@@ -173,12 +173,12 @@ function classValue(
 }
 
 /** What the system’s voltage leaves of the torque. */
-function supplyValues({ given, rating, voltage, school }: Rated): Pick<NameplateValues, 'torqueOnSupply'> {
+function supplyValues({ given, rating, voltage }: Rated): Pick<NameplateValues, 'torqueOnSupply'> {
   const volts = given.supply.voltage;
   const wound = rating.winding?.voltage ?? voltage;
   if (!volts || !wound) return {};
   return {
-    torqueOnSupply: quantity((volts.value / wound.value) ** 2, 'fraction', school, {
+    torqueOnSupply: quantity((volts.value / wound.value) ** 2, 'fraction', {
       formula: 'T/T_n = \\left(\\dfrac{V_{system}}{V_n}\\right)^2',
       from: { 'V_{system}': volts, V_n: wound },
       source: 'T ∝ V²',
@@ -186,10 +186,10 @@ function supplyValues({ given, rating, voltage, school }: Rated): Pick<Nameplate
   };
 }
 
-function outlineValues(outline: Outline | undefined, school: School) {
+function outlineValues(outline: Outline | undefined) {
   if (!outline) return {};
   const length = (metres: number) =>
-    quantity(metres, 'length', school, {
+    quantity(metres, 'length', {
       origin: 'recalled',
       source: outline.source,
       note: outline.notes.join('; ') || undefined,

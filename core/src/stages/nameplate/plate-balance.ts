@@ -1,4 +1,4 @@
-import { formatNumber } from '../../ground/quantity/format.ts';
+import { figures, say, textOf, type Text } from '../../ground/text.ts';
 import { mendsOf, misreadDigit, type Suspect } from './misread-digit.ts';
 import { fits } from './plate-pairs.ts';
 import { mismatch } from './power-balance.ts';
@@ -22,9 +22,9 @@ export function checkBalance({
   const { efficiency: eta, powerFactor: pf } = rating;
   const amperes = rating.current;
   if (powerFactor && powerFactor.value > 1)
-    return void flag('nameplate.power-factor-over-one', impossible('power factor', powerFactor.text));
+    return void flag('nameplate.power-factor-over-one', impossible('power factor', textOf(powerFactor)));
   if (efficiency && efficiency.value > 1)
-    return void flag('nameplate.efficiency-over-one', impossible('efficiency', efficiency.text));
+    return void flag('nameplate.efficiency-over-one', impossible('efficiency', textOf(efficiency)));
   if (!power || !voltage || !amperes || !eta || !pf) return;
   const off = mismatch(power.value, voltage.value, amperes.value, eta.value, pf.value);
   if (Math.abs(off) <= DISAGREES) return;
@@ -52,11 +52,10 @@ export function checkBalance({
     },
   ];
   const likely = misreadDigit(suspects);
-  const size = `${formatNumber(Math.abs(off) * 100, 2)} %`;
+  const size = say`${figures(Math.abs(off) * 100, 2)} %`;
   flag(
     Math.abs(off) > MISREAD ? 'nameplate.misread' : 'nameplate.disagrees',
-    `The plate does not agree with itself: √3·V·I·η·cos φ is ${size} ${off > 0 ? 'above' : 'below'} the power.` +
-      fits(likely),
+    say`The plate does not agree with itself: √3·V·I·η·cos φ is ${size} ${off > 0 ? 'above' : 'below'} the power.${fits(likely)}`,
     likely && {
       clear: `Look at the plate again; correct ${likely.name.toLowerCase()} if it reads ${likely.likely}.`,
       field: likely.field,
@@ -65,5 +64,5 @@ export function checkBalance({
   );
 }
 
-const impossible = (what: string, shown: string): string =>
-  `The plate’s figures would need a ${what} of ${shown}, which cannot be.`;
+const impossible = (what: string, shown: Text): Text =>
+  say`The plate’s figures would need a ${what} of ${shown}, which cannot be.`;

@@ -1,10 +1,10 @@
+import { figures, say } from '../../ground/text.ts';
 import type { CheckedPlate } from './checked-plate.ts';
 import { checkBalance } from './plate-balance.ts';
 import { checkFrame } from './frame-checks.ts';
 import type { Flag } from './findings.ts';
 import type { Brief, Notebook } from '../stage.ts';
 import { maximumLockedRotorCurrent } from '../../motor/typical.ts';
-import { formatNumber } from '../../ground/quantity/format.ts';
 import type { ConnectedRating } from './connected-rating.ts';
 import { type Frame } from './frame.ts';
 import type { LockedRotorRange } from './locked-rotor-current.ts';
@@ -71,8 +71,8 @@ function checkPresence({
     );
   }
   if (rating.doubts.includes('frequency assumed') && power) {
-    flag('nameplate.frequency-assumed', `No frequency on the plate: ${frequency.text} is assumed.`, {
-      mends: [{ label: `It is ${frequency.text}`, set: { 'nameplate.frequency': frequency.text } }],
+    flag('nameplate.frequency-assumed', say`No frequency on the plate: ${frequency} is assumed.`, {
+      mends: [{ label: say`It is ${frequency}`, set: { 'nameplate.frequency': `${frequency.value} Hz` } }],
     });
   }
 }
@@ -87,19 +87,19 @@ function checkSpeed({
   if (!turning) {
     flag(
       'nameplate.speed-impossible',
-      `${rating.speed.text} is faster than a 2-pole field turns at ${frequency.text}. No induction motor runs there on the line.`,
+      say`${rating.speed} is faster than a 2-pole field turns at ${frequency}. No induction motor runs there on the line.`,
     );
     return;
   }
   if (turning.printsSynchronous) {
     flag(
       'nameplate.synchronous-speed',
-      `The plate prints the synchronous speed ${turning.synchronousSpeed.text}, which gives no slip. Slip is estimated.`,
+      say`The plate prints the synchronous speed ${turning.synchronousSpeed}, which gives no slip. Slip is estimated.`,
     );
   } else if ((turning.slip?.value ?? 0) > 0.13) {
     flag(
       'nameplate.slip-high',
-      `${rating.speed.text} is ${turning.slip?.text} below ${turning.synchronousSpeed.text}: more slip than any standard design has.`,
+      say`${rating.speed} is ${turning.slip ?? ''} below ${turning.synchronousSpeed}: more slip than any standard design has.`,
     );
   }
 }
@@ -119,7 +119,7 @@ function checkLockedRotor({
   if (range.min.value > limit) {
     flag(
       'nameplate.code-above-design',
-      `Code ${plate.codeLetter.toUpperCase()} means at least ${range.min.text} locked-rotor, above the Design B limit of ${formatNumber(limit)} A.`,
+      say`Code ${plate.codeLetter.toUpperCase()} means at least ${range.min} locked-rotor, above the Design B limit of ${figures(limit)} A.`,
     );
   }
 }

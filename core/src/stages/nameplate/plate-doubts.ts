@@ -1,3 +1,4 @@
+import { say, series, textOf, type Text } from '../../ground/text.ts';
 import type { Flag } from './findings.ts';
 import { classEfficiency, classesOf } from '../../motor/efficiency-class.ts';
 import { estimatedPowerFactor } from '../../motor/typical.ts';
@@ -68,24 +69,24 @@ function checkPhases({ brief, flag }: DoubtedPlate): void {
 function checkSpeeds({ brief: { job }, rating, flag }: DoubtedPlate): void {
   const { speeds } = rating;
   if (!speeds) return;
-  const list = speeds.all.map(({ text }) => text).join(' and ');
-  const chosen = speeds.all[speeds.chosen]?.text ?? '';
+  const list = series(speeds.all.map(textOf), ' and ');
+  const chosen = textOf(speeds.all[speeds.chosen]) ?? '';
   const must = job.situation.kind === 'replace' || job.situation.kind === 'drive';
   if (speeds.settled) {
     flag(
       'nameplate.speed-chosen',
-      `A two-speed motor, ${list}; everything here holds for ${chosen}, ${speeds.both ? 'both are used' : 'the other speed is given up'}.`,
+      say`A two-speed motor, ${list}; everything here holds for ${chosen}, ${speeds.both ? 'both are used' : 'the other speed is given up'}.`,
     );
     return;
   }
   flag(
     'nameplate.two-speed',
-    `The plate is of a two-speed motor, ${list}. ${must ? 'Which speed is to be replaced or driven decides everything that follows.' : `The first, ${chosen}, is taken.`}`,
+    say`The plate is of a two-speed motor, ${list}. ${must ? 'Which speed is to be replaced or driven decides everything that follows.' : say`The first, ${chosen}, is taken.`}`,
     {
       severity: must ? 'stop' : 'caution',
       mends: (['first', 'second'] as const).flatMap((name, at) => {
         const speed = speeds.all[at];
-        return speed ? [{ label: `It runs at ${speed.text}`, set: { 'nameplate.speedInForce': name } }] : [];
+        return speed ? [{ label: say`It runs at ${speed}`, set: { 'nameplate.speedInForce': name } }] : [];
       }),
     },
   );
@@ -116,7 +117,7 @@ function checkDerived({ brief, rating, turning, balance, flag }: DoubtedPlate): 
   if (powerFactor && powerFactor.origin !== 'given' && powerFactor.value <= 1) {
     const usual = estimatedPowerFactor(power.value, poles);
     if (powerFactor.value < usual - FAR_BELOW || powerFactor.value > HIGHEST_POWER_FACTOR)
-      flag('nameplate.implausible', implausible('power factor', powerFactor.text, `about ${usual.toFixed(2)}`), {
+      flag('nameplate.implausible', implausible('power factor', textOf(powerFactor), `about ${usual.toFixed(2)}`), {
         field: 'nameplate.currents',
       });
   }
@@ -130,14 +131,14 @@ function checkDerived({ brief, rating, turning, balance, flag }: DoubtedPlate): 
       if (efficiency.value < least - BELOW_CLASSES || efficiency.value > best + ABOVE_CLASSES)
         flag(
           'nameplate.implausible',
-          implausible('efficiency', efficiency.text, `${(least * 100).toFixed(0)} to ${(best * 100).toFixed(0)} %`),
+          implausible('efficiency', textOf(efficiency), `${(least * 100).toFixed(0)} to ${(best * 100).toFixed(0)} %`),
           { field: 'nameplate.currents' },
         );
   }
 }
 
-const implausible = (what: string, shown: string, usual: string): string =>
-  `The plate’s figures come to a ${what} of ${shown}; motors of this size and speed have ${usual}.`;
+const implausible = (what: string, shown: Text, usual: string): Text =>
+  say`The plate’s figures come to a ${what} of ${shown}; motors of this size and speed have ${usual}.`;
 
 function checkPoles({ brief: { given }, turning, flag }: DoubtedPlate): void {
   const printed = given.nameplate.poles;
@@ -147,10 +148,10 @@ function checkPoles({ brief: { given }, turning, flag }: DoubtedPlate): void {
   flag(
     'nameplate.poles-disagree',
     odd
-      ? `${printed.text} poles cannot be: poles come in pairs.`
-      : `The plate prints ${printed.text} poles; its speed belongs to ${turning?.poles.text}.`,
+      ? say`${printed} poles cannot be: poles come in pairs.`
+      : say`The plate prints ${printed} poles; its speed belongs to ${turning?.poles ?? '–'}.`,
     turning && {
-      mends: [{ label: `Take ${turning.poles.text} poles`, set: { 'nameplate.poles': turning.poles.text } }],
+      mends: [{ label: say`Take ${turning.poles} poles`, set: { 'nameplate.poles': String(turning.poles.value) } }],
     },
   );
 }

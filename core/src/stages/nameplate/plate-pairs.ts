@@ -1,8 +1,8 @@
+import { figures, say, type Text } from '../../ground/text.ts';
 import type { School } from '../../ground/quantity/units.ts';
 import type { Brief } from '../stage.ts';
 import type { CheckedPlate } from './checked-plate.ts';
 import type { Flag } from './findings.ts';
-import { formatNumber } from '../../ground/quantity/format.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import type { Job } from '../../job/job.ts';
 import { codeLetters } from '../../ground/tables/index.ts';
@@ -13,9 +13,9 @@ import { mendsOf, misreadDigit, oneDigitAway, type Misreading, type Suspect } fr
 const RATIO_LIMIT = 0.05;
 const PLATE_VOLTAGES = [115, 190, 200, 208, 220, 230, 240, 380, 400, 415, 440, 460, 480, 500, 575, 600, 660, 690];
 const digits = (value: number): string => String(Number(value.toPrecision(4)));
-export const fits = (likely: Misreading | undefined): string =>
+export const fits = (likely: Misreading | undefined): Text =>
   likely
-    ? ` ${likely.name} ${likely.read} may be a misread ${likely.likely}, which would fit within ${formatNumber(likely.remaining * 100, 2)} %.`
+    ? say` ${likely.name} ${likely.read} may be a misread ${likely.likely}, which would fit within ${figures(likely.remaining * 100, 2)} %.`
     : '';
 
 /** Same power at every voltage: V·I must be equal for each pair the plate prints. */
@@ -55,7 +55,7 @@ export function checkVoltageRatio(given: Inputs['given'], plate: Job['nameplate'
   ]);
   flag(
     'nameplate.ratio',
-    `Volts and amps do not go together: ${v1.text} × ${i1.text} and ${v2.text} × ${i2.text} should be equal and differ by ${formatNumber(Math.abs(now) * 100, 2)} %.${fits(likely)}`,
+    say`Volts and amps do not go together: ${v1} × ${i1} and ${v2} × ${i2} should be equal and differ by ${figures(Math.abs(now) * 100, 2)} %.${fits(likely)}`,
     { field: likely?.field ?? 'nameplate.currents', ...mendsOf(plate, likely) },
   );
 }
@@ -87,7 +87,7 @@ export function checkCodeLetter({
   const fit = codeLetters.rows.findLast((row) => (codeLetters.number(row, 'kva_per_hp_min') ?? 0) <= kva);
   flag(
     'nameplate.code-current',
-    `Code ${letter} means ${formatNumber(least, 3)} to ${formatNumber(most, 3)} kVA/hp, but the locked-rotor current on the plate makes ${formatNumber(kva, 3)}${fit ? `: that would be code ${String(fit['letter'])}` : ''}.`,
+    say`Code ${letter ?? ''} means ${figures(least, 3)} to ${figures(most, 3)} kVA/hp, but the locked-rotor current on the plate makes ${figures(kva, 3)}${fit ? `: that would be code ${String(fit['letter'])}` : ''}.`,
   );
 }
 
@@ -120,7 +120,7 @@ export function checkFrequencyPair(given: Inputs['given'], typed: Job['nameplate
     ]);
     flag(
       'nameplate.pair-speed',
-      `The 50 Hz and 60 Hz speeds belong to different pole counts, which one winding cannot have.${fits(likely)}`,
+      say`The 50 Hz and 60 Hz speeds belong to different pole counts, which one winding cannot have.${fits(likely)}`,
       { field: likely?.field ?? 'nameplate.speed', ...mendsOf(typed, likely) },
     );
   }

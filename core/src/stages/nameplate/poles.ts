@@ -1,6 +1,5 @@
 import { estimatedSlip } from '../../motor/typical.ts';
 import { synchronousSpeed } from '../../motor/synchronous.ts';
-import type { School } from '../../ground/quantity/units.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 
 export interface Turning {
@@ -15,19 +14,14 @@ export interface Turning {
 const DEFINITION = 'definition';
 
 /** Speed and slip of a plate that prints its poles but no speed: the slip is estimated from the efficiency. */
-export function turningOf(
-  frequency: Value,
-  count: Value,
-  efficiency: Value | undefined,
-  school: School,
-): Turning | undefined {
+export function turningOf(frequency: Value, count: Value, efficiency: Value | undefined): Turning | undefined {
   if (count.value % 2 !== 0) return undefined;
-  const synchronous = quantity(synchronousSpeed(frequency.value, count.value), 'speed', school, {
+  const synchronous = quantity(synchronousSpeed(frequency.value, count.value), 'speed', {
     formula: 'n_s = \\dfrac{120 f}{p}',
     from: { f: frequency, p: count },
     source: DEFINITION,
   });
-  const { slip, speed } = slipFrom(efficiency, synchronous, 'The plate prints no speed.', school);
+  const { slip, speed } = slipFrom(efficiency, synchronous, 'The plate prints no speed.');
   return {
     poles: count,
     synchronousSpeed: synchronous,
@@ -41,10 +35,9 @@ function slipFrom(
   efficiency: Value | undefined,
   synchronous: Value,
   note: string,
-  school: School,
 ): { readonly slip?: Value; readonly speed?: Value } {
   if (!efficiency) return {};
-  const slip = quantity(estimatedSlip(efficiency.value), 'fraction', school, {
+  const slip = quantity(estimatedSlip(efficiency.value), 'fraction', {
     origin: 'estimated',
     formula: 's \\approx 0.22\\,\\dfrac{1-\\eta}{\\eta}',
     from: { '\\eta': efficiency },
@@ -53,7 +46,7 @@ function slipFrom(
   });
   return {
     slip,
-    speed: quantity(synchronous.value * (1 - slip.value), 'speed', school, {
+    speed: quantity(synchronous.value * (1 - slip.value), 'speed', {
       origin: 'estimated',
       formula: 'n = n_s (1 - s)',
       from: { n_s: synchronous, s: slip },
@@ -67,21 +60,16 @@ function slipFrom(
  * A plate that prints the synchronous speed gives no slip; it is then estimated from the efficiency, if one is known.
  * Undefined where no induction motor turns that fast at this frequency.
  */
-export function poles(
-  frequency: Value,
-  speed: Value,
-  efficiency: Value | undefined,
-  school: School,
-): Turning | undefined {
+export function poles(frequency: Value, speed: Value, efficiency: Value | undefined): Turning | undefined {
   const rpm = (speed.value * 60) / (2 * Math.PI);
   const count = 2 * Math.floor((60 * frequency.value) / rpm + 1e-9);
   if (count < 2) return undefined;
-  const pairs = quantity(count, 'count', school, {
+  const pairs = quantity(count, 'count', {
     formula: 'p = 2\\left\\lfloor \\dfrac{60 f}{n} \\right\\rfloor',
     from: { f: frequency, n: speed },
     source: DEFINITION,
   });
-  const synchronous = quantity(synchronousSpeed(frequency.value, count), 'speed', school, {
+  const synchronous = quantity(synchronousSpeed(frequency.value, count), 'speed', {
     formula: 'n_s = \\dfrac{120 f}{p}',
     from: { f: frequency, p: pairs },
     source: DEFINITION,
@@ -91,7 +79,7 @@ export function poles(
     return {
       poles: pairs,
       synchronousSpeed: synchronous,
-      slip: quantity(slip, 'fraction', school, {
+      slip: quantity(slip, 'fraction', {
         formula: 's = \\dfrac{n_s - n}{n_s}',
         from: { n_s: synchronous, n: speed },
         source: DEFINITION,
@@ -104,7 +92,7 @@ export function poles(
   return {
     poles: pairs,
     synchronousSpeed: synchronous,
-    ...slipFrom(efficiency, synchronous, note, school),
+    ...slipFrom(efficiency, synchronous, note),
     printsSynchronous: true,
   };
 }

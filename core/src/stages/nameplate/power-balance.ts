@@ -1,4 +1,4 @@
-import type { Dimension, School } from '../../ground/quantity/units.ts';
+import type { Dimension } from '../../ground/quantity/units.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 
 export interface Balance {
@@ -26,7 +26,7 @@ const symbols: Readonly<Record<Term, string>> = {
 };
 
 /** What the one missing of power, current, efficiency and power factor must be; `estimated` when a term was estimated. */
-export function solveMissing(voltage: Value, known: Balance, term: Term, school: School): Value | undefined {
+export function solveMissing(voltage: Value, known: Balance, term: Term): Value | undefined {
   const P = known.power?.value ?? NaN;
   const I = known.current?.value ?? NaN;
   const eta = known.efficiency?.value ?? NaN;
@@ -43,7 +43,7 @@ export function solveMissing(voltage: Value, known: Balance, term: Term, school:
   for (const each of Object.keys(symbols) as Term[]) if (each !== term) from[symbols[each]] = known[each];
   const guessed = Object.values(from).some((value) => value && value.origin !== 'given' && value.origin !== 'derived');
   const { formula, dimension } = formulas[term];
-  return quantity(solved, dimension, school, {
+  return quantity(solved, dimension, {
     origin: guessed ? 'estimated' : 'derived',
     formula,
     from,

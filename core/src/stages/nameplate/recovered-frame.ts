@@ -43,6 +43,7 @@ export function framesMatching({
   const kept = own.length > 0 ? own : found;
   clues.push({
     from: diameter === undefined ? 'shaft height' : 'shaft height and diameter',
+    of: 'frame',
     says: kept.length > 0 ? kept.map((each) => each.name).join(', ') : 'no standard frame is that high',
     confidence: kept.length === 0 ? 'poor' : diameter === undefined ? 'fair' : 'good',
   });
@@ -59,12 +60,13 @@ export function poleCount({
   if (speed !== undefined) {
     const count = 2 * Math.floor((2 * Math.PI * frequency) / speed + 1e-9);
     if (count >= 2) {
-      clues.push({ from: 'no-load speed', says: `${count} poles at ${frequency} Hz`, confidence: 'good' });
+      clues.push({ from: 'no-load speed', of: 'poles', says: `${count} poles at ${frequency} Hz`, confidence: 'good' });
       return count;
     }
   }
   const slots = measured.measuredSlots?.value;
   const likely = slots === undefined ? undefined : slotPoles[Math.round(slots)];
-  if (likely) clues.push({ from: 'stator slots', says: `${likely.join(' or ')} poles`, confidence: 'poor' });
+  if (likely)
+    clues.push({ from: 'stator slots', of: 'poles', says: `${likely.join(' or ')} poles`, confidence: 'poor' });
   return likely?.[0];
 }

@@ -1,5 +1,5 @@
+import { amount, figures, say, type Text } from '../../ground/text.ts';
 import { standardHorsepower } from '../../motor/standard-power.ts';
-import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
 import { iecFrames, nemaFramesEnclosed, nemaFramesOpen } from '../../ground/tables/index.ts';
 import type { Clue, MeasuredMotor } from './measured-motor.ts';
 
@@ -81,8 +81,8 @@ function band(
   confidence: Clue['confidence'],
   { school }: Pick<MeasuredMotor, 'school'>,
 ): Band {
-  const show = (power: number): string => formatQuantity(power, 'power', school);
+  const show = (power: number): Text => amount(power, 'power');
   const size = standardHorsepower(Math.sqrt(least * most));
-  const middle = school === 'NEMA' && size !== undefined ? `, about ${formatNumber(size, 3)} hp` : '';
-  return { least, most, clue: { from, says: `${show(least)} to ${show(most)}${middle}`, confidence } };
+  const middle = school === 'NEMA' && size !== undefined ? say`, about ${figures(size, 3)} hp` : '';
+  return { least, most, clue: { from, of: 'power', says: say`${show(least)} to ${show(most)}${middle}`, confidence } };
 }

@@ -1,3 +1,4 @@
+import { say, series } from '../../ground/text.ts';
 import type { Clue, FoundFrame, MeasuredMotor } from './measured-motor.ts';
 import type { Band } from './recovered-power.ts';
 import { framesMatching, poleCount } from './recovered-frame.ts';
@@ -8,6 +9,7 @@ import type { Brief } from '../stage.ts';
 import { utilizationVoltage } from './connected-rating.ts';
 import { iecDimensions, nemaDimensions } from '../../ground/tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import type { Text } from '../../ground/text.ts';
 
 export type RecoveryValues = Pick<
   NameplateValues,
@@ -48,10 +50,13 @@ export function recover({ job, given }: Brief, flag: Flag): Recovery {
       : `The plate cannot be read; what stands here is estimated from measurements${agree ? '' : ', and the clues do not agree with each other'}. It must not be bought from.`,
   );
   const estimate = (si: number): Value =>
-    quantity(si, 'power', school, {
+    quantity(si, 'power', {
       origin: 'estimated',
       source: PRACTICE,
-      note: clues.map((clue) => `${clue.from}: ${clue.says} (${clue.confidence})`).join('. '),
+      note: series(
+        clues.map((clue) => say`${clue.from}: ${clue.says} (${clue.confidence})`),
+        '. ',
+      ),
     });
   return {
     clues,
@@ -75,16 +80,16 @@ function together(bands: readonly Band[]): { readonly low: number; readonly high
   return { low: Math.min(...least), high: Math.max(...most), agree: false };
 }
 
-const frameValue = (frames: readonly FoundFrame[]): Value<string> =>
+const frameValue = (frames: readonly FoundFrame[]): Value<Text> =>
   wording(frames.map((each) => each.name).join(' or '), {
     origin: 'estimated',
     source: `${nemaDimensions.source}; ${iecDimensions.source}`,
     note: 'Frames whose shaft height and diameter match what was measured.',
   });
 
-const polesValue = (poles: number, { clues, school }: MeasuredMotor): Value =>
-  quantity(poles, 'count', school, {
+const polesValue = (poles: number, { clues }: MeasuredMotor): Value =>
+  quantity(poles, 'count', {
     origin: 'estimated',
     source: PRACTICE,
-    note: clues.find((clue) => clue.says.includes('pole'))?.confidence,
+    note: clues.find(({ of }) => of === 'poles')?.confidence,
   });

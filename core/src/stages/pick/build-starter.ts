@@ -1,7 +1,7 @@
+import { amount, say, type Text } from '../../ground/text.ts';
 import type { StarterPart } from '../../catalogue/catalogue.ts';
 import type { Method } from '../starting/feeds.ts';
 import type { MotorBreaker } from './motor-breaker.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
 import type { School } from '../../ground/quantity/units.ts';
 
 export interface StarterNeed {
@@ -30,7 +30,7 @@ export interface ChosenPart {
 export interface Starter {
   readonly parts: readonly ChosenPart[];
   readonly price: number;
-  readonly lacking: readonly string[];
+  readonly lacking: readonly Text[];
 }
 
 interface Role {
@@ -91,13 +91,13 @@ function rolesOf({ method, breaker, reversing }: StarterNeed): readonly Role[] {
 /** The cheapest part for each role: contactors at or above the current, the relay with its dial inside its range. */
 export function buildStarter(items: readonly StarterPart[], need: StarterNeed): Starter {
   const parts: ChosenPart[] = [];
-  const lacking: string[] = [];
+  const lacking: Text[] = [];
   for (const role of rolesOf(need)) {
     const heavy = role.kind === 'contactor' && need.ac4 === true ? AC4 : 1;
     const carries = (role.kind === 'overload relay' ? need.dial : need.current * heavy) * role.share;
     const part = role === BREAKER ? need.breaker?.part : cheapest(items, role, carries, need.voltage);
     if (part) parts.push({ role: role.role, part, carries });
-    else lacking.push(`${role.role} for ${formatQuantity(carries, 'current', need.school)}`);
+    else lacking.push(say`${role.role} for ${amount(carries, 'current')}`);
   }
   return { parts, price: parts.reduce((sum, each) => sum + each.part.price, 0), lacking };
 }

@@ -1,5 +1,5 @@
+import { amount, say, type Text } from '../../ground/text.ts';
 import { overloadOf, usualOverload, type DriveEvent } from '../../catalogue/drive-duty.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
 import { quantity, wording } from '../../ground/value.ts';
 import { usualRotorInertia } from '../../motor/rotor-inertia.ts';
 import type { Motor } from '../../motor/typical.ts';
@@ -80,12 +80,12 @@ export function rankForMotor(motor: Motor, systemVoltage: number, on: PickOn, fl
     housing: place.housing,
     motorPower: motor.power,
   });
-  const amperes = (current: number): string => formatQuantity(current, 'current', job.school);
+  const amperes = (current: number): Text => amount(current, 'current');
   if (ranking.fits.length === 0 && catalogue.drives.length > 0) {
     const nearest = ranking.refused[0];
     flag(
       'pick.no-drive',
-      `No drive in the catalogue carries ${amperes(needed)} and what the load asks of it for a short time here.${nearest ? ` Nearest: ${nearest.name}, ${nearest.reason}.` : ''}`,
+      say`No drive in the catalogue carries ${amperes(needed)} and what the load asks of it for a short time here.${nearest ? say` Nearest: ${nearest.name}, ${nearest.reason}.` : ''}`,
     );
   }
   const { byPower } = ranking;
@@ -93,7 +93,7 @@ export function rankForMotor(motor: Motor, systemVoltage: number, on: PickOn, fl
     const short = byPower.verdict === 'short';
     flag(
       short ? 'pick.power-match-short' : 'pick.power-match-wasteful',
-      `Matching by power would have picked ${byPower.item.name}: ${amperes(byPower.current)} here, ${short ? 'short of' : 'far above'} the ${amperes(motor.current)} needed.`,
+      say`Matching by power would have picked ${byPower.item.name}: ${amperes(byPower.current)} here, ${short ? 'short of' : 'far above'} the ${amperes(motor.current)} needed.`,
     );
   }
   return ranking;
@@ -108,7 +108,7 @@ export function chooseDrive(ranking: DriveRanking, { brief }: PickOn, flag: Flag
   const refused = ranking.refused.find((each) => each.id === wanted);
   flag(
     'pick.drive-refused',
-    refused ? `${refused.name} does not fit: ${refused.reason}.` : `Drive “${wanted}” is not in the catalogue.`,
+    refused ? say`${refused.name} does not fit: ${refused.reason}.` : `Drive “${wanted}” is not in the catalogue.`,
     { mends: [{ label: 'Take the first that fits', set: { 'pick.drive': '' } }] },
   );
   return undefined;
@@ -127,8 +127,8 @@ export function limitsOf(ranked: RankedDrive, motor: Motor, on: PickOn): DriveLi
 }
 
 export function driveValues(ranked: RankedDrive, on: PickOn): Partial<PickValues> {
-  const { school, supply } = on.brief.job;
-  const current = quantity(ranked.current, 'current', school, {
+  const { supply } = on.brief.job;
+  const current = quantity(ranked.current, 'current', {
     origin: 'looked up',
     source: FROM_CATALOGUE,
     note: `Continuous at ${driveDuty(on)} duty, after ambient and altitude${supply.phases === '1' ? ' and single-phase input' : ''}.`,
@@ -140,7 +140,7 @@ export function driveValues(ranked: RankedDrive, on: PickOn): Partial<PickValues
       note: 'The least costly whose current covers the motor’s.',
     }),
     driveCurrent: current,
-    driveUsed: quantity(ranked.used, 'fraction', school, {
+    driveUsed: quantity(ranked.used, 'fraction', {
       formula: 'I_m / I_d',
       from: { I_d: current },
       source: 'definition',

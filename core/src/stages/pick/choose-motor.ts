@@ -1,3 +1,4 @@
+import { say, series } from '../../ground/text.ts';
 import { sizeText } from '../../motor/standard-power.ts';
 import { slowDemand } from '../place/slow.ts';
 import { hangsOnShaft } from '../load/transmission.ts';
@@ -48,18 +49,16 @@ export function rankForNeed(required: Value, need: MotorNeed, on: PickOn, flag: 
   const ranking = rankMotors(catalogue.motors, need, runningOf(required, on), job.pick.prefer);
   if (ranking.fits.length === 0 && catalogue.motors.length > 0) {
     const nearest = ranking.refused[0];
-    const others = ranking.others.map(
-      ({ count, reason }) => `${count} ${reason.startsWith('made') ? '' : 'of '}${reason}`,
-    );
+    const others = ranking.others.map(({ count, reason }) => say`${count} ${reason}`);
     flag(
       'pick.no-motor',
-      `No motor in the catalogue fits ${sizeText(required.value, job.school)}, ${need.poles} poles.${nearest ? ` Nearest: ${nearest.name}, ${nearest.reason}.` : ` It has ${others.join(' and ')}.`}`,
+      say`No motor in the catalogue fits ${sizeText(required.value)}, ${need.poles} poles.${nearest ? say` Nearest: ${nearest.name}, ${nearest.reason}.` : say` It has ${series(others, ' and ')}.`}`,
     );
   }
   if (job.situation.kind === 'replace' && !samePower(required, on) && nameplate.frame) {
     flag(
       'pick.other-size',
-      `The new motor is ${sizeText(required.value, job.school)}, another size than the plate’s; feet and shaft will differ from ${job.nameplate.frame ?? 'the old frame'}.`,
+      say`The new motor is ${sizeText(required.value)}, another size than the plate’s; feet and shaft will differ from ${job.nameplate.frame ?? 'the old frame'}.`,
     );
   }
   return ranking;
@@ -106,7 +105,7 @@ export function chooseMotor(
   flag(
     'pick.motor-refused',
     refused
-      ? `${refused.name} does not fit: ${refusals(refused, need)[0]?.reason ?? ''}.`
+      ? say`${refused.name} does not fit: ${refusals(refused, need)[0]?.reason ?? ''}.`
       : `Motor “${wanted}” is not in the catalogue.`,
     { mends: [{ label: 'Take the first that fits', set: { 'pick.motor': '' } }] },
   );

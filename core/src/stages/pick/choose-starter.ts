@@ -1,3 +1,4 @@
+import { say, series } from '../../ground/text.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { Method } from '../starting/feeds.ts';
 import { isHard } from '../starting/hard-duty.ts';
@@ -33,7 +34,7 @@ export function starterOf(motor: Motor, method: Exclude<Method, 'drive'>, on: St
 export function chooseStarter(motor: Motor, method: Exclude<Method, 'drive'>, on: StarterOn, flag: Flag): Starter {
   const built = starterOf(motor, method, on);
   if (built.lacking.length > 0 && on.catalogue.parts.length > 0) {
-    flag('pick.no-starter', `The catalogue lacks: ${built.lacking.join(', ')}.`);
+    flag('pick.no-starter', say`The catalogue lacks: ${series(built.lacking, ', ')}.`);
   }
   if (method === 'soft starter') {
     flag(

@@ -1,4 +1,4 @@
-import { formatQuantity } from '../../ground/quantity/format.ts';
+import { amount, say, type Text, series } from '../../ground/text.ts';
 import { PRACTICE, type Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { inverterStatement } from '../nameplate/inverter.ts';
@@ -9,7 +9,7 @@ import type { PickOn } from './asked-of-pick.ts';
 import type { Flag } from './findings.ts';
 
 /** A current that was worked out or guessed is not called the plate’s. */
-export function asOnPlate({ values }: NameplateResult): { origin: Value['origin']; source: string; formula: string } {
+export function asOnPlate({ values }: NameplateResult): { origin: Value['origin']; source: Text; formula: string } {
   const { origin = 'estimated', working } = values.ratedCurrent ?? {};
   return {
     origin,
@@ -19,25 +19,23 @@ export function asOnPlate({ values }: NameplateResult): { origin: Value['origin'
 }
 
 /** Whether heat, height and unbalance leave the kept motor enough. */
-export function checkKept(kept: Motor, { brief, load, supply, place }: PickOn, flag: Flag): void {
-  const { school } = brief.job;
+export function checkKept(kept: Motor, { load, supply, place }: PickOn, flag: Flag): void {
   const { motorDerate, ambient } = place.values;
   const { unbalanceDerate } = supply.values;
   const allowed = kept.power * motorDerate.value * (unbalanceDerate?.value ?? 1);
   const needed = load.values.motorPower;
   if (!needed || needed.value <= allowed || needed.value > kept.power) return;
   const field = ambient.value > RATED_AMBIENT ? 'place.ambient' : 'place.altitude';
-  flag(
-    'pick.kept-derated',
-    `Here the kept motor may give ${formatQuantity(allowed, 'power', school)}; the load needs ${needed.text}.`,
-    {
-      basis: [motorDerate, unbalanceDerate].flatMap((each) => each?.working.source ?? []).join('; '),
-      clear: unbalanceDerate
-        ? 'Balance the voltages, cool the place, reduce the load, or replace the motor.'
-        : 'Cool the place, reduce the load, or replace the motor.',
-      field: unbalanceDerate ? 'supply.phaseVoltages' : field,
-    },
-  );
+  flag('pick.kept-derated', say`Here the kept motor may give ${amount(allowed, 'power')}; the load needs ${needed}.`, {
+    basis: series(
+      [motorDerate, unbalanceDerate].flatMap((each) => each?.working.source ?? []),
+      '; ',
+    ),
+    clear: unbalanceDerate
+      ? 'Balance the voltages, cool the place, reduce the load, or replace the motor.'
+      : 'Cool the place, reduce the load, or replace the motor.',
+    field: unbalanceDerate ? 'supply.phaseVoltages' : field,
+  });
 }
 
 /** More torque at low speed than the fan of the motor that stays can cool, unless its plate promises that range. */
@@ -47,9 +45,9 @@ export function checkSlow(motor: Motor | undefined, { brief, load }: PickOn, fla
   const share = motor && load.values.motorPower ? load.values.motorPower.value / motor.power : 1;
   const slow = slowDemand(brief, share, constantTorqueRatio);
   if (!slow) return;
-  const percent = (value: number): string => formatQuantity(value, 'fraction', job.school);
+  const percent = (value: number): Text => amount(value, 'fraction');
   flag(
     'pick.slow-full-torque',
-    `The profile asks for ${percent(slow.torque)} of rated torque at ${percent(slow.speed)} of full speed, where the fan on the shaft of the kept motor cools for about ${percent(slow.bearable)}.`,
+    say`The profile asks for ${percent(slow.torque)} of rated torque at ${percent(slow.speed)} of full speed, where the fan on the shaft of the kept motor cools for about ${percent(slow.bearable)}.`,
   );
 }

@@ -101,8 +101,8 @@ export function overloadBreaker(on: Guarded, own: Comparison | undefined, runnin
 }
 
 /** Voltage and fault level of the place, and what can be had. */
-export const standsAt = ({ brief, catalogue, supply, motor }: Omit<Guarded, 'nameplate'>): Stands => ({
+export const standsAt = ({ catalogue, supply, motor }: Omit<Guarded, 'nameplate'>): Stands => ({
   parts: catalogue.parts,
   voltage: supply.values.voltage?.value ?? motor.voltage,
-  fault: faultAtBus(supply, brief.job.school)?.value,
+  fault: faultAtBus(supply)?.value,
 });

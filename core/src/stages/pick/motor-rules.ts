@@ -1,5 +1,6 @@
+import { say, type Text } from '../../ground/text.ts';
 import type { MotorItem } from '../../catalogue/catalogue.ts';
-import { decodeFrame, sameFeet, shortShaft, type Frame } from '../nameplate/frame.ts';
+import { decodeFrame, sameFeet, shortShaft, type Frame, type FrameSize } from '../nameplate/frame.ts';
 import { sameRating, sizeText } from '../../motor/standard-power.ts';
 import { enclosureTexts, type EnclosureCode } from '../place/place.ts';
 import type { School } from '../../ground/quantity/units.ts';
@@ -13,7 +14,7 @@ export interface MotorNeed {
   readonly systemVoltage: number;
   readonly enclosures: readonly EnclosureCode[];
   /** The old motor’s frame where the new one must stand in its place. */
-  readonly frame: Frame | undefined;
+  readonly frame: FrameSize | undefined;
   readonly inverterDuty: boolean;
   /** A belt or chain hangs on its shaft. */
   readonly belted: boolean;
@@ -26,7 +27,7 @@ export type MotorRule =
 
 export interface Refusal {
   readonly rule: MotorRule;
-  readonly reason: string;
+  readonly reason: Text;
 }
 
 /** The winding to connect, by index into `voltages`: within 5 % of the utilization or system voltage. */
@@ -53,7 +54,7 @@ export function farOff(
   if (item.school !== need.school || Math.abs(item.frequency / need.frequency - 1) > 0.05)
     return { rule: 'frequency', reason: `made for ${item.frequency} Hz, ${item.school}` };
   if (!sameRating(item.power, need.power))
-    return { rule: 'power', reason: `${sizeText(item.power, item.school)} is another size` };
+    return { rule: 'power', reason: say`${sizeText(item.power)} is another size` };
   return undefined;
 }
 
@@ -88,10 +89,11 @@ const rules: readonly (readonly [MotorRule, Check])[] = [
   ],
 ];
 
-const frameMisfit = (item: MotorItem, old: Frame): string | undefined => mountingMisfit(frameOf(item), item.frame, old);
+const frameMisfit = (item: MotorItem, old: FrameSize): string | undefined =>
+  mountingMisfit(frameOf(item), item.frame, old);
 
 /** Why a motor of this frame would not stand in place of the old one; undefined where it does. */
-export function mountingMisfit(frame: Frame | undefined, name: string, old: Frame): string | undefined {
+export function mountingMisfit(frame: FrameSize | undefined, name: string, old: FrameSize): string | undefined {
   if (!frame || !sameFeet(frame, old)) return `frame ${name}: feet and shaft height do not match the old motor’s`;
   if (frame.family === 'NEMA' && shortShaft(frame) !== shortShaft(old))
     return `frame ${name}: the ${shortShaft(frame) ? 'short' : 'long'} shaft does not match the old motor’s`;
@@ -99,7 +101,7 @@ export function mountingMisfit(frame: Frame | undefined, name: string, old: Fram
 }
 
 /** Why a motor of this frame must not take a belt; undefined where it may. */
-export const shaftMisfit = (frame: Frame | undefined, name: string): string | undefined =>
+export const shaftMisfit = (frame: FrameSize | undefined, name: string): string | undefined =>
   frame && shortShaft(frame) ? `frame ${name}: its short shaft must not take a belt or chain` : undefined;
 
 /** Whether a motor of the right frequency and size breaks a hard rule. */

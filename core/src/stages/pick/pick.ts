@@ -1,3 +1,4 @@
+import { say, series } from '../../ground/text.ts';
 import { sizeText } from '../../motor/standard-power.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { quantity, wording, type Value } from '../../ground/value.ts';
@@ -88,7 +89,7 @@ const noMotor = ({ brief }: PickOn): MotorSide => ({
 });
 
 function pickMotor(on: PickOn, flag: Flag): MotorSide {
-  const { brief, nameplate, load } = on;
+  const { nameplate, load } = on;
   const none = noMotor(on);
   if (none.keepsMotor) return { ...none, motor: nameplate.motor };
   const size = requiredPower(on);
@@ -96,7 +97,7 @@ function pickMotor(on: PickOn, flag: Flag): MotorSide {
   if (!size && standardPower) {
     flag(
       'pick.too-large',
-      `The load takes ${sizeText(standardPower.value, brief.job.school)}, but what heat, height and unbalance leave of a motor calls for more than the largest standard size.`,
+      say`The load takes ${sizeText(standardPower.value)}, but what heat, height and unbalance leave of a motor calls for more than the largest standard size.`,
     );
   }
   const need = size && motorNeed(size, on);
@@ -126,23 +127,22 @@ function pickFeed(motor: Motor, on: PickOn, flag: Flag): FeedSide {
 
 function valuesOf(picked: Picked, on: PickOn): PickValues {
   const { size, chosenMotor, motor, chosenDrive, starter } = picked;
-  const { school } = on.brief.job;
   const { motorPower } = on.load.values;
   const lookedUp = { origin: 'looked up' as const, source: FROM_CATALOGUE };
   return {
     ...(size ? { requiredPower: size } : {}),
     ...(chosenMotor
-      ? { motor: wording(chosenMotor.item.name, { ...lookedUp, note: chosenMotor.reasons.join(', ') }) }
+      ? { motor: wording(chosenMotor.item.name, { ...lookedUp, note: series(chosenMotor.reasons, ', ') }) }
       : {}),
     ...(motor
       ? {
-          motorCurrent: quantity(motor.current, 'current', school, {
+          motorCurrent: quantity(motor.current, 'current', {
             ...(picked.keepsMotor ? asOnPlate(on.nameplate) : lookedUp),
             note: `Holds for ${motor.label}.`,
           }),
         }
       : {}),
-    ...(motor && motorPower ? { motorLoad: loadOf(motor, motorPower, on) } : {}),
+    ...(motor && motorPower ? { motorLoad: loadOf(motor, motorPower) } : {}),
     ...(chosenDrive ? driveValues(chosenDrive, on) : {}),
     ...(starter && starter.parts.length > 0
       ? { starter: wording(starter.parts.map((each) => each.part.name).join(' + '), lookedUp) }
@@ -156,8 +156,8 @@ function valuesOf(picked: Picked, on: PickOn): PickValues {
 const keptFeed = (method: string): string =>
   `The present ${method === 'drive' || method === 'soft starter' ? method : `${method} starter`}, kept`;
 
-const loadOf = (motor: Motor, power: Value, { brief }: PickOn): Value =>
-  quantity(power.value / motor.power, 'fraction', brief.job.school, {
+const loadOf = (motor: Motor, power: Value): Value =>
+  quantity(power.value / motor.power, 'fraction', {
     formula: 'P / P_n',
     from: { P: power },
     source: 'definition',

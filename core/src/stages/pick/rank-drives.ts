@@ -1,9 +1,9 @@
+import { amount, say, type Text } from '../../ground/text.ts';
 import type { DriveItem } from '../../catalogue/catalogue.ts';
 import { notBorne, overloadOf, type DriveEvent } from '../../catalogue/drive-duty.ts';
 import type { HousingCode } from '../place/place.ts';
 import { interpolate } from '../../ground/numeric.ts';
 import { once } from '../../ground/remembered.ts';
-import { showQuantity } from '../../ground/quantity/format.ts';
 import type { School } from '../../ground/quantity/units.ts';
 
 export interface DriveNeed {
@@ -46,7 +46,7 @@ export interface RefusedDrive {
   readonly name: string;
   readonly rule:
     'voltage' | 'housing' | 'ambient' | 'current' | 'overload' | 'oversized' | 'equipment' | 'carrier' | 'listing';
-  readonly reason: string;
+  readonly reason: Text;
 }
 
 export interface DriveRanking {
@@ -169,8 +169,8 @@ function tooMuchFor(item: DriveItem, need: DriveNeed, current: number): string |
   return undefined;
 }
 
-function reasonOf(rule: RefusedDrive['rule'], item: DriveItem, need: DriveNeed, current: number): string {
-  const amperes = (value: number): string => showQuantity(value, 'current', need.school).text;
+function reasonOf(rule: RefusedDrive['rule'], item: DriveItem, need: DriveNeed, current: number): Text {
+  const amperes = (value: number): Text => amount(value, 'current');
   switch (rule) {
     case 'voltage':
       return `for ${item.voltageMin}–${item.voltageMax} V`;
@@ -181,17 +181,17 @@ function reasonOf(rule: RefusedDrive['rule'], item: DriveItem, need: DriveNeed, 
         .map((each) => INSIDES[each])
         .join(' and ')}`;
     case 'carrier':
-      return `switches at ${showQuantity(item.carrierMost ?? 0, 'carrier', need.school).text} at most`;
+      return say`switches at ${amount(item.carrierMost ?? 0, 'carrier')} at most`;
     case 'listing':
       return `not listed by ${need.school} standards`;
     case 'ambient':
       return 'too hot a place for it';
     case 'current':
-      return `${amperes(current)} after derates, ${amperes(need.current)} needed`;
+      return say`${amperes(current)} after derates, ${amperes(need.current)} needed`;
     case 'overload':
       return tooMuchFor(item, need, current) ?? '';
     case 'oversized':
-      return `${amperes(current)}: far larger than needed, only dearer`;
+      return say`${amperes(current)}: far larger than needed, only dearer`;
   }
 }
 

@@ -1,9 +1,9 @@
+import { figures, say, type Text } from '../../ground/text.ts';
 import type { MotorItem } from '../../catalogue/catalogue.ts';
 import { once } from '../../ground/remembered.ts';
 import { shelvesOf } from '../../catalogue/shelves.ts';
 import type { JobView } from '../../job/job.ts';
 import { inputOnDrive, inputOnLine } from '../../motor/part-load.ts';
-import { formatNumber } from '../../ground/quantity/format.ts';
 import { sizeText } from '../../motor/standard-power.ts';
 import { connectableVoltage, farOff, isRefused, refusals, type MotorNeed, type MotorRule } from './motor-rules.ts';
 
@@ -13,14 +13,14 @@ export interface RankedMotor {
   readonly current: number;
   /** Price plus the cost of its losses over the years counted. */
   readonly lifeCost: number;
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Text[];
 }
 
 export interface RefusedMotor {
   readonly id: string;
   readonly name: string;
   readonly rule: MotorRule;
-  readonly reason: string;
+  readonly reason: Text;
 }
 
 export interface MotorRanking {
@@ -28,7 +28,7 @@ export interface MotorRanking {
   /** Motors of the size that do not fit, each with its first reason; the nearest misses first; told when they are asked for. */
   readonly refused: readonly RefusedMotor[];
   /** How many more the catalogue has, of another frequency or size. */
-  readonly others: readonly { readonly reason: string; readonly count: number }[];
+  readonly others: readonly { readonly reason: Text; readonly count: number }[];
 }
 
 export interface Running {
@@ -69,12 +69,14 @@ export function rankMotors(
 ): MotorRanking {
   const fits: RankedMotor[] = [];
   const against: MotorItem[] = [];
-  const others = new Map<string, number>();
+  /** By the rule, and by what it says where that is a code. */
+  const others = new Map<string, { reason: Text; count: number }>();
   const candidates = shelvesOf(items).flatMap((shelf) => {
     const far = farOff(shelf, need);
     if (!far) return shelf.items;
-    const reason = far.rule === 'power' ? `another size than ${sizeText(need.power, need.school)}` : far.reason;
-    others.set(reason, (others.get(reason) ?? 0) + shelf.items.length);
+    const reason = far.rule === 'power' ? say`of another rating than ${sizeText(need.power)}` : far.reason;
+    const key = far.rule === 'power' ? far.rule : JSON.stringify(far.reason);
+    others.set(key, { reason, count: (others.get(key)?.count ?? 0) + shelf.items.length });
     return [];
   });
   for (const item of candidates) {
@@ -106,7 +108,7 @@ export function rankMotors(
     get refused() {
       return refused();
     },
-    others: [...others].map(([reason, count]) => ({ reason, count })),
+    others: [...others.values()],
   };
 }
 
@@ -118,7 +120,7 @@ const inWords = (against: readonly MotorItem[], need: MotorNeed): RefusedMotor[]
     .flatMap(({ item: { id, name }, broken: [first] }) => (first ? [{ id, name, ...first }] : []));
 
 /** What speaks for and against each motor beside the others that fit, the first of them the best. */
-function reasonsFor(all: readonly RankedMotor[], withLife: boolean): (motor: RankedMotor) => string[] {
+function reasonsFor(all: readonly RankedMotor[], withLife: boolean): (motor: RankedMotor) => Text[] {
   const merits = [
     ...(withLife ? [['least life cost', (each: RankedMotor) => each.lifeCost] as const] : []),
     ['least first cost', (each: RankedMotor) => each.item.price] as const,
@@ -127,11 +129,11 @@ function reasonsFor(all: readonly RankedMotor[], withLife: boolean): (motor: Ran
   ].map(([name, of]) => ({ name, of, least: Math.min(...all.map(of)) + 1e-9 }));
   const [best] = all;
   return (motor) => {
-    const reasons: string[] = merits.flatMap(({ name, of, least }) => (of(motor) <= least ? [name] : []));
+    const reasons: Text[] = merits.flatMap(({ name, of, least }) => (of(motor) <= least ? [name] : []));
     if (motor.item.inverterDuty) reasons.push('inverter duty');
     if (reasons.length > 0) return reasons;
     return best && withLife
-      ? [`${formatNumber(motor.lifeCost - best.lifeCost, 3)} dearer over its life than the first`]
+      ? [say`${figures(motor.lifeCost - best.lifeCost, 3)} dearer over its life than the first`]
       : ['fits every rule'];
   };
 }

@@ -35,7 +35,7 @@ export function requiredPower({
       : size === plate?.value
         ? { source: PRACTICE, note: 'A replacement keeps the plate’s size, so that feet and shaft can match.' }
         : { source: standardPowerSource(job.school) };
-  return quantity(size, 'power', job.school, {
+  return quantity(size, 'power', {
     origin: 'chosen',
     formula: unbalanceDerate ? 'P_n \\ge \\dfrac{P\\,(1+m)}{k\\,k_u}' : 'P_n \\ge \\dfrac{P\\,(1+m)}{k}',
     from: { P: motorPower, m: practice.sizeMargin, k: motorDerate, k_u: unbalanceDerate, 'P_{plate}': plate },

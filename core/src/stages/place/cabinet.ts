@@ -31,20 +31,20 @@ export function cabinetHeat(
   const { school } = job;
   const { cabinetHeight: h, cabinetWidth: w, cabinetDepth: d, otherHeat } = given.place;
   if (!h || !w || !d) return undefined;
-  const area = quantity(h.value * w.value + 2 * h.value * d.value + w.value * d.value, 'count', school, {
+  const area = quantity(h.value * w.value + 2 * h.value * d.value + w.value * d.value, 'count', {
     formula: 'A = h w + 2 h d + w d',
     from: { h, w, d },
     source: 'front, sides and top; back and floor pass no heat',
     note: 'In square metres.',
   });
-  const heat = quantity(losses.value + (otherHeat?.value ?? 0), 'power', school, {
+  const heat = quantity(losses.value + (otherHeat?.value ?? 0), 'power', {
     origin: 'estimated',
     formula: 'P = P_{drive} + P_{other}',
     from: { 'P_{drive}': losses, 'P_{other}': otherHeat },
     source: 'definition',
   });
   const rise = practice.driveAmbient.value - ambient.value;
-  const walls = quantity(Math.max(0, practice.wallTransfer.value * area.value * rise), 'power', school, {
+  const walls = quantity(Math.max(0, practice.wallTransfer.value * area.value * rise), 'power', {
     origin: 'estimated',
     formula: 'P_w = k\\,A\\,\\Delta T',
     from: { k: practice.wallTransfer, A: area, 'T_{in}': practice.driveAmbient, 'T_{out}': ambient },
@@ -54,7 +54,7 @@ export function cabinetHeat(
   const left = heat.value - walls.value;
   const air =
     left > 0 && rise > 1
-      ? quantity(left / (density * AIR_HEAT * rise), 'flow', school, {
+      ? quantity(left / (density * AIR_HEAT * rise), 'flow', {
           origin: 'estimated',
           formula: '\\dot V = \\dfrac{P - P_w}{\\rho\\,c_p\\,\\Delta T}',
           from: { P: heat, P_w: walls, h: altitude },
@@ -68,7 +68,7 @@ export function cabinetHeat(
     walls,
     air,
     filterInterval: air && (job.place.dust === 'clean' ? practice.filterMonthsClean : practice.filterMonthsDirty),
-    inside: quantity(ambient.value + heat.value / (practice.wallTransfer.value * area.value), 'temperature', school, {
+    inside: quantity(ambient.value + heat.value / (practice.wallTransfer.value * area.value), 'temperature', {
       origin: 'estimated',
       formula: 'T_{in} = T_{out} + \\dfrac{P}{k\\,A}',
       from: { P: heat, k: practice.wallTransfer, A: area, 'T_{out}': ambient },

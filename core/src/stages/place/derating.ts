@@ -21,11 +21,11 @@ export const isThinAir = ({
   job.situation.kind !== 'new';
 
 /** The ambient a motor is rated for: 40 °C, or what the plate of the motor that stays says. */
-export function ambientRating({ job, given, school }: Pick<PlaceKnown, 'job' | 'given' | 'school'>): Value {
+export function ambientRating({ job, given }: Pick<PlaceKnown, 'job' | 'given' | 'school'>): Value {
   const printed = keepsMotor(job) ? given.nameplate.ambient : undefined;
   return (
     printed ??
-    quantity(RATED_AMBIENT, 'temperature', school, {
+    quantity(RATED_AMBIENT, 'temperature', {
       origin: 'recalled',
       source: 'IEC 60034-1 6, MG 1 14.2 (from memory)',
     })
@@ -37,11 +37,10 @@ export function derateDrive({
   practice,
   ambient,
   altitude,
-  school,
 }: Pick<PlaceKnown, 'practice' | 'ambient' | 'altitude' | 'school'>): Value {
   const heatLost = practice.driveHeatDerate.value * Math.max(0, ambient.value - practice.driveAmbient.value);
   const airLost = practice.driveAltitudeDerate.value * Math.max(0, (altitude.value - 1000) / 100);
-  return quantity(Math.max(0, (1 - heatLost) * (1 - airLost)), 'fraction', school, {
+  return quantity(Math.max(0, (1 - heatLost) * (1 - airLost)), 'fraction', {
     origin: 'estimated',
     formula: 'k = (1 - a\\,(\\vartheta - \\vartheta_r))\\,(1 - b\\,\\dfrac{h - 1000}{100})',
     from: {
@@ -63,7 +62,6 @@ export function derateDrive({
  */
 export function derate({
   thinAir,
-  school,
   altitude,
   given,
   job,
@@ -75,7 +73,7 @@ export function derate({
   'thinAir' | 'school' | 'altitude' | 'given' | 'job' | 'ambient' | 'ratedAmbient' | 'practice'
 >): Value {
   if (thinAir)
-    return quantity(1, 'fraction', school, {
+    return quantity(1, 'fraction', {
       origin: 'recalled',
       formula: 'k = 1',
       from: { h: altitude, SF: given.nameplate.serviceFactor },
@@ -90,7 +88,7 @@ export function derate({
   const allowed = Math.min(1, Math.max(0, cooling) * air);
   const share = practice.fixedLossShare;
   const factor = Math.sqrt(Math.max(0, (allowed - share.value) / (1 - share.value)));
-  return quantity(factor, 'fraction', school, {
+  return quantity(factor, 'fraction', {
     formula:
       'k = \\sqrt{\\dfrac{r - c}{1 - c}},\\quad r = \\dfrac{\\theta - (\\vartheta - \\vartheta_n)}{\\theta}\\left(1 - \\dfrac{h - 1000}{10\\,000}\\right)',
     from: {
@@ -98,7 +96,7 @@ export function derate({
       '\\vartheta_n': ratedAmbient,
       h: altitude,
       c: share,
-      '\\theta': quantity(rise, 'count', school, {
+      '\\theta': quantity(rise, 'count', {
         origin: 'recalled',
         source: thermalClasses.source,
         note: `Rise of class ${letter}, K`,

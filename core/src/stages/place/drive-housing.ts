@@ -9,11 +9,11 @@ const housingText = (code: HousingCode): string =>
   code === 'IP20' ? 'open or Type 1 (IP20)' : `Type ${housingTypes[code]} (${code})`;
 
 /** Loss of a drive for the size, from its efficiency at full load. */
-export function driveLosses({ power, school, size }: Pick<PlaceKnown, 'power' | 'school' | 'size'>): Value {
+export function driveLosses({ power, size }: Pick<PlaceKnown, 'power' | 'school' | 'size'>): Value {
   const rows = driveEfficiency.rows;
   const row = rows.findLast((each) => Number(each['hp']) <= horsepowerOf(power)) ?? rows[0];
   const efficiency = (driveEfficiency.number(row, 'l100') ?? 96) / 100;
-  return quantity(power * (1 / efficiency - 1), 'power', school, {
+  return quantity(power * (1 / efficiency - 1), 'power', {
     origin: 'estimated',
     formula: 'P_v = P\\left(\\dfrac{1}{\\eta_d} - 1\\right)',
     from: { P: size },

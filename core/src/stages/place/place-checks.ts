@@ -1,9 +1,9 @@
+import { amount, say, type Text } from '../../ground/text.ts';
 import { KELVIN } from '../../ground/constants.ts';
 import { PRACTICE, wording, type Value } from '../../ground/value.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
 import type { PlaceKnown } from './place-known.ts';
 
-export function heaterNeeded({ at, ambient }: Pick<PlaceKnown, 'at' | 'ambient'>): Value<string> | undefined {
+export function heaterNeeded({ at, ambient }: Pick<PlaceKnown, 'at' | 'ambient'>): Value<Text> | undefined {
   const damp = at.dampStandby || at.corrosion === 'humid' || at.setting === 'outdoor';
   if (!damp && ambient.value >= KELVIN) return undefined;
   return wording(
@@ -22,7 +22,7 @@ export function checkNoise({ given, load, flag }: Pick<PlaceKnown, 'given' | 'lo
   if (!limit || limit.value >= (twoPole ? 85 : 75)) return;
   flag(
     'place.noise',
-    `${limit.text} is quiet for a${twoPole ? ' two-pole' : ''} fan-cooled motor; the fan, not the winding, makes the noise.`,
+    say`${limit} is quiet for a${twoPole ? ' two-pole' : ''} fan-cooled motor; the fan, not the winding, makes the noise.`,
     {
       clear: twoPole
         ? 'Take four poles or a unidirectional fan, and ask the maker for the sound level.'
@@ -41,12 +41,12 @@ export function checkCabinet({
   if (practice.driveAmbient.value - ambient.value <= 1) {
     flag(
       'place.cabinet-cannot-cool',
-      `The air around the cabinet is ${ambient.text}, no cooler than the ${practice.driveAmbient.text} the drive bears: outside air cannot cool it.`,
+      say`The air around the cabinet is ${ambient}, no cooler than the ${practice.driveAmbient} the drive bears: outside air cannot cool it.`,
     );
   } else if (heat.air) {
     flag(
       'place.cabinet-air',
-      `The walls carry ${formatQuantity(heat.walls.value, 'power', 'IEC')} of ${formatQuantity(heat.losses.value, 'power', 'IEC')}; without a fan it would be ${heat.inside.text} inside. It needs ${heat.air.working.note ?? ''} Change the filter every ${heat.filterInterval?.text ?? '1'} months.`,
+      say`The walls carry ${amount(heat.walls.value, 'power')} of ${amount(heat.losses.value, 'power')}; without a fan it would be ${heat.inside} inside. It needs ${heat.air.working.note ?? ''} Change the filter every ${heat.filterInterval ?? '1'} months.`,
       { basis: heat.air.working.source },
     );
   }

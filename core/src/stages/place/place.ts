@@ -1,3 +1,4 @@
+import { say, type Text } from '../../ground/text.ts';
 import { ambientRating, derateDrive, derate } from './derating.ts';
 import { driveLosses, leastHousing, housingWords } from './drive-housing.ts';
 import { heaterNeeded, checkNoise, checkCabinet } from './place-checks.ts';
@@ -76,7 +77,7 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
     },
     findings,
     missing,
-    summary: `${first ?? 'Defer'} · ${ambient.text}${percent}`,
+    summary: say`${first ?? 'Defer'} · ${ambient}${percent}`,
     enclosures: standing.enclosures,
     verdicts: standing.verdicts,
     spendsServiceFactor: thinAir,
@@ -96,14 +97,14 @@ function givenOf(brief: Brief, nameplate: NameplateResult, load: LoadResult, fla
   const at = job.place;
   const ambient =
     given.place.ambient ??
-    quantity(RATED_AMBIENT, 'temperature', school, {
+    quantity(RATED_AMBIENT, 'temperature', {
       origin: 'estimated',
       source: PRACTICE,
       note: 'The rated ambient is assumed.',
     });
   const altitude =
     given.place.altitude ??
-    quantity(0, 'altitude', school, { origin: 'estimated', source: PRACTICE, note: 'Below 1000 m is assumed.' });
+    quantity(0, 'altitude', { origin: 'estimated', source: PRACTICE, note: 'Below 1000 m is assumed.' });
   const size = sizeInForce(job, nameplate, load.values.standardPower);
   const power = size?.value ?? 0;
   const wet = isWet({ at });
@@ -186,10 +187,10 @@ function standingHere(
   return { enclosures, verdicts, motorEnclosure };
 }
 
-const driveHousing = (given: Given): Value<string> =>
+const driveHousing = (given: Given): Value<Text> =>
   wording(housingWords(given), {
     origin: 'chosen',
-    source: `${nema250.source}, IEC 60529 (recalled from memory); limit of ${given.practice.driveCaseLimit.text}: ${PRACTICE}`,
+    source: say`${nema250.source}, IEC 60529 (recalled from memory); limit of ${given.practice.driveCaseLimit}: ${PRACTICE}`,
   });
 
 const cabinetValues = ({ losses, walls, inside, air, filterInterval }: CabinetHeat): Partial<PlaceValues> => ({
@@ -202,20 +203,16 @@ const cabinetValues = ({ losses, walls, inside, air, filterInterval }: CabinetHe
 
 function checkDerate(motorDerate: Value, { ambient, altitude, ratedAmbient, flag }: Given): void {
   if (motorDerate.value >= NOTICED) return;
-  flag(
-    'place.motor-derate',
-    `${ambient.text} at ${altitude.text} leaves the motor ${motorDerate.text} of its rated power.`,
-    {
-      severity: motorDerate.value < 0.85 ? 'caution' : 'note',
-      field: ambient.value > ratedAmbient.value ? 'place.ambient' : 'place.altitude',
-    },
-  );
+  flag('place.motor-derate', say`${ambient} at ${altitude} leaves the motor ${motorDerate} of its rated power.`, {
+    severity: motorDerate.value < 0.85 ? 'caution' : 'note',
+    field: ambient.value > ratedAmbient.value ? 'place.ambient' : 'place.altitude',
+  });
 }
 
 /** Frost, dust and mounting. */
 function checkAir({ at, ambient, flag }: Given): void {
   if (ambient.value < KELVIN) {
-    flag('place.freezing', `At ${ambient.text} a drive needs a heated enclosure, and a standing motor a space heater.`);
+    flag('place.freezing', say`At ${ambient} a drive needs a heated enclosure, and a standing motor a space heater.`);
   }
   if (at.dust === 'conductive') flag('place.conductive-dust', 'Conductive dust shorts drives and terminal boxes.');
   if (at.dust === 'fibrous') flag('place.fibres', 'Fibres close fan covers and drive filters within weeks.');

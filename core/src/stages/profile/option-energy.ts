@@ -120,7 +120,7 @@ function valuesOf(
   { brief, motor, nameplate, load, onDrive, stated }: RunsBy,
   { values }: ProfileResult,
 ): Pick<ProfileValues, 'energy' | 'peakInput' | 'peakApparent' | 'fluxSaving'> {
-  const { school, profile } = brief.job;
+  const { profile } = brief.job;
   const basis = countsGuaranteed(motor, { brief, nameplate }) ? 'guaranteed least' : 'nominal';
   const how = {
     origin: 'estimated' as const,
@@ -129,13 +129,13 @@ function valuesOf(
     note: `Holds for ${motor.label}${onDrive ? ' on a drive' : ''}, at its ${basis} efficiency.`,
   };
   return {
-    energy: quantity(energy, 'energy', school, { ...how, formula: 'E = \\sum_i t_i\\,P_{in}(q_i)' }),
-    peakInput: quantity(peak, 'power', school, { ...how, formula: '\\max_i P_{in}(q_i)' }),
-    peakApparent: quantity(apparent, 'apparentPower', school, { ...how, formula: '\\max_i S_{in}(q_i)' }),
+    energy: quantity(energy, 'energy', { ...how, formula: 'E = \\sum_i t_i\\,P_{in}(q_i)' }),
+    peakInput: quantity(peak, 'power', { ...how, formula: '\\max_i P_{in}(q_i)' }),
+    peakApparent: quantity(apparent, 'apparentPower', { ...how, formula: '\\max_i S_{in}(q_i)' }),
     ...(saved === undefined
       ? {}
       : {
-          fluxSaving: quantity(saved, 'energy', school, {
+          fluxSaving: quantity(saved, 'energy', {
             ...how,
             formula: '\\sum_i t_i\\,(P_{in}(q_i) - \\min_\\varphi P_{in}(q_i, \\varphi))',
             note: `${how.note} ${profile.fluxOptimised ? 'Counted in the energy of this option.' : 'Not counted: the drive is not said to lower its flux.'} Breakdown torque is kept 1.5 times the torque.`,

@@ -1,5 +1,5 @@
+import { amount, say, type Text } from '../../ground/text.ts';
 import { HOUR } from '../../ground/constants.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
 import type { Value } from '../../ground/value.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { OptionBrief } from '../stage.ts';
@@ -41,10 +41,9 @@ export function checkControl({ job }: OptionBrief, flowVaries: boolean, need: Ne
 export function checkAboveFull(
   motor: Motor,
   steps: readonly ProfilePoint[],
-  { brief, flag, from }: { readonly brief: OptionBrief; readonly flag: Flag; readonly from: number },
+  { flag, from }: { readonly brief: OptionBrief; readonly flag: Flag; readonly from: number },
 ): void {
-  const { school } = brief.job;
-  const torqueText = (torque: number): string => formatQuantity(torque, 'torque', school);
+  const torqueText = (torque: number): Text => amount(torque, 'torque');
   for (const step of steps) {
     if (step.flow <= from || step.hours <= 0) continue;
     const worst = Math.max(step.shaftThrottled ?? 0, step.shaftControlled);
@@ -53,12 +52,12 @@ export function checkAboveFull(
     const left = (motor.breakdownTorque * rated) / Math.max(1, step.speed) ** 2 / BREAKDOWN_RESERVE;
     const heavy = worst > motor.power * 1.001;
     if (!heavy && torque <= left) continue;
-    const flow = formatQuantity(step.flow, 'fraction', school);
+    const flow = amount(step.flow, 'fraction');
     flag(
       'profile.above-full',
       heavy
-        ? `At ${flow} flow the load takes ${formatQuantity(worst, 'power', school)}; the motor gives ${formatQuantity(motor.power, 'power', school)}, above its base speed too.`
-        : `At ${flow} flow the motor has ${torqueText(left)} left below breakdown; the load takes ${torqueText(torque)}.`,
+        ? say`At ${flow} flow the load takes ${amount(worst, 'power')}; the motor gives ${amount(motor.power, 'power')}, above its base speed too.`
+        : say`At ${flow} flow the motor has ${torqueText(left)} left below breakdown; the load takes ${torqueText(torque)}.`,
       { field: `${step.path}.flow` },
     );
   }
@@ -67,12 +66,12 @@ export function checkAboveFull(
 /** A drive that takes more than it saves. */
 export function checkWaste(saved: Value | undefined, flowVaries: boolean, { job }: OptionBrief, flag: Flag): void {
   if (!saved || saved.value >= 0) return;
-  const more = formatQuantity(-saved.value, 'energy', job.school);
+  const more = amount(-saved.value, 'energy');
   flag(
     'profile.drive-wastes',
     job.load.torqueKind === 'constant' && flowVaries
-      ? `This machine needs its torque at every speed, so the same work costs the same energy slow or switched on and off: speed alone saves nothing, and a drive would use ${more} more in a year.`
-      : `A drive would use ${more} more in a year than it saves: the speed hardly varies, and its own loss runs all the time.`,
+      ? say`This machine needs its torque at every speed, so the same work costs the same energy slow or switched on and off: speed alone saves nothing, and a drive would use ${more} more in a year.`
+      : say`A drive would use ${more} more in a year than it saves: the speed hardly varies, and its own loss runs all the time.`,
   );
 }
 
@@ -94,17 +93,17 @@ const SEASON = 28 * 24 * HOUR;
 const GOOD_FIT = 0.7;
 
 /** What the log that the hours come from does not say. */
-export function checkLog({ given, job }: OptionBrief, flag: Flag): void {
+export function checkLog({ given }: OptionBrief, flag: Flag): void {
   const { recordedOver, calibration, calibrationFit } = given.profile;
   if (recordedOver && recordedOver.value < SEASON)
     flag(
       'profile.season',
-      `The hours come from a log of ${recordedOver.text}: no season was seen, and the year is taken to be all like it.`,
+      say`The hours come from a log of ${recordedOver}: no season was seen, and the year is taken to be all like it.`,
     );
   if (calibration && calibrationFit && calibrationFit.value < GOOD_FIT)
     flag(
       'profile.calibration-poor',
-      `The factor ${calibration.text} from measured power explains ${formatQuantity(Math.max(0, calibrationFit.value), 'fraction', job.school)} of its spread only: the machine runs otherwise than it is calculated.`,
+      say`The factor ${calibration} from measured power explains ${amount(Math.max(0, calibrationFit.value), 'fraction')} of its spread only: the machine runs otherwise than it is calculated.`,
     );
 }
 
@@ -117,11 +116,11 @@ export function checkMachine(
 ): void {
   const { kind, setting, measured, unused, known } = model;
   const { job, given } = brief;
-  const percent = (share: number): string => formatQuantity(share, 'fraction', job.school);
+  const percent = (share: number): Text => amount(share, 'fraction');
   if (fullPower.value > NOTICED * motorPower.value * (given.profile.calibration?.value ?? 1))
     flag(
       'profile.measured-below-full',
-      `The load was measured at ${percent(measured)} flow; at full flow it takes ${fullPower.text} instead of ${motorPower.text}.`,
+      say`The load was measured at ${percent(measured)} flow; at full flow it takes ${fullPower} instead of ${motorPower}.`,
     );
   if (kind !== 'variable') return;
   if (unused)
@@ -133,7 +132,7 @@ export function checkMachine(
   if (largest < TRIMMED_BELOW && job.profile.control !== 'trim')
     flag(
       'profile.trim',
-      `No more than ${percent(largest)} of full flow is ever used: a trimmed impeller or another sheave brings that at ${percent(Math.min(1, speedFor(machine, largest)))} of the speed, the cheapest remedy there is.`,
+      say`No more than ${percent(largest)} of full flow is ever used: a trimmed impeller or another sheave brings that at ${percent(Math.min(1, speedFor(machine, largest)))} of the speed, the cheapest remedy there is.`,
     );
   checkBestFlow(model, points, { brief, flag });
   const drooping = [0.1, 0.2, 0.3, 0.4].some((flow) => machine.head(flow) > machine.head(0) * 1.005);
@@ -152,24 +151,24 @@ function checkBestFlow(
   points: readonly Used[],
   { brief: { given, job }, flag }: { readonly brief: OptionBrief; readonly flag: Flag },
 ): void {
-  const percent = (share: number): string => formatQuantity(share, 'fraction', job.school);
+  const percent = (share: number): Text => amount(share, 'fraction');
   const used = points.filter(({ flow, hours }) => flow.value > 0 && hours.value > 0);
   const hoursOf = (rows: readonly Used[]): number => rows.reduce((sum, { hours }) => sum + hours.value, 0);
   if (machine.staticShare > STATIC_MOST && used.some(({ flow }) => flow.value < FULL))
     flag(
       'profile.static-head',
-      `${percent(machine.staticShare)} of the head or pressure is there at no flow: the speed can hardly fall, and a drive saves little.`,
+      say`${percent(machine.staticShare)} of the head or pressure is there at no flow: the speed can hardly fall, and a drive saves little.`,
     );
   const typed = given.profile.bestFlow?.value;
   const best = typed ?? 1;
   if (typed !== undefined && (1 / best < PREFERRED[0] || 1 / best > PREFERRED[1]))
-    flag('profile.off-best', `Full flow is ${percent(1 / best)} of the best flow of the machine.`);
+    flag('profile.off-best', say`Full flow is ${percent(1 / best)} of the best flow of the machine.`);
   // Slower or fewer, a machine runs nearer its best; against a valve it runs at the flow itself.
   if (job.profile.control !== 'throttle' && job.profile.control !== 'damper') return;
   const low = used.filter(({ flow }) => flow.value / best < LEAST_OF_BEST);
   if (low.length > 0)
     flag(
       'profile.least-flow',
-      `For ${formatQuantity(hoursOf(low), 'time', job.school)} a year it is throttled below ${percent(LEAST_OF_BEST)} of its best flow: it heats, shakes and wears.`,
+      say`For ${amount(hoursOf(low), 'time')} a year it is throttled below ${percent(LEAST_OF_BEST)} of its best flow: it heats, shakes and wears.`,
     );
 }

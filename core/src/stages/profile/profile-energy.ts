@@ -36,14 +36,13 @@ export function standbyEnergy(
 export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
   const { brief, motor, motorPower, staticShare, hours } = on;
   const { job, given } = brief;
-  const { school } = job;
   const standby = standbyEnergy(steps, brief.practice.driveStandby.value * motor.power, drivesOf(on.model));
   const unknown = steps.some((step) => step.hours > 0 && step.throttled === undefined);
   const throttled = steps.reduce((sum, step) => sum + (step.throttled ?? 0) * step.hours, 0);
   const controlled = steps.reduce((sum, step) => sum + step.speedControlled * step.hours, standby);
   const energyThrottled = unknown
     ? undefined
-    : quantity(throttled, 'energy', school, {
+    : quantity(throttled, 'energy', {
         origin: 'estimated',
         formula: 'E = \\sum_i t_i\\,P_{in}(q_i)',
         from: { P: motorPower, t: hours },
@@ -51,7 +50,7 @@ export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
           'Curve of the machine and affinity laws; inlet vanes by a curve of public building-energy simulation (recalled from memory); losses by the fitted circuit',
         note: `Holds for ${motorToday(motor, on).label}.`,
       });
-  const energySpeedControlled = quantity(controlled, 'energy', school, {
+  const energySpeedControlled = quantity(controlled, 'energy', {
     origin: 'estimated',
     formula: affinityLaw(job.load.torqueKind, staticShare),
     from: { P: motorPower, h: given.profile.staticHeadShare },
@@ -68,10 +67,10 @@ export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
   return {
     energyThrottled,
     energySpeedControlled,
-    energySaved: quantity(saved, 'energy', school, { ...how, formula: 'E_1 - E_2', note: `Holds for ${motor.label}.` }),
+    energySaved: quantity(saved, 'energy', { ...how, formula: 'E_1 - E_2', note: `Holds for ${motor.label}.` }),
     ...(energyThrottled.value > 0
       ? {
-          savingShare: quantity(saved / energyThrottled.value, 'fraction', school, {
+          savingShare: quantity(saved / energyThrottled.value, 'fraction', {
             ...how,
             formula: '(E_1 - E_2) / E_1',
           }),

@@ -1,3 +1,4 @@
+import { amount, say, type Text } from '../../ground/text.ts';
 import { fedToday, optionMotor } from './motor-today.ts';
 import type { Drawing, ProfileOn, ProfilePoint, ProfileResult } from './profile-result.ts';
 import { HOUR } from '../../ground/constants.ts';
@@ -8,12 +9,10 @@ import { staticShareOf } from '../load/to-motor.ts';
 import { loadField } from '../load/ways.ts';
 import type { Job } from '../../job/job.ts';
 import { leastOf } from '../../ground/numeric.ts';
-import type { School } from '../../ground/quantity/units.ts';
 import { notebook, type OptionBrief } from '../stage.ts';
 import { cyclesOf } from './storage.ts';
 import { shiftsOf } from './shifts.ts';
 import type { ProfileValues } from './values.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import { drawingOf } from './drawing.ts';
 import { FULL, NOTHING, type FlowPoint, type Running } from './flow-control.ts';
@@ -34,15 +33,15 @@ export function profileOn(on: ProfileOn): ProfileResult {
   const flowVaries = points.some((point) => point.flow.value < FULL && point.hours.value > 0 && point.flow.value > 0);
   const total = points.reduce((sum, point) => sum + point.hours.value, 0);
   const staticShare = given.profile.staticHeadShare?.value ?? staticShareOf(given.load);
-  const shownTotal = formatQuantity(total, 'time', job.school);
+  const shownTotal = amount(total, 'time');
 
   if (points.length === 0) need('profile.points', 'Hours a year at each flow, for energy and for the case for a drive');
-  if (total > YEAR_HOURS * HOUR) flag('profile.hours', `The hours add up to ${shownTotal}; a year has 8 760 h.`);
+  if (total > YEAR_HOURS * HOUR) flag('profile.hours', say`The hours add up to ${shownTotal}; a year has 8 760 h.`);
   if (points.length > 0 && !motorPower) need(loadField(job), 'Load torque and speed, for the energy of the profile');
-  const hours = quantity(total, 'time', job.school, { formula: '\\sum t_i', source: 'typed in this job' });
+  const hours = quantity(total, 'time', { formula: '\\sum t_i', source: 'typed in this job' });
   const cycles = cyclesOf(brief);
   if (!motor || !motorPower || total <= 0) {
-    const summary = points.length > 0 ? `${shownTotal} a year` : '';
+    const summary = points.length > 0 ? say`${shownTotal} a year` : '';
     return {
       values: { ...(total > 0 ? { hours } : {}), ...(cycles ? { cyclesPerHour: cycles } : {}) },
       findings,
@@ -67,7 +66,7 @@ export function profileOn(on: ProfileOn): ProfileResult {
   checkWaste(energy.energySaved, flowVaries, brief, flag);
   const values = {
     hours,
-    ...rangeOf(steps, hours, job.school),
+    ...rangeOf(steps, hours),
     ...(cycles ? { cyclesPerHour: cycles } : {}),
     ...energy,
   };
@@ -75,7 +74,7 @@ export function profileOn(on: ProfileOn): ProfileResult {
     values,
     findings,
     missing,
-    summary: `${shownTotal} · ${hours.value > 0 ? verdict(energy.savingShare) : 'no hours'}`,
+    summary: say`${shownTotal} · ${hours.value > 0 ? verdict(energy.savingShare) : 'no hours'}`,
     points: steps,
     drawn: () => drawingOf(motors.then, fullPower.value, model, points),
     fullPower,
@@ -86,9 +85,9 @@ export function profileOn(on: ProfileOn): ProfileResult {
 
 const UNDRAWN = (): Drawing => ({ curves: [] });
 
-function verdict(saved: Value | undefined): string {
+function verdict(saved: Value | undefined): Text {
   if (!saved) return 'control not known';
-  return saved.value >= 0 ? `drive saves ${saved.text}` : 'a drive wastes energy';
+  return saved.value >= 0 ? say`drive saves ${saved}` : 'a drive wastes energy';
 }
 
 interface Typed extends Pick<ProfilePoint, 'path' | 'monthly' | 'price'> {
@@ -98,14 +97,14 @@ interface Typed extends Pick<ProfilePoint, 'path' | 'monthly' | 'price'> {
 
 /** Rows of hours, and shifts as rows. */
 function rowsOf(brief: OptionBrief, flag: Flag): Typed[] {
-  const { rows, job } = brief;
+  const { rows } = brief;
   const typed = rows['profile.points'].flatMap(({ at, flow, hours }) =>
     flow && hours ? [{ path: `profile.points.${at}`, flow, hours }] : [],
   );
   const shifts = shiftsOf(brief, flag).map(({ at, flow, seconds, monthly, price }) => ({
     path: `profile.shifts.${at}`,
     flow,
-    hours: quantity(seconds, 'time', job.school, { source: 'shifts of this job' }),
+    hours: quantity(seconds, 'time', { source: 'shifts of this job' }),
     monthly,
     price,
   }));
@@ -113,22 +112,18 @@ function rowsOf(brief: OptionBrief, flag: Flag): Typed[] {
 }
 
 /** Mean flow and lowest speed of the rows in which it runs. */
-function rangeOf(
-  steps: readonly ProfilePoint[],
-  typed: Value,
-  school: School,
-): Pick<ProfileValues, 'meanFlow' | 'leastSpeed'> {
+function rangeOf(steps: readonly ProfilePoint[], typed: Value): Pick<ProfileValues, 'meanFlow' | 'leastSpeed'> {
   const running = steps.filter(({ flow, hours }) => flow > 0 && hours > 0);
   const time = running.reduce((sum, { hours }) => sum + hours, 0);
   if (time === 0) return {};
   const mean = running.reduce((sum, { flow, hours }) => sum + flow * hours, 0) / time;
   return {
-    meanFlow: quantity(mean, 'fraction', school, {
+    meanFlow: quantity(mean, 'fraction', {
       formula: '\\dfrac{\\sum q_i t_i}{\\sum t_i}',
       from: { t: typed },
       source: 'rows of this job',
     }),
-    leastSpeed: quantity(leastOf(running.map(({ speed }) => speed)), 'fraction', school, {
+    leastSpeed: quantity(leastOf(running.map(({ speed }) => speed)), 'fraction', {
       origin: 'estimated',
       formula: '\\min_i s_i',
       from: { t: typed },
@@ -142,7 +137,7 @@ function atFullFlow(motorPower: Value, model: FlowModel, { brief }: ProfileOn): 
   const more = fullOverMeasured(model, brief.job.profile.control);
   const { calibration, measuredFlow } = brief.given.profile;
   if (more === 1 && !calibration) return motorPower;
-  return quantity(motorPower.value * more * (calibration?.value ?? 1), 'power', brief.job.school, {
+  return quantity(motorPower.value * more * (calibration?.value ?? 1), 'power', {
     origin: 'estimated',
     formula: calibration ? 'P_{full} = k\\,P / p(q_m)' : 'P_{full} = P / p(q_m)',
     from: { P: motorPower, q_m: measuredFlow, k: calibration },

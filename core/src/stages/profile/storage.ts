@@ -11,7 +11,7 @@ export function cyclesOf({ job, given }: OptionBrief): Value | undefined {
   const { storage, fullFlow = given.load.flow } = given.profile;
   const own = ownControl === 'auto' ? control : ownControl;
   if (own !== 'on/off' || job.starting.method === 'drive' || !storage || !fullFlow) return undefined;
-  return quantity((HOUR * fullFlow.value) / (4 * storage.value), 'count', job.school, {
+  return quantity((HOUR * fullFlow.value) / (4 * storage.value), 'count', {
     formula: 'z = \\dfrac{Q}{4\\,V}',
     from: { Q: fullFlow, V: storage },
     source: 'Filling and emptying at half the flow, where both last longest together',

@@ -1,5 +1,5 @@
+import { amount, say } from '../../ground/text.ts';
 import type { StarterPart } from '../../catalogue/catalogue.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 import { isHard } from '../starting/hard-duty.ts';
 import type { Circuit } from './asked-of-protection.ts';
@@ -20,7 +20,7 @@ export function controlOf(circuit: Circuit, flag: Flag): Partial<StarterValues> 
   const fed = {
     auto: `${VOLTS[school]} V ac from a transformer in the starter`,
     dc: '24 V dc from a supply of its own',
-    line: `the line, ${supply.values.voltage?.text ?? 'its voltage is not known'}`,
+    line: say`the line, ${supply.values.voltage ?? 'its voltage is not known'}`,
   } as const;
   const coil = protection.control === 'dc' ? undefined : coilOf(circuit, flag);
   const power = protection.control === 'auto' ? powerOf(circuit) : undefined;
@@ -42,8 +42,7 @@ export function controlOf(circuit: Circuit, flag: Flag): Partial<StarterValues> 
 function coilOf(circuit: Circuit, flag: Flag): Value | undefined {
   const dip = circuit.starting.values.startingDip;
   if (!dip) return undefined;
-  const { school } = circuit.brief.job;
-  const left = quantity(1 - dip.value, 'fraction', school, {
+  const left = quantity(1 - dip.value, 'fraction', {
     origin: 'derived',
     formula: 'u = 1 - d',
     from: { d: dip },
@@ -53,7 +52,7 @@ function coilOf(circuit: Circuit, flag: Flag): Value | undefined {
   if (left.value < LETS_GO)
     flag(
       'protection.coil-drops',
-      `While it starts ${left.text} are left at the coils; below ${formatQuantity(LETS_GO, 'fraction', school)} they let go, and the start is broken off.`,
+      say`While it starts ${left} are left at the coils; below ${amount(LETS_GO, 'fraction')} they let go, and the start is broken off.`,
       { mends: [{ label: 'Feed them with 24 V dc', set: { 'protection.control': 'dc' } }] },
     );
   return left;
@@ -74,11 +73,11 @@ function powerOf(circuit: Circuit): Value | undefined {
     held += sealed;
     if (inrush > most) [most, heldByIt] = [inrush, sealed];
   }
-  return quantity(held - heldByIt + most, 'apparentPower', circuit.brief.job.school, {
+  return quantity(held - heldByIt + most, 'apparentPower', {
     origin: 'looked up',
     formula: 'S = \\hat S + \\textstyle\\sum S_h',
     from: {
-      '\\hat S': quantity(most, 'apparentPower', circuit.brief.job.school, {
+      '\\hat S': quantity(most, 'apparentPower', {
         origin: 'looked up',
         source: 'catalogue',
       }),
@@ -101,13 +100,13 @@ function leadOf(circuit: Circuit, flag: Flag): Value | undefined {
   if (least === undefined || volts === undefined) return undefined;
   const hertz = supply.values.frequency?.value ?? (school === 'NEMA' ? 60 : 50);
   const capacitance = ((500 * least) / volts ** 2) * (50 / hertz) * 1e-6;
-  const longest = quantity(capacitance / LEAD, 'altitude', school, {
+  const longest = quantity(capacitance / LEAD, 'altitude', {
     origin: 'estimated',
     formula: '\\ell = \\dfrac{500\\,P}{V^2}\\cdot\\dfrac{50}{f}\\Big/ 0.3',
     from: {
-      P: quantity(least, 'apparentPower', school, { origin: 'looked up', source: 'catalogue' }),
-      V: quantity(volts, 'voltage', school, { source: PRACTICE }),
-      f: quantity(hertz, 'frequency', school, { source: PRACTICE }),
+      P: quantity(least, 'apparentPower', { origin: 'looked up', source: 'catalogue' }),
+      V: quantity(volts, 'voltage', { source: PRACTICE }),
+      f: quantity(hertz, 'frequency', { source: PRACTICE }),
     },
     source: `0.3 µF/km and the formula from memory: ${PRACTICE}`,
     note: 'A longer one may hold the coil in after its contact has opened.',
@@ -116,7 +115,7 @@ function leadOf(circuit: Circuit, flag: Flag): Value | undefined {
   if (typed && typed.value > longest.value)
     flag(
       'protection.lead-holds',
-      `Over ${typed.text} the lead itself may hold the contactor in when it is told to stop; ${longest.text} is the most for its coil.`,
+      say`Over ${typed} the lead itself may hold the contactor in when it is told to stop; ${longest} is the most for its coil.`,
       { mends: [{ label: 'Feed it with 24 V dc', set: { 'protection.control': 'dc' } }] },
     );
   return longest;
@@ -137,15 +136,14 @@ function lifeOf(circuit: Circuit): Value | undefined {
   const lasts = (each: (typeof lives)[number]): number =>
     each ? 1 / ((1 - share) / each.started + share / each.inched) : Number.POSITIVE_INFINITY;
   const first = lives.reduce((least, each) => (lasts(each) < lasts(least) ? each : least));
-  const known = (value: number): Value =>
-    quantity(value, 'count', brief.job.school, { origin: 'looked up', source: 'catalogue' });
-  return quantity(lasts(first), 'count', brief.job.school, {
+  const known = (value: number): Value => quantity(value, 'count', { origin: 'looked up', source: 'catalogue' });
+  return quantity(lasts(first), 'count', {
     origin: 'looked up',
     formula: 'N = \\dfrac{1}{(1-c)/N_3 + c/N_4}',
     from: {
       N_3: known(first?.started ?? 0),
       N_4: known(first?.inched ?? 0),
-      c: quantity(share, 'fraction', brief.job.school, { source: PRACTICE }),
+      c: quantity(share, 'fraction', { source: PRACTICE }),
     },
     source: `catalogue, at its rated current; the sum of both wears: ${PRACTICE}`,
     note: hard && !typed ? 'Every start is taken as inched or plugged.' : undefined,

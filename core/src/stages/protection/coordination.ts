@@ -1,5 +1,5 @@
+import { amount, say, textOf, type Text } from '../../ground/text.ts';
 import { coordinations, type Coordination, type TestedPair } from '../../catalogue/tested-pair.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
 import { PRACTICE, wording, type Value } from '../../ground/value.ts';
 import type { Circuit } from './asked-of-protection.ts';
 import { holds, kiloAmperes } from '../supply/short-circuit.ts';
@@ -18,36 +18,37 @@ export function coordinationOf(
   circuit: Circuit,
   { branchDevice, faultCurrent }: Partial<ProtectionValues>,
   flag: Flag,
-): Value<string> {
+): Value<Text> {
   const { brief, supply, pick } = circuit;
   const [type, says] = wanted[brief.job.protection.consequence];
-  const [device, fault] = [branchDevice?.text, faultCurrent?.value];
+  const [device, fault] = [textOf(branchDevice), faultCurrent?.value];
   const pair = testedFor(circuit, device, type, fault);
   const relay = pick.starter?.parts.some(({ part }) => part.kind === 'overload relay') ? ' and relay' : '';
   const there = fault === undefined ? '' : ' at the short-circuit current of its place';
   if (!pair && type !== 'type 1')
     flag(
       'protection.pair-untested',
-      `${type.charAt(0).toUpperCase()}${type.slice(1)} is wanted; no table of the catalogue has ${device ?? 'a device'} with this contactor${relay} as tested so${fault === undefined ? '' : ` for ${kiloAmperes(fault)}`}.`,
+      say`${type.charAt(0).toUpperCase()}${type.slice(1)} is wanted; no table of the catalogue has ${device ?? 'a device'} with this contactor${relay} as tested so${fault === undefined ? '' : say` for ${kiloAmperes(fault)}`}.`,
     );
-  const volts = supply.values.voltage?.text ?? '';
+  const volts = textOf(supply.values.voltage) ?? '';
   const proof = pair
-    ? `Tested together by their maker: ${pair.coordination}, ${kiloAmperes(pair.current)} at ${formatQuantity(pair.voltage, 'voltage', brief.job.school)}, here ${volts}.`
+    ? say`Tested together by their maker: ${pair.coordination}, ${kiloAmperes(pair.current)} at ${amount(pair.voltage, 'voltage')}, here ${volts}.`
     : `Proposed: it counts only as the maker tested device, contactor and relay together${there}.`;
   return wording(type, {
     origin: pair ? 'looked up' : 'chosen',
     source: pair ? 'catalogue' : `IEC 60947-4-1; by its consequence: ${PRACTICE}`,
-    note: `${says} ${proof}`,
+    note: say`${says} ${proof}`,
   });
 }
 
 /** The pair of the catalogue that holds the picked parts, at least so well coordinated, for the current and voltage here. */
 function testedFor(
   { catalogue, pick, supply, motor }: Circuit,
-  device: string | undefined,
+  breaker: Text | undefined,
   type: Coordination,
   fault: number | undefined,
 ): TestedPair | undefined {
+  const device = typeof breaker === 'string' ? breaker.toLowerCase() : undefined;
   const parts = (pick.starter?.parts ?? []).map(({ part }) => part);
   const idsOf = (kind: string): string[] => parts.filter((part) => part.kind === kind).map(({ id }) => id);
   const [contactors, relays] = [idsOf('contactor'), idsOf('overload relay')];
@@ -55,7 +56,7 @@ function testedFor(
   const rank = (each: Coordination): number => coordinations.indexOf(each);
   return catalogue.pairs.find(
     (pair) =>
-      pair.device.toLowerCase() === device?.toLowerCase() &&
+      pair.device.toLowerCase() === device &&
       contactors.length > 0 &&
       contactors.every((id) => id === pair.contactor) &&
       relays.every((id) => id === pair.relay) &&

@@ -1,3 +1,4 @@
+import type { Text } from '../../ground/text.ts';
 /** From where to where a run goes: of a motor on the line, before and behind a drive, and behind a star-delta starter. */
 export const ENDS = {
   direct: { from: 'panel', to: 'motor' },
@@ -11,10 +12,10 @@ export interface DrawnRun {
   readonly from: string;
   readonly to: string;
   /** Undefined where no wire of the tables does. */
-  readonly wire: string | undefined;
-  readonly length: string | undefined;
+  readonly wire: Text | undefined;
+  readonly length: Text | undefined;
   /** How it lies: in what, how warm, beside what. */
-  readonly lies: string;
+  readonly lies: Text;
   readonly limits: readonly RunLimit[];
 }
 

@@ -1,3 +1,4 @@
+import { say } from '../../ground/text.ts';
 import type { StarterPart } from '../../catalogue/catalogue.ts';
 import { add, magnitude, type Complex } from '../../ground/complex.ts';
 import { quantity, type Value } from '../../ground/value.ts';
@@ -6,17 +7,17 @@ import type { Circuit } from './asked-of-protection.ts';
 import type { Flag } from './findings.ts';
 
 /** A, three phases shorted at the terminals of the motor or its drive, behind these wires. Undefined where source or wires are not known. */
-export function faultBehind({ supply, brief }: Circuit, wires: Complex | undefined): Value | undefined {
+export function faultBehind({ supply }: Circuit, wires: Complex | undefined): Value | undefined {
   const { source } = supply;
   if (!source || !wires) return undefined;
   const all = add(source.firstInternal ?? source.internal, wires);
-  return quantity(source.voltage / Math.sqrt(3) / magnitude(all), 'current', brief.job.school, {
+  return quantity(source.voltage / Math.sqrt(3) / magnitude(all), 'current', {
     origin: 'estimated',
     formula: "I''_{k3} = \\dfrac{U}{\\sqrt3\\,|Z_q + Z_w|}",
     from: {
       U: supply.values.voltage,
       Z_q: supply.values.sourceImpedance,
-      Z_w: quantity(magnitude(wires), 'resistance', brief.job.school, { origin: 'recalled', source: 'as the drop' }),
+      Z_w: quantity(magnitude(wires), 'resistance', { origin: 'recalled', source: 'as the drop' }),
     },
     source: 'IEC 60909-0 (from memory), without the voltage factor; wires as warm as in service',
     note: 'What an isolator or terminal box there must hold.',
@@ -28,7 +29,7 @@ export function checkBreaks({ name, breakingCapacity }: StarterPart, fault: Valu
   if (breakingCapacity === undefined || !fault || holds(breakingCapacity, fault.value)) return;
   flag(
     'protection.fault-above',
-    `${name} breaks ${kiloAmperes(breakingCapacity)}; ${kiloAmperes(fault.value)} may flow at the bus.`,
+    say`${name} breaks ${kiloAmperes(breakingCapacity)}; ${kiloAmperes(fault.value)} may flow at the bus.`,
   );
 }
 
@@ -44,7 +45,7 @@ export function checkFault(
     if (rating !== undefined && !holds(rating, fault.value))
       flag(
         'protection.fault-above',
-        `${who} holds a short circuit of ${kiloAmperes(rating)}; ${kiloAmperes(fault.value)} may flow at ${where}.`,
+        say`${who} holds a short circuit of ${kiloAmperes(rating)}; ${kiloAmperes(fault.value)} may flow at ${where}.`,
         { field },
       );
   };

@@ -1,5 +1,5 @@
+import { amount, say, textOf } from '../../ground/text.ts';
 import { gGGates } from '../../ground/tables/index.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 import type { OptionBrief } from '../stage.ts';
 import type { Circuit } from './asked-of-protection.ts';
@@ -45,11 +45,9 @@ const largestOf = <Each>(all: readonly Each[], size: (each: Each) => number): Ea
   );
 
 /** A of this motor in its feeder: of its drive’s input where it has one. */
-function ownCurrent({ onDrive, pick, brief }: Circuit, wires: Value | undefined): Value | undefined {
+function ownCurrent({ onDrive, pick }: Circuit, wires: Value | undefined): Value | undefined {
   const input = onDrive ? pick.chosenDrive?.item.inputCurrent : undefined;
-  return input === undefined
-    ? wires
-    : quantity(input, 'current', brief.job.school, { origin: 'looked up', source: 'catalogue' });
+  return input === undefined ? wires : quantity(input, 'current', { origin: 'looked up', source: 'catalogue' });
 }
 
 /** What the circuit counts with on a feeder, and the feeder itself where something else hangs on it. */
@@ -80,7 +78,6 @@ export function feederByNec(
   kind: OptionBrief['job']['protection']['device'],
   largestFor: (current: Value) => Value | undefined,
 ): Feeder {
-  const school = 'NEMA';
   const motors = all.filter(({ kind }) => kind === 'motor');
   const largest = largestOf(motors, ({ current }) => current.value);
   const continuous = sum(all.filter(({ kind }) => kind === 'continuous'));
@@ -91,7 +88,7 @@ export function feederByNec(
   }));
   const before = largestOf(devices, ({ device }) => device?.value ?? 0);
   const total = sum(all);
-  const ampacity = quantity(total + QUARTER * ((largest?.current.value ?? 0) + continuous), 'current', school, {
+  const ampacity = quantity(total + QUARTER * ((largest?.current.value ?? 0) + continuous), 'current', {
     formula: 'I_z = \\textstyle\\sum I + 0.25\\,(I_{max} + I_{cont})',
     from: { 'I_{max}': largest?.current },
     source: 'NEC 430.24, 215.2 (from memory)',
@@ -106,12 +103,12 @@ export function feederByNec(
     ...(rating === undefined
       ? {}
       : {
-          feederDeviceMax: quantity(rating, 'current', school, {
+          feederDeviceMax: quantity(rating, 'current', {
             origin: 'recalled',
             formula: 'I_{dev} \\le I_{dev,max} + \\textstyle\\sum I_{others},\\ \\text{standard size below}',
             from: { 'I_{dev,max}': before.device },
             source: 'NEC 430.62(A), 430.63, 240.6(A)',
-            note: `At most ${formatQuantity(most, 'current', school)}; the largest device is that of ${before.each.name}.${guessed > 0 ? ` ${guessed === 1 ? 'One device' : `${guessed} devices`} not typed: the largest that 430.52 allows stands in.` : ''}`,
+            note: say`At most ${amount(most, 'current')}; the largest device is that of ${before.each.name}.${guessed > 0 ? ` ${guessed === 1 ? 'One device' : `${guessed} devices`} not typed: the largest that 430.52 allows stands in.` : ''}`,
           }),
         }),
   };
@@ -119,14 +116,13 @@ export function feederByNec(
 
 /** What runs at the same time, and a fuse that lets those behind it clear alone. */
 export function feederByIec(all: readonly OnFeeder[], share: Value | undefined): Feeder {
-  const school = 'IEC';
   const at = share?.value ?? 1;
   const demand = at * sum(all);
-  const ampacity = quantity(demand, 'current', school, {
+  const ampacity = quantity(demand, 'current', {
     formula: 'I_B = g\\,\\textstyle\\sum I',
     from: { g: share },
     source: `IEC 60364-1, 311 (from memory): what runs at once, ${PRACTICE}`,
-    note: `${all.length} circuits, ${share ? share.text : 'all of them'} at the same time.`,
+    note: say`${all.length} circuits, ${share ? textOf(share) : 'all of them'} at the same time.`,
   });
   const behind = largestOf(all, ({ device }) => device?.value ?? 0)?.device;
   const byMaker = all.some(({ device, called }) => !device && called);

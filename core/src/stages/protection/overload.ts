@@ -1,4 +1,4 @@
-import { formatQuantity } from '../../ground/quantity/format.ts';
+import { amount, say, type Text, series } from '../../ground/text.ts';
 import { overload } from '../../ground/tables/index.ts';
 import { cellValue } from '../../ground/tables/table.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
@@ -10,11 +10,11 @@ import type { Flag } from './findings.ts';
 
 const IEC_RELAY = 'IEC 60947-4-1 (recalled from memory)';
 
-function serviceFactorOf({ brief, motor, nameplate }: Circuit): Value {
+function serviceFactorOf({ motor, nameplate }: Circuit): Value {
   const typed = motor.kind === 'plate' ? nameplate.values.serviceFactor : undefined;
   if (typed) return typed;
   const picked = motor.kind === 'picked';
-  return quantity(motor.serviceFactor, 'count', brief.job.school, {
+  return quantity(motor.serviceFactor, 'count', {
     origin: picked ? 'looked up' : 'estimated',
     source: picked ? 'catalogue' : PRACTICE,
     note: picked ? undefined : 'None is known: 1.0 is taken.',
@@ -36,7 +36,7 @@ export function checkUnusedDial({ brief }: Circuit, flag: Flag): void {
   if (dial)
     flag(
       'protection.dial-unused',
-      `The relay’s ${dial.text} are not used: on a drive its own overload guards the motor.`,
+      say`The relay’s ${dial} are not used: on a drive its own overload guards the motor.`,
       {
         mends: [{ label: 'Take the dial away', set: { 'protection.dial': '' } }],
       },
@@ -45,13 +45,12 @@ export function checkUnusedDial({ brief }: Circuit, flag: Flag): void {
 
 /** A dial that guards too little, or trips what starts or runs. */
 function checkDial(typed: Value, proper: Value, circuit: Circuit, flag: Flag): void {
-  const { load, motor, starting, nameplateCurrent, brief } = circuit;
-  const { school } = brief.job;
-  const mends = [{ label: `Take ${proper.text}`, set: { 'protection.dial': '' } }];
+  const { load, motor, starting, nameplateCurrent } = circuit;
+  const mends = [{ label: say`Take ${proper}`, set: { 'protection.dial': '' } }];
   if (typed.value > proper.value * 1.001)
     flag(
       'protection.dial-high',
-      `Set to ${typed.text} the relay lets the motor take more than it bears; ${proper.text} is the most.`,
+      say`Set to ${typed} the relay lets the motor take more than it bears; ${proper} is the most.`,
       { mends },
     );
   const inRelay = starting.method === 'star-delta' ? IN_WINDING : 1;
@@ -64,11 +63,11 @@ function checkDial(typed: Value, proper: Value, circuit: Circuit, flag: Flag): v
   const does = [
     ...(used >= 1 ? ['before the start is through'] : []),
     ...(typed.value < running * 0.999
-      ? [`while the machine runs: about ${formatQuantity(running, 'current', school)} flow through it`]
+      ? [say`while the machine runs: about ${amount(running, 'current')} flow through it`]
       : []),
   ];
   if (does.length > 0)
-    flag('protection.dial-low', `Set to ${typed.text} the relay trips ${does.join(', and ')}.`, { mends });
+    flag('protection.dial-low', say`Set to ${typed} the relay trips ${series(does, ', and ')}.`, { mends });
 }
 
 /** What the motor asks of the relay. The code’s percentage limits where it trips and is no value for the dial. */
@@ -77,7 +76,7 @@ function properDial(circuit: Circuit): Value {
   const { job } = brief;
   const starDelta = starting.method === 'star-delta';
   const share = dialShare(job, motor.serviceFactor) * (starDelta ? IN_WINDING : 1);
-  return quantity(nameplateCurrent.value * share, 'current', job.school, {
+  return quantity(nameplateCurrent.value * share, 'current', {
     formula: share === 1 ? 'I_r = I_n' : `I_r = ${share.toFixed(3)}\\,I_n`,
     from: { I_n: nameplateCurrent, SF: serviceFactorOf(circuit) },
     source: job.school === 'IEC' ? IEC_RELAY : PRACTICE,
@@ -95,8 +94,8 @@ function properDial(circuit: Circuit): Value {
 }
 
 /** What the drive’s own motor protection is set to. */
-export const driveOverload = ({ brief, nameplateCurrent, holds }: Circuit): Value =>
-  quantity(nameplateCurrent.value, 'current', brief.job.school, {
+export const driveOverload = ({ nameplateCurrent, holds }: Circuit): Value =>
+  quantity(nameplateCurrent.value, 'current', {
     formula: 'I_{set} = I_n',
     from: { I_n: nameplateCurrent },
     source: PRACTICE,
@@ -104,8 +103,8 @@ export const driveOverload = ({ brief, nameplateCurrent, holds }: Circuit): Valu
   });
 
 /** The motor’s own current, which IEC relays are set to. */
-export const overloadByIec = ({ brief, nameplateCurrent, holds }: Circuit): Value =>
-  quantity(nameplateCurrent.value, 'current', brief.job.school, {
+export const overloadByIec = ({ nameplateCurrent, holds }: Circuit): Value =>
+  quantity(nameplateCurrent.value, 'current', {
     formula: 'I_r = I_n',
     from: { I_n: nameplateCurrent },
     source: IEC_RELAY,
@@ -120,12 +119,11 @@ export function overloadByNec(circuit: Circuit): Value | undefined {
   const rule = motor.serviceFactor >= 1.15 ? 'sf_1_15_or_more' : otherwise;
   const percent = cellValue(overload, overload.row('(A)(1)', rule), 'max_percent', {
     dimension: 'fraction',
-    school: job.school,
     factor: 0.01,
   });
   return (
     percent &&
-    quantity(nameplateCurrent.value * percent.value, 'current', job.school, {
+    quantity(nameplateCurrent.value * percent.value, 'current', {
       formula: 'I_{OL} = k\\,I_n',
       from: { k: percent, I_n: nameplateCurrent, SF: serviceFactorOf(circuit) },
       source: 'NEC 430.32(A)(1), nameplate current by 430.6(A)(2)',
@@ -137,12 +135,12 @@ export function overloadByNec(circuit: Circuit): Value | undefined {
 const DIALLED: readonly string[] = ['overload relay', 'motor breaker'];
 
 /** A dial outside the picked relay’s range cannot be set. */
-export function checkRelay(dial: Value, { brief, pick }: Circuit, flag: Flag): void {
+export function checkRelay(dial: Value, { pick }: Circuit, flag: Flag): void {
   const relay = pick.starter?.parts.find(({ part: { kind } }) => DIALLED.includes(kind))?.part;
   if (!relay || (dial.value >= relay.currentMin * 0.999 && dial.value <= relay.currentMax * 1.001)) return;
-  const amperes = (current: number): string => formatQuantity(current, 'current', brief.job.school);
+  const amperes = (current: number): Text => amount(current, 'current');
   flag(
     'protection.dial-outside',
-    `The relay must be set to ${dial.text}; ${relay.name} goes from ${amperes(relay.currentMin)} to ${amperes(relay.currentMax)}.`,
+    say`The relay must be set to ${dial}; ${relay.name} goes from ${amperes(relay.currentMin)} to ${amperes(relay.currentMax)}.`,
   );
 }

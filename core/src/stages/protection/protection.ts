@@ -1,3 +1,4 @@
+import { say, textOf, series, type Text } from '../../ground/text.ts';
 import { notebook, type StageResult } from '../stage.ts';
 import type { Circuit, ProtectionOn } from './asked-of-protection.ts';
 import { schemeOf, type Scheme } from './diagram/scheme.ts';
@@ -26,7 +27,7 @@ export interface ProtectionResult extends StageResult<ProtectionValues> {
   /** Its wires with what asks for their sizes; empty where none are sized. */
   readonly runs: readonly DrawnRun[];
   /** What its diagrams are drawn from; undefined while no way to start is known. */
-  readonly scheme: () => Scheme | undefined;
+  readonly scheme: () => Scheme<Text> | undefined;
 }
 
 /** A and s: what a short-circuit device carries and what opens it, beside the first half-wave of the motor. */
@@ -85,7 +86,7 @@ export function protection(on: ProtectionOn): ProtectionResult {
   const starter = starterOf(circuit, worked, flag);
   const drawn = (): DevicePicture | undefined =>
     device && { ...device, wireHeat, firstWave: circuit.onDrive ? undefined : firstWave(circuit) };
-  const scheme = (): Scheme | undefined => schemeOf(circuit, worked, starter);
+  const scheme = (): Scheme<Text> | undefined => schemeOf(circuit, worked, starter);
   return { values, findings, missing, summary, starter, other, drawn, scheme, runs: worked.runs };
 }
 
@@ -96,7 +97,7 @@ function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: Pro
   else checkUnusedDial(circuit, flag);
   const overloadCurrent = iec ? overloadByIec(circuit) : overloadByNec(circuit);
   const own = iec ? iecCircuit(circuit, flag) : necCircuit(circuit, flag);
-  const fault = faultAtBus(circuit.supply, circuit.brief.job.school);
+  const fault = faultAtBus(circuit.supply);
   const behind = faultBehind(circuit, own.impedance);
   const values = {
     ...(dial ? { overloadDial: dial } : {}),
@@ -115,14 +116,13 @@ function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: Pro
 function summaryOf(
   { branchDeviceMax, branchDevice, conductorSize, overloadDial, driveOverloadCurrent }: ProtectionValues,
   byIec: ProtectionValues['overloadCurrent'],
-): string {
+): Text {
   const parts = [
-    branchDeviceMax ? `${branchDeviceMax.text} device` : branchDevice?.text,
-    branchDeviceMax ? undefined : conductorSize?.text,
-    overloadDial && `relay at ${overloadDial.text}`,
-    driveOverloadCurrent && `overload ${driveOverloadCurrent.text}`,
-    !overloadDial && !driveOverloadCurrent && byIec && `overload ${byIec.text}`,
+    branchDeviceMax ? say`${branchDeviceMax} device` : textOf(branchDevice),
+    branchDeviceMax ? undefined : textOf(conductorSize),
+    overloadDial && say`Relay ${overloadDial}`,
+    driveOverloadCurrent && say`Overload ${driveOverloadCurrent}`,
+    !overloadDial && !driveOverloadCurrent && byIec && say`Overload ${byIec}`,
   ];
-  const text = parts.filter(Boolean).join(' · ');
-  return text.charAt(0).toUpperCase() + text.slice(1);
+  return series(parts, ' · ');
 }

@@ -1,3 +1,4 @@
+import { textOf, type Text } from '../../ground/text.ts';
 import type { ProtectionValues } from './values.ts';
 
 /** One question of the circuit as both schools answer it. */
@@ -5,8 +6,8 @@ export interface BothAnswers {
   readonly name: keyof ProtectionValues;
   readonly question: string;
   /** As their own school shows it; undefined where that school does not ask. */
-  readonly own: string | undefined;
-  readonly other: string | undefined;
+  readonly own: Text | undefined;
+  readonly other: Text | undefined;
   readonly why: string;
 }
 
@@ -77,7 +78,7 @@ const QUESTIONS: readonly (readonly [keyof ProtectionValues, question: string, w
 
 export const sideBySide = (own: ProtectionValues, other: ProtectionValues): readonly BothAnswers[] =>
   QUESTIONS.flatMap(([name, question, why]) => {
-    const [a, b] = [own[name]?.text, other[name]?.text];
+    const [a, b] = [textOf(own[name]), textOf(other[name])];
     const stoodIn = name === 'wireCurrent' && !own.tableCurrent && !other.tableCurrent;
     return a === undefined && b === undefined
       ? []

@@ -1,3 +1,4 @@
+import { say, series } from '../../ground/text.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
 import { dialShare } from '../starting/overload-dial.ts';
 import { horsepowerOf } from '../../motor/standard-power.ts';
@@ -89,15 +90,13 @@ function softOf(
   seconds: number,
   flag: Flag,
 ): Pick<StarterValues, 'softStarterCurrent'> {
-  const { nameplateCurrent, motor, brief, starting, pick, load } = circuit;
-  const { school } = brief.job;
+  const { nameplateCurrent, motor, starting, pick, load } = circuit;
   const item = pick.starter?.parts.find(({ part }) => part.kind === 'soft starter')?.part;
   const code = item?.ac53 ?? SOFT;
   const said = `AC-53 ${code.multiple}-${code.seconds}`;
   const needed = quantity(
     softStarterRating(nameplateCurrent.value, own.current / motor.current, seconds, code),
     'current',
-    school,
     {
       origin: 'estimated',
       formula: 'I_e \\ge I_n\\,\\max(1, \\sqrt{x^2 t/(X^2 T_x)})',
@@ -110,13 +109,13 @@ function softOf(
     const starts = load.values.startsPerHour;
     const { startsPerHour } = item.ac53;
     const fails = [
-      needed.value > item.currentMax * 1.001 ? `${needed.text} at least are asked for by this start` : '',
-      starts && starts.value > startsPerHour ? `${starts.text} starts an hour are wanted` : '',
+      needed.value > item.currentMax * 1.001 ? say`${needed} at least are asked for by this start` : '',
+      starts && starts.value > startsPerHour ? say`${starts} starts an hour are wanted` : '',
     ].filter(Boolean);
     if (fails.length > 0)
       flag(
         'protection.soft-starter',
-        `${item.name} bears ${said}, ${startsPerHour} times an hour; ${fails.join(', and ')}.`,
+        say`${item.name} bears ${said}, ${startsPerHour} times an hour; ${series(fails, ', and ')}.`,
       );
   }
   return { softStarterCurrent: needed };
@@ -144,21 +143,18 @@ function sizeOf(circuit: Circuit): Pick<StarterValues, 'nemaSize'> {
   const size = cellWording(controllerSizes, row, 'size');
   if (!size) return {};
   return {
-    nemaSize: wording(`NEMA ${size.value}`, {
+    nemaSize: wording(say`NEMA ${size.value}`, {
       origin: 'recalled',
       source: size.working.source,
-      note:
-        [hard ? 'Jogged or plugged: the next size.' : '', size.working.note ?? ''].filter(Boolean).join(' ') ||
-        undefined,
+      note: series([hard ? 'Jogged or plugged: the next size.' : '', size.working.note ?? ''], ' ') || undefined,
     }),
   };
 }
 
 /** VA that the transformer passes on while the motor starts: √3 V I of the line. */
-function passedOn({ brief, supply, motor, starting }: Circuit, own: Comparison): Value {
-  const { school } = brief.job;
-  const volts = supply.values.voltage ?? quantity(motor.voltage, 'voltage', school, { source: 'nameplate' });
-  return quantity(Math.sqrt(3) * volts.value * own.current, 'apparentPower', school, {
+function passedOn({ supply, motor, starting }: Circuit, own: Comparison): Value {
+  const volts = supply.values.voltage ?? quantity(motor.voltage, 'voltage', { source: 'nameplate' });
+  return quantity(Math.sqrt(3) * volts.value * own.current, 'apparentPower', {
     origin: 'estimated',
     formula: 'S = \\sqrt3\\,V\\,I',
     from: { V: volts, I: starting.values.startingCurrent, t: starting.values.accelerationTime },
@@ -195,7 +191,7 @@ function lowerSpeed(circuit: Circuit, flag: Flag): Pick<StarterValues, 'lowDial'
   }
   const share = dialShare(brief.job, motor.serviceFactor);
   return {
-    lowDial: quantity(share * current.value, 'current', brief.job.school, {
+    lowDial: quantity(share * current.value, 'current', {
       formula: share === 1 ? 'I_r = I_n' : `I_r = ${share.toFixed(3)}\\,I_n`,
       from: { I_n: current, n: speeds.all[slow] },
       source: `NEC 430.32 and IEC 60947-4-1, by the current of that speed: ${PRACTICE}`,
@@ -206,21 +202,21 @@ function lowerSpeed(circuit: Circuit, flag: Flag): Pick<StarterValues, 'lowDial'
 function contactorOf(circuit: Circuit): Value {
   const { brief, motor, starting } = circuit;
   const nameplateCurrent = mostCurrent(circuit);
-  const { school, starting: asked } = brief.job;
+  const { starting: asked } = brief.job;
   const hard = isHard(asked);
   const share = (starting.method === 'star-delta' ? IN_WINDING : 1) * (hard ? AC_4 : 1);
-  const star = quantity(IN_STAR * nameplateCurrent.value, 'current', school, { source: 'definition' });
+  const star = quantity(IN_STAR * nameplateCurrent.value, 'current', { source: 'definition' });
   const notes = [
-    starting.method === 'star-delta' ? `Main and delta; the star contactor carries ${star.text}.` : '',
+    starting.method === 'star-delta' ? say`Main and delta; the star contactor carries ${star}.` : '',
     hard ? 'Inched or plugged: AC-4, about twice the AC-3 size; NEMA: the next size.' : '',
     motor.lockedRotorCurrent > HARD * motor.current
       ? 'It draws more than eight times its current at standstill: AC-3e, or the next size.'
       : '',
   ];
-  return quantity(share * nameplateCurrent.value, 'current', school, {
+  return quantity(share * nameplateCurrent.value, 'current', {
     formula: share === 1 ? 'I_e \\ge I_n' : `I_e \\ge ${share.toFixed(3)}\\,I_n`,
     from: { I_n: nameplateCurrent },
     source: 'IEC 60947-4-1, AC-3 at the system voltage; NEMA: size and horsepower at the voltage (from memory)',
-    note: notes.filter(Boolean).join(' ') || undefined,
+    note: series(notes, ' ') || undefined,
   });
 }

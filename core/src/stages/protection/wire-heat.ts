@@ -1,5 +1,5 @@
+import { amount, figures, say, type Text } from '../../ground/text.ts';
 import { fallingRoot } from '../../ground/numeric.ts';
-import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
 import { classTimes } from '../starting/trip-class.ts';
 import { tripTime } from '../starting/trip-curve.ts';
 import { ADIABATIC } from './adiabatic.ts';
@@ -53,14 +53,13 @@ export function checkWire(
 ): void {
   const start = ownStart(circuit);
   if (!device || wireHeat === undefined || dial === undefined || !start) return;
-  const { school } = circuit.brief.job;
   const { slowest } = classTimes(start.relayClass);
   const gap = gapOf((amperes) => tripTime(slowest, amperes / dial), wireHeat, device.opens);
   if (!gap || (fault !== undefined && gap.from >= fault)) return;
-  const shown = (amperes: number): string => formatQuantity(amperes, 'current', school);
+  const shown = (amperes: number): Text => amount(amperes, 'current');
   const to = Math.min(gap.to, fault ?? gap.to);
   flag(
     'protection.wire-gap',
-    `From ${shown(gap.from)}${to < BEYOND ? ` to ${shown(to)}` : ' on'} the wire is damaged before the class ${start.relayClass} relay or the ${device.name} surely opens; at the least of it within ${formatNumber(wireHeat / gap.from ** 2, 2)} s.`,
+    say`From ${shown(gap.from)}${to < BEYOND ? say` to ${shown(to)}` : ' on'} the wire is damaged before the class ${start.relayClass} relay or the ${device.name} surely opens; at the least of it within ${figures(wireHeat / gap.from ** 2, 2)} s.`,
   );
 }

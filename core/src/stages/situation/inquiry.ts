@@ -1,7 +1,7 @@
+import { figures, say, type Text } from '../../ground/text.ts';
 import { KELVIN } from '../../ground/constants.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { rowReaching } from '../../motor/standard-power.ts';
-import { formatNumber } from '../../ground/quantity/format.ts';
 import { startsAllowed } from '../../ground/tables/index.ts';
 import type { Brief } from '../stage.ts';
 import { unbalanceOf } from '../../motor/unbalance.ts';
@@ -19,7 +19,7 @@ export interface Suspicion {
   readonly verdict: Verdict;
   /** What the readings say; `nothing` until the reading is there. */
   readonly reading: 'speaks for it' | 'speaks against it' | 'nothing';
-  readonly evidence: string;
+  readonly evidence: Text;
   readonly proof: string;
   readonly field: string;
   /** Every entry that bears on it, and what it says; the one of `field` first. */
@@ -34,7 +34,7 @@ export interface Inquiry {
 }
 
 /** What is said, by which figures, and by which entry where it is not the cause’s first. */
-type Says = readonly ['speaks for it' | 'speaks against it', string, string?] | undefined;
+type Says = readonly ['speaks for it' | 'speaks against it', Text, string?] | undefined;
 
 /** Random windings below 1 kV should show at least this, Ω (IEEE 43, from memory). */
 const LEAST_INSULATION = 5e6;
@@ -42,7 +42,7 @@ const LEAST_INSULATION = 5e6;
 /** Causes to check after an early failure, each tied to the reading that proves or clears it. */
 export function inquire(brief: Brief, nameplate: NameplateResult): Inquiry {
   const { job, given } = brief;
-  const unbalance = unbalanceOf(given.supply.phaseVoltages?.flat() ?? [], job.school)?.unbalance;
+  const unbalance = unbalanceOf(given.supply.phaseVoltages?.flat() ?? [])?.unbalance;
   const mode = job.situation.failureMode ?? 'unknown';
   const decided = job.situation.causes ?? {};
   const suspicions = causes
@@ -87,8 +87,8 @@ function reading(cause: Cause, { job, given }: Brief, nameplate: NameplateResult
       const { ambient } = given.place;
       if (!ambient) return undefined;
       return ambient.value > 40 + KELVIN + 0.1
-        ? ['speaks for it', `${ambient.text} at the motor, made for 40 °C`]
-        : ['speaks against it', `${ambient.text} is within 40 °C`];
+        ? ['speaks for it', say`${ambient} at the motor, made for 40 °C`]
+        : ['speaks against it', say`${ambient} is within 40 °C`];
     }
     case 'overload': {
       const rated = nameplate.values.ratedCurrent;
@@ -96,8 +96,8 @@ function reading(cause: Cause, { job, given }: Brief, nameplate: NameplateResult
       if (!rated || !running || !nameplate.voltageKnown) return undefined;
       const share = running.value / rated.value;
       return share > 1.02
-        ? ['speaks for it', `${running.text} is ${formatNumber(share * 100)} % of the plate’s ${rated.text}`]
-        : ['speaks against it', `${running.text} of ${rated.text}`];
+        ? ['speaks for it', say`${running} is ${figures(share * 100)} % of the plate’s ${rated}`]
+        : ['speaks against it', say`${running} of ${rated}`];
     }
     case 'single-phasing':
       return job.situation.failureMode === 'winding single-phased'
@@ -106,8 +106,8 @@ function reading(cause: Cause, { job, given }: Brief, nameplate: NameplateResult
     case 'unbalance':
       if (!unbalance) return undefined;
       return unbalance.value > 0.01
-        ? ['speaks for it', `${unbalance.text} unbalance`]
-        : ['speaks against it', `${unbalance.text} unbalance`];
+        ? ['speaks for it', say`${unbalance} unbalance`]
+        : ['speaks against it', say`${unbalance} unbalance`];
     case 'belt-tension':
       if (!job.situation.coupledBy) return undefined;
       return job.situation.coupledBy === 'belt'
@@ -125,8 +125,8 @@ function reading(cause: Cause, { job, given }: Brief, nameplate: NameplateResult
       const ohms = situation.insulationResistance;
       if (ohms)
         return ohms.value < LEAST_INSULATION
-          ? ['speaks for it', `${ohms.text} is below the 5 MΩ a random winding should show`]
-          : ['speaks against it', `${ohms.text} insulation resistance`];
+          ? ['speaks for it', say`${ohms} is below the 5 MΩ a random winding should show`]
+          : ['speaks against it', say`${ohms} insulation resistance`];
       return ['hose', 'washdown', 'submerged'].includes(job.place.water)
         ? ['speaks for it', `water at the place: ${job.place.water}`, 'place.water']
         : undefined;
@@ -155,6 +155,6 @@ function startsReading(starts: Value | undefined, nameplate: NameplateResult): S
   const most = startsAllowed.number(row, `a_${poles.value}pole`);
   if (most === undefined) return undefined;
   return starts.value > most
-    ? ['speaks for it', `${starts.text} an hour; the table allows ${formatNumber(most)} (${startsAllowed.source})`]
-    : ['speaks against it', `${starts.text} an hour of ${formatNumber(most)}, before the load’s inertia is counted`];
+    ? ['speaks for it', say`${starts} an hour; the table allows ${figures(most)} (${startsAllowed.source})`]
+    : ['speaks against it', say`${starts} an hour of ${figures(most)}, before the load’s inertia is counted`];
 }

@@ -1,4 +1,4 @@
-import { formatQuantity } from '../../ground/quantity/format.ts';
+import { amount, say, type Text } from '../../ground/text.ts';
 import { once } from '../../ground/remembered.ts';
 import type { Value } from '../../ground/value.ts';
 import { compareStart, type Comparison, type Limits } from './comparison.ts';
@@ -23,7 +23,7 @@ export interface Bench {
   /** The least costly way without a drive that passes every limit. */
   readonly onLine: () => Comparison | undefined;
   /** In words, where the torque at the full voltage alone tells that no way without a drive passes. */
-  readonly tooWeak: () => string | undefined;
+  readonly tooWeak: () => Text | undefined;
 }
 
 /** Starts an hour that are wanted: typed, of the cycle, or of on and off into a storage, whichever is more. */
@@ -79,13 +79,13 @@ export function benchOf(known: StartKnown, setting: StartSetting, borne: StartsB
     const first = methods.find((method) => method !== 'drive' && passes(method));
     return first && comparison(first);
   };
-  const tooWeak = (): string | undefined => (hopeless() ? weakness(left(), known) : undefined);
+  const tooWeak = (): Text | undefined => (hopeless() ? weakness(left(), known) : undefined);
   return { start, comparison, passes, onLine, tooWeak };
 }
 
-const weakness = (left: number, { brief: { job, practice } }: StartKnown): string =>
+const weakness = (left: number, { brief: { practice } }: StartKnown): Text =>
   left > 0
-    ? `even the full voltage leaves only ${formatQuantity(left, 'fraction', job.school)} of rated torque over it, ${practice.torqueMargin.text} wanted`
+    ? say`even the full voltage leaves only ${amount(left, 'fraction')} of rated torque over it, ${practice.torqueMargin} wanted`
     : 'even the full voltage gives less torque than it asks for';
 
 /** Least torque over the load at the full voltage of the line, of rated; every way but a drive ends there at the most. */
@@ -122,19 +122,19 @@ export function chooseStart(known: StartKnown, { passes }: Bench, flag: Flag): M
 }
 
 /** Why `chooseStart` took it. */
-export function whyChosen(known: StartKnown, { comparison, tooWeak }: Bench, method: Method): string {
+export function whyChosen(known: StartKnown, { comparison, tooWeak }: Bench, method: Method): Text {
   const { job } = known.brief;
   if (job.starting.method !== 'auto') return 'Chosen in this job.';
   if (needsSpeedControl(known)) return 'The speed has to be controlled while running.';
   if (job.starting.waterHammer) return 'A soft stop keeps the pipe from water hammer.';
   const weak = tooWeak();
-  if (weak !== undefined) return `No way on the line brings this load up: ${weak}.`;
+  if (weak !== undefined) return say`No way on the line brings this load up: ${weak}.`;
   const decides = methods
     .slice(0, methods.indexOf(method))
     .map((each) => comparison(each))
     .findLast((each) => !each.passes);
   return decides
-    ? `The least costly way that passes every known limit; ${decides.method} fails: ${decides.failures[0] ?? ''}.`
+    ? say`The least costly way that passes every known limit; ${decides.method} fails: ${decides.failures[0] ?? ''}.`
     : 'The least costly way, and it passes every known limit.';
 }
 

@@ -1,5 +1,5 @@
+import { amount, figures, say, type Text } from '../../ground/text.ts';
 import type { Motor } from '../../motor/typical.ts';
-import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
 import type { OptionBrief } from '../stage.ts';
 import { flickerOf, LONG_TERM_LIMIT, SHORT_TERM_LIMIT } from '../supply/flicker.ts';
 import type { SupplyResult } from '../supply/supply.ts';
@@ -23,10 +23,10 @@ export interface Comparison {
   readonly dip: number | undefined;
   readonly passes: boolean;
   /** Why it fails, empty where it passes, and what would have to change for each. */
-  readonly failures: readonly string[];
-  readonly remedies: readonly string[];
+  readonly failures: readonly Text[];
+  readonly remedies: readonly Text[];
   /** Setting that was needed, where one was looked for. */
-  readonly needs: string;
+  readonly needs: Text;
   readonly time: number | undefined;
   readonly rotorUse: number;
   /** The hotter of rotor and winding, of what it bears. */
@@ -37,15 +37,15 @@ export interface Comparison {
   /** Spike of the change-over, A; 0 without one. */
   readonly changeoverCurrent: number;
   readonly text: {
-    readonly current: string;
-    readonly torque: string;
-    readonly dip: string;
-    readonly terminalDip: string;
-    readonly time: string;
-    readonly margin: string;
-    readonly heat: string;
+    readonly current: Text;
+    readonly torque: Text;
+    readonly dip: Text;
+    readonly terminalDip: Text;
+    readonly time: Text;
+    readonly margin: Text;
+    readonly heat: Text;
     readonly tripClass: string;
-    readonly changeover: string;
+    readonly changeover: Text;
   };
   /** How it goes, for charts; left out of stored results. */
   readonly trace?: Trace;
@@ -73,17 +73,16 @@ export interface Limits {
 }
 
 /** What fails, and what would have to change for it. */
-type Fail = (failure: string, remedy: string) => void;
+type Fail = (failure: Text, remedy: Text) => void;
 
-const percent = (share: number): string => `${formatNumber(Math.abs(share) < 5e-4 ? 0 : share * 100, 2)} %`;
+const percent = (share: number): Text => say`${figures(Math.abs(share) < 5e-4 ? 0 : share * 100, 2)} %`;
 
 /** A start against every limit of supply, winding, load, motor and relay, in words. `softLimit` is the soft starter’s, of rated current. */
 export function compareStart(start: Start, limits: Limits, softLimit: number): Comparison {
-  const { school } = limits.brief.job;
   const { run } = start;
   const dips = dipsOf(start);
-  const failures: string[] = [];
-  const remedies: string[] = [];
+  const failures: Text[] = [];
+  const remedies: Text[] = [];
   const fail: Fail = (failure, remedy) => {
     failures.push(failure);
     remedies.push(remedy);
@@ -97,7 +96,7 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
   }
   const known = limits.supply.source !== undefined;
   const current = start.standstillCurrent;
-  const shown = (share: number): string => formatQuantity(share, 'fraction', school);
+  const shown = (share: number): Text => amount(share, 'fraction');
   return {
     method: start.method,
     current,
@@ -106,7 +105,7 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
     passes: failures.length === 0,
     failures,
     remedies,
-    needs: start.method === 'soft starter' ? `limit ${formatNumber(softLimit, 2)} × rated` : '',
+    needs: start.method === 'soft starter' ? say`limit ${figures(softLimit, 2)} × rated` : '',
     time: run.reached ? run.time : undefined,
     rotorUse: start.rotorUse,
     heat: heatOf(start, limits),
@@ -115,15 +114,15 @@ export function compareStart(start: Start, limits: Limits, softLimit: number): C
     relay: classTimes(start.relayClass),
     changeoverCurrent: run.changeover?.current ?? 0,
     text: {
-      current: formatQuantity(current, 'current', school),
+      current: amount(current, 'current'),
       torque: shown(start.standstillTorque),
       dip: known ? shown(dips.bus) : '–',
       terminalDip: known ? shown(dips.terminals) : '–',
-      time: run.reached ? formatQuantity(run.time, 'duration', school) : '–',
+      time: run.reached ? amount(run.time, 'duration') : '–',
       margin: run.reached ? shown(run.leastMargin) : '–',
       heat: run.reached ? shown(heatOf(start, limits)) : '–',
       tripClass: start.method === 'drive' || !run.reached ? '–' : (start.leastClass ?? 'none'),
-      changeover: run.changeover ? formatQuantity(run.changeover.current, 'current', school) : '–',
+      changeover: run.changeover ? amount(run.changeover.current, 'current') : '–',
     },
     trace: run.trace,
   };
@@ -145,7 +144,6 @@ function dipsOf({ run, currentFactor: k }: Start): { readonly bus: number; reado
 /** Phases, winding and what the supply allows. */
 function checkSupply(start: Start, { brief, motor, supply, starts }: Limits, fail: Fail): void {
   const { job, given, practice } = brief;
-  const { school } = job;
   const dips = dipsOf(start);
   const { startCurrentLimit, startPowerLimit, directPowerLimit, busDipLimit } = given.supply;
   const dipLimit = busDipLimit ?? (job.supply.source === 'generator' ? practice.generatorDip : practice.busDip);
@@ -171,31 +169,31 @@ function checkSupply(start: Start, { brief, motor, supply, starts }: Limits, fai
     );
   if (startCurrentLimit && current > startCurrentLimit.value)
     fail(
-      `${formatQuantity(current, 'current', school)} is above the limit of ${startCurrentLimit.text}`,
-      `a limit of ${formatQuantity(current, 'current', school)}`,
+      say`${amount(current, 'current')} is above the limit of ${startCurrentLimit}`,
+      say`a limit of ${amount(current, 'current')}`,
     );
   if (startPowerLimit && apparent > startPowerLimit.value)
     fail(
-      `${formatQuantity(apparent, 'apparentPower', school)} is above the limit of ${startPowerLimit.text}`,
-      `a limit of ${formatQuantity(apparent, 'apparentPower', school)}`,
+      say`${amount(apparent, 'apparentPower')} is above the limit of ${startPowerLimit}`,
+      say`a limit of ${amount(apparent, 'apparentPower')}`,
     );
   if (start.method === 'direct' && directPowerLimit && motor.power > directPowerLimit.value * 1.001)
-    fail(`motors above ${directPowerLimit.text} may not start direct here`, 'leave of the utility');
+    fail(say`motors above ${directPowerLimit} may not start direct here`, 'leave of the utility');
   if (known && dips.bus > dipLimit.value)
     fail(
-      `dips the bus ${formatQuantity(dips.bus, 'fraction', school)}, limit ${dipLimit.text}`,
-      `a source of about ${formatQuantity(apparent * (1 / dipLimit.value - 1), 'apparentPower', school)} short-circuit power`,
+      say`dips the bus ${amount(dips.bus, 'fraction')}, limit ${dipLimit}`,
+      say`a source of about ${amount(apparent * (1 / dipLimit.value - 1), 'apparentPower')} short-circuit power`,
     );
   if (known && start.method === 'direct' && dips.terminals > practice.terminalDip.value)
     fail(
-      `dips the motor’s terminals ${formatQuantity(dips.terminals, 'fraction', school)}, limit ${practice.terminalDip.text}`,
+      say`dips the motor’s terminals ${amount(dips.terminals, 'fraction')}, limit ${practice.terminalDip}`,
       'a larger feeder or a stronger source',
     );
   if (known && starts.wanted) {
     const { shortTerm, longTerm } = flickerOf(dips.bus, starts.wanted.value);
     if (shortTerm > SHORT_TERM_LIMIT || longTerm > LONG_TERM_LIMIT)
       fail(
-        `flicker of ${starts.wanted.text} starts an hour: ${formatNumber(shortTerm, 2)} and ${formatNumber(longTerm, 2)}, limits 1 and 0.65`,
+        say`flicker of ${starts.wanted} starts an hour: ${figures(shortTerm, 2)} and ${figures(longTerm, 2)}, limits 1 and 0.65`,
         'fewer starts an hour',
       );
   }
@@ -213,41 +211,37 @@ function heatOf({ method, run, rotorUse, statorUse }: Start, { brief }: Limits):
 /** Whether it comes up, in time, with torque to spare, and what motor and relay bear of it. */
 function checkRun(start: Start, limits: Limits, fail: Fail): void {
   const { brief, motor, stall } = limits;
-  const { job, given, practice } = brief;
-  const { school } = job;
+  const { given, practice } = brief;
   const { run } = start;
-  const rpm = (speed: number): string => formatQuantity(speed, 'speed', school);
+  const rpm = (speed: number): Text => amount(speed, 'speed');
 
   if (!run.reached)
     fail(
       run.finalSpeed < 1
-        ? `its torque does not break the load away (${percent(start.standstillTorque)} of rated at standstill)`
-        : `sticks at ${rpm(run.finalSpeed)}: no torque is left over the load`,
+        ? say`its torque does not break the load away (${percent(start.standstillTorque)} of rated at standstill)`
+        : say`sticks at ${rpm(run.finalSpeed)}: no torque is left over the load`,
       'an unloaded start or a motor with more torque',
     );
   else {
     const unmoved = run.changeover !== undefined && run.changeover.speed < 1 ? run.changeover : undefined;
     if (unmoved)
       fail(
-        `does not break the load away before the change-over, which is then a direct start of ${formatQuantity(unmoved.current, 'current', school)}`,
+        say`does not break the load away before the change-over, which is then a direct start of ${amount(unmoved.current, 'current')}`,
         'an unloaded start or a motor with more torque',
       );
     else if (run.leastMargin < (limits.load === undefined ? 0 : practice.torqueMargin.value))
       fail(
-        `only ${percent(Math.max(0, run.leastMargin))} torque is left over the load at ${rpm(run.leastMarginSpeed)}, ${practice.torqueMargin.text} wanted`,
+        say`only ${percent(Math.max(0, run.leastMargin))} torque is left over the load at ${rpm(run.leastMarginSpeed)}, ${practice.torqueMargin} wanted`,
         'less load while starting',
       );
     const limit = given.starting.startTimeLimit;
     if (limit && run.time > limit.value)
-      fail(
-        `takes ${formatQuantity(run.time, 'duration', school)}, must be up in ${limit.text}`,
-        'less inertia or more torque',
-      );
+      fail(say`takes ${amount(run.time, 'duration')}, must be up in ${limit}`, 'less inertia or more torque');
     const heat = heatOf(start, limits);
     if (heat > practice.heatUse.value)
       fail(
-        `heats the ${start.rotorUse >= start.statorUse ? 'rotor' : 'winding'} to ${percent(heat)} of what it bears, ${practice.heatUse.text} allowed`,
-        `a motor that bears ${formatQuantity((stall.value * heat) / practice.heatUse.value, 'duration', school)} standing`,
+        say`heats the ${start.rotorUse >= start.statorUse ? 'rotor' : 'winding'} to ${percent(heat)} of what it bears, ${practice.heatUse} allowed`,
+        say`a motor that bears ${amount((stall.value * heat) / practice.heatUse.value, 'duration')} standing`,
       );
     if (start.tripUse >= 1 && start.method !== 'drive')
       fail(
@@ -256,15 +250,14 @@ function checkRun(start: Start, limits: Limits, fail: Fail): void {
       );
     if (!unmoved && start.method === 'star-delta' && run.changeover && run.changeover.speed < 0.8 * motor.speed)
       fail(
-        `changes over at ${rpm(run.changeover.speed)}: the spike of ${formatQuantity(run.changeover.current, 'current', school)} is nearly a direct start`,
+        say`changes over at ${rpm(run.changeover.speed)}: the spike of ${amount(run.changeover.current, 'current')} is nearly a direct start`,
         'a load light enough for star to bring past 80 % speed',
       );
   }
 }
 
 /** The relay must cut off a stalled motor before it is too hot: both hot from running, or both cold. */
-function checkStall(start: Start, { brief, motor, setting }: Limits, fail: Fail): void {
-  const { school } = brief.job;
+function checkStall(start: Start, { motor, setting }: Limits, fail: Fail): void {
   const { stalls, overload, loadedHeat } = setting;
   const multiple = motor.lockedRotorCurrent / overload;
   const { slowest } = classTimes(start.relayClass);
@@ -274,15 +267,15 @@ function checkStall(start: Start, { brief, motor, setting }: Limits, fail: Fail)
   ];
   const late = cases.find(({ trips, bears }) => trips > bears);
   if (!late) return;
-  const seconds = (value: number): string => formatQuantity(value, 'duration', school);
+  const seconds = (value: number): Text => amount(value, 'duration');
   fail(
-    `a class ${start.relayClass} relay may wait ${Number.isFinite(late.trips) ? seconds(late.trips) : 'for ever'} before it cuts off a stalled ${late.state} motor, which bears ${seconds(late.bears)}`,
+    say`a class ${start.relayClass} relay may wait ${Number.isFinite(late.trips) ? seconds(late.trips) : 'for ever'} before it cuts off a stalled ${late.state} motor, which bears ${seconds(late.bears)}`,
     'a faster class, or a relay with start inhibit or speed switch',
   );
 }
 
 /** Whether the drive bears what it gives while it runs up. */
-function checkDrive({ run }: Start, { brief, motor, drive }: Limits, fail: Fail): void {
+function checkDrive({ run }: Start, { motor, drive }: Limits, fail: Fail): void {
   const { time, motorCurrent } = run.trace;
   let over = 0;
   for (let at = 1; at < time.length; at++)
@@ -290,22 +283,19 @@ function checkDrive({ run }: Start, { brief, motor, drive }: Limits, fail: Fail)
       over += (time[at] ?? 0) - (time[at - 1] ?? 0);
   if (over <= drive.seconds) return;
   fail(
-    `holds the drive above its continuous current for ${formatQuantity(over, 'duration', brief.job.school)}; it bears ${formatQuantity(drive.seconds, 'duration', brief.job.school)}`,
+    say`holds the drive above its continuous current for ${amount(over, 'duration')}; it bears ${amount(drive.seconds, 'duration')}`,
     'a longer ramp, less inertia, or a larger drive',
   );
 }
 
 /** Whether the motor bears so many starts; a drive starts it within its rated current, at small slip. */
-function checkHowOften({ brief, starts: { wanted, rest, borne } }: Limits, fail: Fail): void {
+function checkHowOften({ starts: { wanted, rest, borne } }: Limits, fail: Fail): void {
   const { startsPerHour, restTime } = borne;
   if (wanted && startsPerHour && wanted.value > startsPerHour.value * 1.001)
     fail(
-      `${wanted.text} starts an hour wanted; with this inertia the motor bears ${startsPerHour.text}`,
+      say`${wanted} starts an hour wanted; with this inertia the motor bears ${startsPerHour}`,
       'fewer starts, less inertia, or a larger motor',
     );
   if (rest !== undefined && restTime && rest < restTime.value * 0.999)
-    fail(
-      `stands only ${formatQuantity(rest, 'duration', brief.job.school)} before a start, ${restTime.text} wanted`,
-      'a longer rest',
-    );
+    fail(say`stands only ${amount(rest, 'duration')} before a start, ${restTime} wanted`, 'a longer rest');
 }

@@ -9,7 +9,7 @@ import {
   type WrittenState,
 } from '../../motor/circuit.ts';
 import { synchronousSpeed } from '../../motor/synchronous.ts';
-import type { Source } from '../supply/source.ts';
+import type { Impedances } from '../supply/source.ts';
 import { DRIVE_INPUT } from '../../motor/drive-input.ts';
 import type { Feed } from './feeds.ts';
 import type { TorqueCeiling } from './guarantee.ts';
@@ -26,7 +26,7 @@ export interface Turning {
 export interface FedMotor {
   readonly circuit: Circuit;
   readonly turning: Turning;
-  readonly source: Source | undefined;
+  readonly source: Impedances | undefined;
   readonly feed: Feed;
   readonly ratedTorque: number;
   readonly ratedCurrent: number;
@@ -58,7 +58,7 @@ export interface Thevenin {
   readonly total: Complex;
 }
 
-export function thevenin(circuit: Circuit, source: Source | undefined): Thevenin {
+export function thevenin(circuit: Circuit, source: Impedances | undefined): Thevenin {
   if (!source) return { phase: circuit.volts / Math.sqrt(3), bus: complex(0), total: complex(0) };
   const open = complex(source.voltage / Math.sqrt(3));
   if (!source.other) return { phase: open.re, bus: source.internal, total: add(source.internal, source.feeder) };

@@ -1,3 +1,4 @@
+import { series, type Text } from '../../ground/text.ts';
 import { breakdownSlip, type Circuit } from '../../motor/circuit.ts';
 import { nextStandardPower, standardHorsepower } from '../../motor/standard-power.ts';
 import type { Motor } from '../../motor/typical.ts';
@@ -39,16 +40,16 @@ export function guaranteedTorques(motor: Motor, sheet: DataSheet, school: School
     school === 'NEMA' && standardHorsepower(motor.power) === undefined
       ? (nextStandardPower(motor.power, school) ?? motor.power)
       : motor.power;
-  const least = designValues(letter, size, motor.poles, school);
+  const least = designValues(letter, size, motor.poles);
   const large = (share: number): Value =>
-    quantity(share, 'fraction', school, {
+    quantity(share, 'fraction', {
       origin: 'recalled',
       source: LARGE_SOURCE,
       note: 'Beyond the tables of the design.',
     });
   const bought = (share: number): Value | undefined =>
     motor.kind === 'picked'
-      ? quantity(share, 'fraction', school, {
+      ? quantity(share, 'fraction', {
           origin: 'looked up',
           source: 'catalogue',
           note: `Holds for ${motor.label}.`,
@@ -100,7 +101,10 @@ export function torqueCeiling(
 }
 
 /** Where the ceiling comes from, in words. */
-export const guaranteeSource = ({ lockedRotor, pullUp, breakdown }: Guaranteed): string =>
-  [...new Set([lockedRotor, pullUp, breakdown].flatMap((each) => each?.working.source ?? []))]
-    .map((source) => (source === 'typed in this job' ? DATA_SHEET : source))
-    .join('; ');
+export const guaranteeSource = ({ lockedRotor, pullUp, breakdown }: Guaranteed): Text =>
+  series(
+    [...new Set([lockedRotor, pullUp, breakdown].flatMap((each) => each?.working.source ?? []))].map((source) =>
+      source === 'typed in this job' ? DATA_SHEET : source,
+    ),
+    '; ',
+  );

@@ -1,8 +1,8 @@
+import { amount, say } from '../../ground/text.ts';
 import { isHard } from './hard-duty.ts';
 import type { Flag } from './findings.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import { overhaulingOf } from '../load/overhauling.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
 import type { OptionBrief, Notebook } from '../stage.ts';
 import type { Method } from './feeds.ts';
 
@@ -32,7 +32,6 @@ export function checkMotion(
   { flag, sharpen }: Pick<Notebook<Flag>, 'flag' | 'sharpen'>,
 ): void {
   const { job } = brief;
-  const { school } = job;
   const kind = overhaulingOf(brief);
   for (const question of asked[job.load.way] ?? [])
     if (job.starting[question] === 'unknown') sharpen(`starting.${question}`, words[question]);
@@ -60,7 +59,7 @@ export function checkMotion(
     if (job.starting.braking === 'unknown' || job.starting.braking === 'none')
       flag(
         'starting.no-braking',
-        `While ${of === 'hoist' ? 'lowering' : 'the load drives'}, ${power === undefined ? 'its energy comes' : `${formatQuantity(power, 'power', school)} come`} back into the drive, which trips on overvoltage and lets go unless it goes somewhere.`,
+        say`While ${of === 'hoist' ? 'lowering' : 'the load drives'}, ${power === undefined ? 'its energy comes' : say`${amount(power, 'power')} come`} back into the drive, which trips on overvoltage and lets go unless it goes somewhere.`,
       );
   }
 }

@@ -2,7 +2,7 @@ import type { Circuit } from '../../motor/circuit.ts';
 import { terminalImpedance } from '../../motor/circuit.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { remembered } from '../../ground/remembered.ts';
-import type { Source } from '../supply/source.ts';
+import type { Impedances } from '../supply/source.ts';
 import type { Turning } from './fed-motor.ts';
 import type { Feed, Method } from './feeds.ts';
 import type { TorqueCeiling } from './guarantee.ts';
@@ -22,7 +22,7 @@ export interface StartSetting {
   readonly lockedRotorMost: number;
   /** Of it the motor’s own, kg·m². */
   readonly rotorInertia: number;
-  readonly source: Source | undefined;
+  readonly source: Impedances | undefined;
   readonly feeds: Readonly<Record<Method, Feed>>;
   /** Time the motor bears standing at full voltage, hot or cold as it starts, s. */
   readonly stallTime: number;

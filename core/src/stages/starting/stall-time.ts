@@ -13,7 +13,7 @@ export function stallTimeOf({ job, given }: OptionBrief): Value {
   const { stallTimeHot, stallTimeCold } = given.starting;
   const typed = job.starting.hot ? stallTimeHot : (stallTimeCold ?? stallTimeHot);
   if (typed) return typed;
-  return quantity(leastStall(), 'duration', job.school, {
+  return quantity(leastStall(), 'duration', {
     origin: 'recalled',
     source: stallTime.source,
     note: 'The least a motor must bear from running temperature; the maker’s curve may allow more, from cold above all.',

@@ -44,20 +44,20 @@ export function knownOf(on: StartingOn, motor: Motor, machine: Machine): StartKn
   const { school } = job;
   const rotor =
     given.starting.rotorInertia ??
-    quantity(usualRotorInertia(motor.power, motor.poles), 'inertia', school, {
+    quantity(usualRotorInertia(motor.power, motor.poles), 'inertia', {
       origin: 'estimated',
       source: PRACTICE,
       note: 'A usual rotor of the size, within about 40 %.',
     });
   const machineInertia =
     load.values.inertia ??
-    quantity(rotor.value * practice.assumedInertia.value, 'inertia', school, {
+    quantity(rotor.value * practice.assumedInertia.value, 'inertia', {
       origin: 'estimated',
       formula: 'k\\,J_r',
       from: { k: practice.assumedInertia, J_r: rotor },
       source: PRACTICE,
     });
-  const totalInertia = quantity(rotor.value + machineInertia.value, 'inertia', school, {
+  const totalInertia = quantity(rotor.value + machineInertia.value, 'inertia', {
     origin: load.values.inertia && given.starting.rotorInertia ? 'derived' : 'estimated',
     formula: 'J = J_r + J_m',
     from: { J_r: rotor, J_m: machineInertia },

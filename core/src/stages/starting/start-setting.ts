@@ -2,7 +2,7 @@ import { complex } from '../../ground/complex.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { torqueCurve } from '../load/torque-curve.ts';
 import type { OptionBrief } from '../stage.ts';
-import { startVoltage, type Source } from '../supply/source.ts';
+import { startVoltage, type Impedances } from '../supply/source.ts';
 import { feedsOf } from './feeds.ts';
 import { torqueCeiling } from './guarantee.ts';
 import { dialShare } from './overload-dial.ts';
@@ -11,12 +11,10 @@ import type { StartSetting } from './run-start.ts';
 import type { StartKnown } from './start-known.ts';
 
 /** A supply that gives its voltage whatever is drawn. */
-const STIFF: Omit<Source, 'voltage'> = {
+const STIFF: Omit<Impedances, 'voltage'> = {
   internal: complex(0),
   feeder: complex(0),
   other: undefined,
-  internalValue: undefined,
-  feederValue: undefined,
 };
 
 /** Everything a start of the motor depends on, as plain data. */
@@ -56,10 +54,13 @@ export function startSetting(known: StartKnown): StartSetting {
 }
 
 /** The source with the lowest voltage it may have when the motor is asked to start. */
-function sourceAtStart({ brief, motor, machine, supply }: StartKnown): Source | undefined {
+function sourceAtStart({ brief, motor, machine, supply }: StartKnown): Impedances | undefined {
   const volts = startVoltage(brief.given, motor.voltage);
   if (volts === undefined) return undefined;
-  if (supply.source) return { ...supply.source, voltage: volts };
+  if (supply.source) {
+    const { internalValue: _internal, feederValue: _feeder, ...impedances } = supply.source;
+    return { ...impedances, voltage: volts };
+  }
   return volts === machine.circuit.volts ? undefined : { ...STIFF, voltage: volts };
 }
 

@@ -1,3 +1,5 @@
+import { say } from '../../ground/text.ts';
+import type { Text } from '../../ground/text.ts';
 import { PRACTICE, quantity, wording } from '../../ground/value.ts';
 import type { Comparison } from './comparison.ts';
 import { guaranteeSource, type Guaranteed } from './guarantee.ts';
@@ -18,23 +20,23 @@ export function whateverStarts({ totalInertia, stall, guaranteed }: StartKnown):
 }
 
 /** Figures of the start that was chosen. */
-export function chosenStart(chosen: Comparison, start: Start, why: string, known: StartKnown): StartingValues {
-  const { school, supply, guaranteed } = known;
+export function chosenStart(chosen: Comparison, start: Start, why: Text, known: StartKnown): StartingValues {
+  const { supply, guaranteed } = known;
   const simulated = simulatedOn(known);
   const { changeover } = start.run;
   return {
     method: wording(chosen.method, { origin: 'chosen', source: PRACTICE, note: why }),
-    startingCurrent: quantity(chosen.current, 'current', school, { ...simulated, formula: 'I_s', from: {} }),
-    startingTorque: quantity(chosen.torque, 'fraction', school, {
+    startingCurrent: quantity(chosen.current, 'current', { ...simulated, formula: 'I_s', from: {} }),
+    startingTorque: quantity(chosen.torque, 'fraction', {
       ...simulated,
       formula: 'T_s / T_n',
       from: { 'T_{s,n}': guaranteed.lockedRotor, V: supply.values.lowestVoltage },
-      source: `${guaranteeSource(guaranteed)}; T ∝ V²`,
+      source: say`${guaranteeSource(guaranteed)}; T ∝ V²`,
     }),
     ...(chosen.dip === undefined
       ? {}
       : {
-          startingDip: quantity(chosen.dip, 'fraction', school, {
+          startingDip: quantity(chosen.dip, 'fraction', {
             ...simulated,
             formula: '1 - |V_{bus}| / |V_{before}|',
             from: { Z: supply.source?.internalValue, Z_f: supply.source?.feederValue },
@@ -42,7 +44,7 @@ export function chosenStart(chosen: Comparison, start: Start, why: string, known
         }),
     ...(start.run.reached ? runUpValues(chosen, start, known) : {}),
     ...(changeover
-      ? { changeoverCurrent: quantity(changeover.current, 'current', school, { ...simulated, formula: 'I' }) }
+      ? { changeoverCurrent: quantity(changeover.current, 'current', { ...simulated, formula: 'I' }) }
       : {}),
   };
 }
@@ -56,20 +58,20 @@ const simulatedOn = ({ motor }: StartKnown) => ({
 
 /** Of a start that comes up to speed. */
 function runUpValues(chosen: Comparison, start: Start, known: StartKnown): StartingValues {
-  const { school, totalInertia, stall } = known;
+  const { totalInertia, stall } = known;
   const simulated = simulatedOn(known);
   const holds = start.leastClass === undefined ? 'none holds' : `class ${start.leastClass}, the fastest that holds`;
   return {
-    accelerationTime: quantity(start.run.time, 'duration', school, {
+    accelerationTime: quantity(start.run.time, 'duration', {
       ...simulated,
       formula: 't = \\int \\dfrac{J\\,d\\omega}{T_m - T_L}',
       from: { J: totalInertia },
     }),
-    torqueMargin: quantity(start.run.leastMargin, 'fraction', school, {
+    torqueMargin: quantity(start.run.leastMargin, 'fraction', {
       ...simulated,
       formula: '\\min (T_m - T_L) / T_n',
     }),
-    rotorHeat: quantity(chosen.heat, 'fraction', school, {
+    rotorHeat: quantity(chosen.heat, 'fraction', {
       ...simulated,
       formula: '\\dfrac{\\int T\\,(\\omega_s - \\omega)\\,dt}{P_{\\delta,1}\\,t_{stall}}',
       from: { 't_{stall}': stall, J: totalInertia },

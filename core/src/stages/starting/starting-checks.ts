@@ -1,6 +1,6 @@
+import { figures, say, series, type Text } from '../../ground/text.ts';
 import type { Flag } from './findings.ts';
 import type { LoadResult } from '../load/load-result.ts';
-import { formatNumber } from '../../ground/quantity/format.ts';
 import type { OptionBrief } from '../stage.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { type Value } from '../../ground/value.ts';
@@ -15,7 +15,7 @@ export interface Choice {
   /** The least costly way without a drive that passes; run up when it is asked for. */
   readonly simpler: () => Comparison | undefined;
   /** Why no way without a drive passes, where the torque at full voltage tells it without a run-up. */
-  readonly tooWeak: () => string | undefined;
+  readonly tooWeak: () => Text | undefined;
   /** The ways that cost less than the chosen one. */
   readonly cheaper: () => readonly Comparison[];
   readonly start: Start | undefined;
@@ -38,19 +38,19 @@ function nearest(cheaper: readonly Comparison[]): Comparison | undefined {
 
 /** What would make a way that costs less do. */
 function nextCheaper(
-  weak: string | undefined,
+  weak: Text | undefined,
   cheaper: Choice['cheaper'],
-): { readonly message: string; readonly basis: string } | undefined {
+): { readonly message: Text; readonly basis: Text } | undefined {
   if (weak !== undefined)
     return {
       message: 'Without a drive it would need less load while starting, or a motor with more torque.',
-      basis: `${weak[0]?.toUpperCase()}${weak.slice(1)}.`,
+      basis: say`Torque: ${weak}.`,
     };
   const nearly = nearest(cheaper());
   return (
     nearly && {
-      message: `${nearly.method[0]?.toUpperCase()}${nearly.method.slice(1)} would do with ${nearly.remedies.join(' and ')}.`,
-      basis: nearly.failures.join('; '),
+      message: say`The ${nearly.method} start passes with ${series(nearly.remedies, ' and ')}.`,
+      basis: series(nearly.failures, '; '),
     }
   );
 }
@@ -74,15 +74,15 @@ export function checkChoice(
   flag: Flag,
 ): void {
   if (chosen && !chosen.passes) {
-    flag('starting.method-fails', `Starting by ${chosen.method} does not pass: ${chosen.failures.join('; ')}.`, {
-      clear: `It would need ${chosen.remedies.join('; ')}.${job.starting.method === 'auto' ? '' : ' Or let Pilgrim choose.'}`,
+    flag('starting.method-fails', say`Starting by ${chosen.method} does not pass: ${series(chosen.failures, '; ')}.`, {
+      clear: say`It would need ${series(chosen.remedies, '; ')}.${job.starting.method === 'auto' ? '' : ' Or let Pilgrim choose.'}`,
       ...(job.starting.method === 'auto' ? {} : LET_CHOOSE),
     });
   }
   if (method && method !== 'drive' && onceHot && machineInertia && machineInertia.value > onceHot.value) {
     flag(
       'starting.inertia-above-table',
-      `The machine’s ${machineInertia.text} is ${formatNumber(machineInertia.value / onceHot.value, 2)} times what a standard motor of this size must be able to start.`,
+      say`The machine’s ${machineInertia} is ${figures(machineInertia.value / onceHot.value, 2)} times what a standard motor of this size must be able to start.`,
       { basis: onceHot.working.source },
     );
   }
@@ -110,7 +110,7 @@ export function checkChoice(
   if (stopping) {
     flag(
       'starting.soft-stop',
-      `Cut off, the machine stops in ${stopping.coastTime.text}; with the voltage lowered over ${softStop.text} in ${stopping.softStopTime.text}.`,
+      say`Cut off, the machine stops in ${stopping.coastTime}; with the voltage lowered over ${softStop} in ${stopping.softStopTime}.`,
     );
   }
 }
@@ -128,7 +128,7 @@ export function checkKnown(
   if (stallTimeHot && stallTimeCold && stallTimeHot.value > stallTimeCold.value) {
     flag(
       'starting.stall-times-swapped',
-      `A hot motor cannot bear standing longer (${stallTimeHot.text}) than a cold one (${stallTimeCold.text}).`,
+      say`A hot motor cannot bear standing longer (${stallTimeHot}) than a cold one (${stallTimeCold}).`,
       {
         mends: [
           {
@@ -157,7 +157,7 @@ export function checkKnown(
   if (!load.values.inertia) {
     flag(
       'starting.inertia-assumed',
-      `The inertia of the machine is not known; ${practice.assumedInertia.text} times the rotor’s stands in, and time and heat of the start go with it.`,
+      say`The inertia of the machine is not known; ${practice.assumedInertia} times the rotor’s stands in, and time and heat of the start go with it.`,
     );
   }
 }

@@ -1,3 +1,4 @@
+import { say, type Text } from '../../ground/text.ts';
 import { fitOf, type Machine } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { loadField } from '../load/ways.ts';
@@ -102,8 +103,8 @@ function machineOf(motor: Motor, { brief }: StartingOn, flag: Flag): Machine | u
   return machine;
 }
 
-function summaryOf(chosen: Comparison | undefined): string {
+function summaryOf(chosen: Comparison | undefined): Text {
   if (!chosen) return 'No way to start passes';
   const name = `${chosen.method[0]?.toUpperCase()}${chosen.method.slice(1)}`;
-  return `${name} · ${chosen.text.current}${chosen.time === undefined ? '' : ` · ${chosen.text.time}`}`;
+  return say`${name} · ${chosen.text.current}${chosen.time === undefined ? '' : say` · ${chosen.text.time}`}`;
 }

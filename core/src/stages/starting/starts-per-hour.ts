@@ -1,3 +1,4 @@
+import { say } from '../../ground/text.ts';
 import { rowReaching } from '../../motor/standard-power.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { POUND_SQUARE_FOOT, type School } from '../../ground/quantity/units.ts';
@@ -33,25 +34,25 @@ export function startsBorne(of: Motor, machineInertia: Value, school: School): S
   return {
     onceHot: once,
     // Starts are counted whole, and fewer rather than more.
-    startsPerHour: quantity(Math.floor(Math.min(most, once.value / machineInertia.value) + 1e-9), 'count', school, {
+    startsPerHour: quantity(Math.floor(Math.min(most, once.value / machineInertia.value) + 1e-9), 'count', {
       origin: 'recalled',
       formula: 'z = \\lfloor \\min(A,\\; J_{table} / J_m) \\rfloor',
       from: {
-        A: quantity(most, 'count', school, { origin: 'recalled', source }),
+        A: quantity(most, 'count', { origin: 'recalled', source }),
         'J_{table}': once,
         J_m: machineInertia,
       },
-      source: `${source}; ${once.working.source}`,
+      source: say`${source}; ${once.working.source}`,
       note,
     }),
-    restTime: quantity(rest, 'duration', school, { origin: 'recalled', source, note }),
+    restTime: quantity(rest, 'duration', { origin: 'recalled', source, note }),
   };
 }
 
 /** Load inertia that a standard motor starts once when hot, at its own shaft. */
 function onceHot(of: Motor, school: School): Value | undefined {
   if (school === 'IEC')
-    return quantity(0.04 * (of.power / 1000) ** 0.9 * (of.poles / 2) ** 2.5, 'inertia', school, {
+    return quantity(0.04 * (of.power / 1000) ** 0.9 * (of.poles / 2) ** 2.5, 'inertia', {
       origin: 'recalled',
       formula: 'J = 0.04\\,P^{0.9}\\,p^{2.5}',
       source: IEC_INERTIA,
@@ -59,5 +60,5 @@ function onceHot(of: Motor, school: School): Value | undefined {
   const most = loadInertia.number(rowReaching(loadInertia, of.power), `rpm${7200 / of.poles}`);
   return most === undefined
     ? undefined
-    : quantity(most * POUND_SQUARE_FOOT, 'inertia', school, { origin: 'recalled', source: loadInertia.source });
+    : quantity(most * POUND_SQUARE_FOOT, 'inertia', { origin: 'recalled', source: loadInertia.source });
 }

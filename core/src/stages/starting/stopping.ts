@@ -5,9 +5,9 @@ import type { StartSetting } from './run-start.ts';
 import type { StartKnown } from './start-known.ts';
 
 /** Over how long a soft stop lowers the voltage. */
-export const softStopOf = ({ brief, school }: StartKnown): Value =>
+export const softStopOf = ({ brief }: StartKnown): Value =>
   brief.given.starting.softStop ??
-  quantity(USUAL.softStop, 'duration', school, { origin: 'estimated', source: PRACTICE, note: 'Usual stop ramp.' });
+  quantity(USUAL.softStop, 'duration', { origin: 'estimated', source: PRACTICE, note: 'Usual stop ramp.' });
 
 /** Only where a sudden stop matters: with the supply cut off, and softly. */
 export function stoppingTimes(
@@ -15,7 +15,7 @@ export function stoppingTimes(
   setting: StartSetting,
   known: StartKnown,
 ): { readonly coastTime: Value; readonly softStopTime: Value } | undefined {
-  const { brief, motor, school, totalInertia } = known;
+  const { brief, motor, totalInertia } = known;
   if (!brief.job.starting.waterHammer || (method !== 'soft starter' && method !== 'drive')) return undefined;
   const softStop = softStopOf(known);
   const { coast, soft } = runDown(
@@ -36,7 +36,7 @@ export function stoppingTimes(
     source: 'Quasi-steady run-down of the fitted circuit',
   };
   return {
-    coastTime: quantity(coast, 'duration', school, how),
-    softStopTime: quantity(soft, 'duration', school, how),
+    coastTime: quantity(coast, 'duration', how),
+    softStopTime: quantity(soft, 'duration', how),
   };
 }

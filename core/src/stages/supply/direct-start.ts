@@ -1,6 +1,5 @@
+import { figures, say } from '../../ground/text.ts';
 import { type Complex } from '../../ground/complex.ts';
-import { formatNumber } from '../../ground/quantity/format.ts';
-import type { School } from '../../ground/quantity/units.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import { terminalImpedance } from '../../motor/circuit.ts';
 import { fitOf } from '../../motor/fit-motor.ts';
@@ -17,10 +16,7 @@ export function directStart(
   fed: Fed,
 ): Pick<SupplyValues, 'directBusDip' | 'directTerminalDip' | 'directFirstDip' | 'directFlicker'> {
   const { brief, source, motor, load } = fed;
-  const {
-    given,
-    job: { school },
-  } = brief;
+  const { given } = brief;
   if (!source || !motor) return {};
   const powerFactor = standstillPowerFactor(motor, brief);
   const start = {
@@ -35,15 +31,15 @@ export function directStart(
     from: {
       Z: source.internalValue,
       Z_f: source.feederValue,
-      I_s: quantity(motor.lockedRotorCurrent, 'current', school, { origin: 'estimated', source: motor.label }),
+      I_s: quantity(motor.lockedRotorCurrent, 'current', { origin: 'estimated', source: motor.label }),
       '\\cos\\varphi_s': powerFactor,
     },
     source: 'Phasors of source, feeder, other load and standing motor',
     note: `Direct start of ${motor.label}.`,
   };
-  const directBusDip = quantity(dip.bus, 'fraction', school, { ...how, formula: '1 - |V_{bus}| / |V_{before}|' });
+  const directBusDip = quantity(dip.bus, 'fraction', { ...how, formula: '1 - |V_{bus}| / |V_{before}|' });
   const firstDip = (internal: Complex): Value =>
-    quantity(dipOf({ ...source, internal }, start).bus, 'fraction', school, {
+    quantity(dipOf({ ...source, internal }, start).bus, 'fraction', {
       ...how,
       from: { ...how.from, "X''_d": given.supply.subtransientReactance, "X'_d": given.supply.sourceImpedance },
       formula: '1 - |V_{bus}| / |V_{before}|',
@@ -51,37 +47,37 @@ export function directStart(
     });
   return {
     directBusDip,
-    directTerminalDip: quantity(dip.terminals, 'fraction', school, {
+    directTerminalDip: quantity(dip.terminals, 'fraction', {
       ...how,
       formula: '1 - |V_{motor}| / |V_{before}|',
     }),
     ...(source.firstInternal ? { directFirstDip: firstDip(source.firstInternal) } : {}),
-    ...flickerValue(directBusDip, load, school),
+    ...flickerValue(directBusDip, load),
   };
 }
 
 /** From the circuit fitted to the motor, the same that starting runs up. */
-export function standstillPowerFactor(of: Motor, { given, practice, job }: Brief): Value {
+export function standstillPowerFactor(of: Motor, { given, practice }: Brief): Value {
   const fit = fitOf(of, given.starting, practice.fixedLossShare.value);
   if (!fit) return practice.lockedRotorPowerFactor;
   const { re, im } = terminalImpedance(fit.circuit, 1);
-  return quantity(re / Math.hypot(re, im), 'powerFactor', job.school, {
+  return quantity(re / Math.hypot(re, im), 'powerFactor', {
     origin: 'estimated',
     source: 'per-phase circuit fitted to the motor, at standstill',
   });
 }
 
-function flickerValue(dip: Value, load: LoadResult, school: School): Pick<SupplyValues, 'directFlicker'> {
+function flickerValue(dip: Value, load: LoadResult): Pick<SupplyValues, 'directFlicker'> {
   const starts = load.values.startsPerHour;
   if (!starts) return {};
   const { shortTerm, longTerm } = flickerOf(dip.value, starts.value);
   return {
-    directFlicker: quantity(shortTerm, 'count', school, {
+    directFlicker: quantity(shortTerm, 'count', {
       origin: 'estimated',
       formula: 'P_{st} = \\left(\\dfrac{z\\,2.3\\,d^{3.2}}{T}\\right)^{1/3.2}',
       from: { d: dip, z: starts },
       source: 'IEC 61000-3-3, analytical method (from memory)',
-      note: `Long-term severity ${formatNumber(longTerm, 2)}; limits 1 and 0.65.`,
+      note: say`Long-term severity ${figures(longTerm, 2)}; limits 1 and 0.65.`,
     }),
   };
 }

@@ -1,6 +1,6 @@
+import { amount, say } from '../../ground/text.ts';
 import { KELVIN } from '../../ground/constants.ts';
 import type { Complex } from '../../ground/complex.ts';
-import { formatQuantity } from '../../ground/quantity/format.ts';
 import type { Brief } from '../stage.ts';
 import { ambientCorrection, ampacity, pvcCable } from '../../ground/tables/index.ts';
 import { cellValue } from '../../ground/tables/table.ts';
@@ -13,7 +13,7 @@ const BASE = 30;
 export function ambientFactor(ambient: number, insulation: '60' | '75' | '90'): Value | undefined {
   const celsius = Math.ceil(ambient - KELVIN - 1e-6);
   const row = ambientCorrection.rows.find((each) => Number(each['ambient_to_c']) >= celsius);
-  return cellValue(ambientCorrection, row, `f${insulation}`, { dimension: 'fraction', school: 'NEMA' });
+  return cellValue(ambientCorrection, row, `f${insulation}`, { dimension: 'fraction' });
 }
 
 /**
@@ -23,26 +23,25 @@ export function ambientFactor(ambient: number, insulation: '60' | '75' | '90'): 
 export function feederAmpacity({ job, given }: Brief): Value | undefined {
   const { feederSize, feederMaterial } = job.supply;
   if (!feederSize) return undefined;
-  const { school } = job;
   const runs = given.supply.feederRuns?.value ?? 1;
   const ambient = given.place.ambient?.value ?? KELVIN + BASE;
   const metal = feederMaterial === 'aluminium' ? 'al' : 'cu';
   const metric = /^([\d.]+) mm²$/.exec(feederSize)?.[1];
   const base =
     metric === undefined
-      ? cellValue(ampacity, ampacity.row(feederSize), `${metal}_75`, { dimension: 'current', school })
-      : cellValue(pvcCable, pvcCable.row(Number(metric)), `${metal}_b2`, { dimension: 'current', school });
+      ? cellValue(ampacity, ampacity.row(feederSize), `${metal}_75`, { dimension: 'current' })
+      : cellValue(pvcCable, pvcCable.row(Number(metric)), `${metal}_b2`, { dimension: 'current' });
   const warmth =
     metric === undefined
       ? ambientFactor(ambient, '75')?.value
       : Math.sqrt(Math.max(0, 70 - (ambient - KELVIN)) / (70 - BASE));
   if (!base || warmth === undefined) return undefined;
-  return quantity(base.value * warmth * runs, 'current', school, {
+  return quantity(base.value * warmth * runs, 'current', {
     origin: 'recalled',
     formula: 'I_z = m\\,C_a\\,I_0',
     from: {
       I_0: base,
-      C_a: quantity(warmth, 'fraction', school, { origin: 'recalled', source: base.working.source }),
+      C_a: quantity(warmth, 'fraction', { origin: 'recalled', source: base.working.source }),
       m: given.supply.feederRuns,
       '\\vartheta': given.place.ambient,
     },
@@ -60,20 +59,19 @@ export function runningDrop(
   current: number,
   powerFactor: number,
   voltage: number,
-  { job, given }: Brief,
+  { given }: Brief,
 ): Value {
-  const { school } = job;
   const sine = Math.sqrt(1 - powerFactor ** 2);
-  const amperes = quantity(current, 'current', school, {
+  const amperes = quantity(current, 'current', {
     origin: 'estimated',
     source: 'full-load current of the motor',
   });
   const drop = (Math.sqrt(3) * current * (feeder.re * powerFactor + feeder.im * sine)) / voltage;
-  return quantity(drop, 'fraction', school, {
+  return quantity(drop, 'fraction', {
     origin: 'estimated',
     formula: '\\Delta = \\dfrac{\\sqrt3\\,I\\,(R\\cos\\varphi + X\\sin\\varphi)}{V}',
     from: { I: amperes, V: given.supply.voltage, '\\ell': given.supply.feederLength },
     source: 'voltage drop of a three-phase feeder',
-    note: `At the full-load current of ${formatQuantity(current, 'current', school)}.`,
+    note: say`At the full-load current of ${amount(current, 'current')}.`,
   });
 }

@@ -1,4 +1,4 @@
-import { formatQuantity } from '../../ground/quantity/format.ts';
+import { amount, say } from '../../ground/text.ts';
 import type { Fed } from './fed.ts';
 import { feederAmpacity, runningDrop } from './feeder.ts';
 import type { Flag } from './findings.ts';
@@ -6,7 +6,6 @@ import type { SupplyValues } from './values.ts';
 
 /** What already runs on the bus, and the motor’s own rating, against what the source can carry. */
 export function checkLoading({ brief: { job, given }, motor }: Fed, flag: Flag): void {
-  const { school } = job;
   const { otherLoad, sourcePower } = given.supply;
   if (!sourcePower || job.supply.source === 'fault level') return;
   const own = motor ? Math.sqrt(3) * motor.voltage * motor.current : 0;
@@ -15,8 +14,8 @@ export function checkLoading({ brief: { job, given }, motor }: Fed, flag: Flag):
   flag(
     'supply.overloaded',
     otherLoad
-      ? `The other load of ${otherLoad.text}${own > 0 ? ` and this motor’s ${formatQuantity(own, 'apparentPower', school)}` : ''} are more than the ${sourcePower.text} of the source.`
-      : `This motor alone takes ${formatQuantity(own, 'apparentPower', school)}, more than the ${sourcePower.text} of the source.`,
+      ? say`The other load of ${otherLoad}${own > 0 ? say` and this motor’s ${amount(own, 'apparentPower')}` : ''} are more than the ${sourcePower} of the source.`
+      : say`This motor alone takes ${amount(own, 'apparentPower')}, more than the ${sourcePower} of the source.`,
     { field: otherLoad ? 'supply.otherLoad' : 'supply.sourcePower' },
   );
 }
@@ -37,10 +36,10 @@ export function feederInUse(
     const short = carries.value < motor.current;
     flag(
       'supply.feeder-ampacity',
-      `The feeder carries ${carries.text}; ${short ? `the motor takes ${formatQuantity(motor.current, 'current', school)}` : `125 % of the motor’s ${formatQuantity(motor.current, 'current', school)} is ${formatQuantity(wanted, 'current', school)}`}.`,
+      say`The feeder carries ${carries}; ${short ? say`the motor takes ${amount(motor.current, 'current')}` : say`125 % of the motor’s ${amount(motor.current, 'current')} is ${amount(wanted, 'current')}`}.`,
       {
         severity: short ? 'stop' : 'caution',
-        basis: `${school === 'NEMA' ? 'NEC 430.22; ' : ''}${carries.working.source}`,
+        basis: say`${school === 'NEMA' ? 'NEC 430.22; ' : ''}${carries.working.source}`,
       },
     );
   }
@@ -51,7 +50,7 @@ export function feederInUse(
   if (lost && lost.value > practice.runningDrop.value)
     flag(
       'supply.feeder-drop',
-      `The running motor loses ${lost.text} of its voltage in the feeder, ${practice.runningDrop.text} wanted.`,
+      say`The running motor loses ${lost} of its voltage in the feeder, ${practice.runningDrop} wanted.`,
     );
   return { ...(carries ? { feederAmpacity: carries } : {}), ...(lost ? { runningDrop: lost } : {}) };
 }

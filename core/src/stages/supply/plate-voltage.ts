@@ -1,4 +1,4 @@
-import { formatNumber, formatQuantity } from '../../ground/quantity/format.ts';
+import { amount, figures, say } from '../../ground/text.ts';
 import type { Value } from '../../ground/value.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { Fed } from './fed.ts';
@@ -48,7 +48,7 @@ function checkShift({ voltage, rated }: Pair, { nameplate, frequency }: Fed, fla
   const faster = k > 1;
   flag(
     'supply.other-frequency',
-    `A ${own.text} ${hertz.text} motor on ${voltage.text} ${frequency?.text ?? ''} keeps its volts per hertz: it runs ${formatNumber(Math.abs(k - 1) * 100, 2)} % ${faster ? 'faster' : 'slower'} at the same torque${power ? `, so ${power.text} becomes ${nameplate.values.power?.text ?? ''}` : ''}. A fan or pump would take ${formatNumber(k ** 3 * 100, 3)} % of its power there.`,
+    say`A ${own} ${hertz} motor on ${voltage} ${frequency ?? ''} keeps its volts per hertz: it runs ${figures(Math.abs(k - 1) * 100, 2)} % ${faster ? 'faster' : 'slower'} at the same torque${power ? say`, so ${power} becomes ${nameplate.values.power ?? ''}` : ''}. A fan or pump would take ${figures(k ** 3 * 100, 3)} % of its power there.`,
     {
       clear: faster
         ? 'Check the load at the higher speed, the balance and the bearings; better, choose a motor for this frequency.'
@@ -58,13 +58,12 @@ function checkShift({ voltage, rated }: Pair, { nameplate, frequency }: Fed, fla
 }
 
 /** A winding made for more volts than it gets. */
-function checkLowWinding({ voltage }: Pair, { brief, nameplate }: Fed, flag: Flag): void {
-  const { school } = brief.job;
+function checkLowWinding({ voltage }: Pair, { nameplate }: Fed, flag: Flag): void {
   const made = nameplate.motor?.winding;
   if (made && voltage.value < made.voltage * 0.95)
     flag(
       'supply.low-winding',
-      `The winding is made for ${formatQuantity(made.voltage, 'voltage', school)}: on ${voltage.text} it has ${formatNumber((voltage.value / made.voltage) ** 2 * 100, 2)} % of its torque and as much less locked-rotor current as voltage.`,
+      say`The winding is made for ${amount(made.voltage, 'voltage')}: on ${voltage} it has ${figures((voltage.value / made.voltage) ** 2 * 100, 2)} % of its torque and as much less locked-rotor current as voltage.`,
     );
 }
 
@@ -76,7 +75,7 @@ function checkFrequency(
   const flux = (motorVoltage.value / winding.value / (1 + frequencyOff)) * 100;
   flag(
     'supply.frequency',
-    `A ${rated.text} rating on ${frequency?.text}: flux would be ${formatNumber(flux)} % of rated and speed ${formatNumber((1 + frequencyOff) * 100)} %.`,
+    say`A ${rated} rating on ${frequency ?? '–'}: flux would be ${figures(flux)} % of rated and speed ${figures((1 + frequencyOff) * 100)} %.`,
   );
 }
 
@@ -85,26 +84,26 @@ function checkVoltage(
   usableAt: string,
   flag: Flag,
 ): void {
-  const percent = `${formatNumber(Math.abs(voltageOff) * 100, 2)} %`;
-  const torque = formatNumber((voltage.value / winding.value) ** 2 * 100, 2);
+  const percent = say`${figures(Math.abs(voltageOff) * 100, 2)} %`;
+  const torque = figures((voltage.value / winding.value) ** 2 * 100, 2);
   const usable = new RegExp(`\\b${Math.round(voltage.value)}\\b`).test(usableAt);
   if (Math.abs(voltageOff) > VOLTAGE_LIMIT && usable) {
     flag(
       'supply.usable-at',
-      `The plate allows ${voltage.text} (“usable at ${usableAt.slice(0, 30)}”): torque is about ${torque} % and the current is the one named there.`,
-      { clear: `Set the overload by the current named for ${voltage.text}; do not use the service factor.` },
+      say`The plate allows ${voltage} (“usable at ${usableAt.slice(0, 30)}”): torque is about ${torque} % and the current is the one named there.`,
+      { clear: say`Set the overload by the current named for ${voltage}; do not use the service factor.` },
     );
   } else if (Math.abs(voltageOff) > VOLTAGE_LIMIT) {
     flag(
       'supply.voltage',
-      `A ${winding.text} winding on a ${voltage.text} system is ${percent} ${voltageOff < 0 ? 'short' : 'over'}: torque about ${torque} % and more current.`,
-      { clear: `Choose a winding whose plate names ${voltage.text} or ${motorVoltage.text}.` },
+      say`A ${winding} winding on a ${voltage} system is ${percent} ${voltageOff < 0 ? 'short' : 'over'}: torque about ${torque} % and more current.`,
+      { clear: say`Choose a winding whose plate names ${voltage} or ${motorVoltage}.` },
     );
   } else if (Math.abs(voltageOff) + Math.abs(frequencyOff) > MARGINAL) {
     flag(
       'supply.voltage-marginal',
-      `A ${winding.text} winding on a ${voltage.text} system is ${percent} ${voltageOff < 0 ? 'low' : 'high'}: allowed, but little is left for dips and unbalance.`,
-      { clear: `Prefer a winding for ${motorVoltage.text}; measure the voltage at the terminals under load.` },
+      say`A ${winding} winding on a ${voltage} system is ${percent} ${voltageOff < 0 ? 'low' : 'high'}: allowed, but little is left for dips and unbalance.`,
+      { clear: say`Prefer a winding for ${motorVoltage}; measure the voltage at the terminals under load.` },
     );
   }
 }

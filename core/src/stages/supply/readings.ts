@@ -1,3 +1,4 @@
+import { say } from '../../ground/text.ts';
 import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
 import { unbalanceOf } from '../../motor/unbalance.ts';
 import type { Fed } from './fed.ts';
@@ -12,21 +13,18 @@ const BALANCED = 0.01;
 
 /** What the voltage may have fallen to when the motor is asked to start: as typed, else what the motor is made for. */
 export function lowestVoltageOf({ brief, voltage, motor, motorVoltage }: Fed, flag: Flag): Value | undefined {
-  const {
-    given,
-    job: { school },
-  } = brief;
+  const { given } = brief;
   const typed = given.supply.lowestVoltage;
   if (!voltage) return typed;
   if (typed && (typed.value > voltage.value * 1.005 || typed.value < voltage.value * 0.7))
     flag(
       'supply.lowest-voltage',
-      `A lowest voltage of ${typed.text} on a ${voltage.text} system is ${typed.value > voltage.value ? 'above the system’s own' : 'less than seven tenths of it'}.`,
+      say`A lowest voltage of ${typed} on a ${voltage} system is ${typed.value > voltage.value ? 'above the system’s own' : 'less than seven tenths of it'}.`,
     );
   return (
     typed ??
     (motor &&
-      quantity(startVoltage(given, motor.voltage) ?? motor.voltage, 'voltage', school, {
+      quantity(startVoltage(given, motor.voltage) ?? motor.voltage, 'voltage', {
         origin: 'estimated',
         formula: 'V = \\min(V_{system},\\ V_n)',
         from: { 'V_{system}': voltage, V_n: motorVoltage },
@@ -40,13 +38,13 @@ export function lowestVoltageOf({ brief, voltage, motor, motorVoltage }: Fed, fl
 export function unbalance(fed: Fed, flag: Flag): Pick<SupplyValues, 'unbalance' | 'unbalanceDerate'> {
   const readings = fed.brief.given.supply.phaseVoltages?.flat() ?? [];
   checkReadings(readings, fed, flag);
-  const balance = unbalanceOf(readings, fed.brief.job.school);
+  const balance = unbalanceOf(readings);
   if (!balance) return {};
   if (balance.unbalance.value > BALANCED) {
     const severe = balance.derate === undefined;
     flag(
       'supply.unbalance',
-      `The three voltages are ${balance.unbalance.text} out of balance${severe ? '; no motor may run on that' : `: the motor keeps ${balance.derate.text} of its power, and its currents are several times as unbalanced`}.`,
+      say`The three voltages are ${balance.unbalance} out of balance${severe ? '; no motor may run on that' : say`: the motor keeps ${balance.derate} of its power, and its currents are several times as unbalanced`}.`,
       { severity: severe ? 'stop' : 'caution' },
     );
   }
@@ -63,5 +61,5 @@ function checkReadings(all: readonly Value[], { voltage }: Fed, flag: Flag): voi
     return;
   }
   const off = voltage && all.find((each) => Math.abs(each.value / voltage.value - 1) > READING_OFF);
-  if (off) flag('supply.readings-off', `${off.text} between two lines is far from the ${voltage.text} of the system.`);
+  if (off) flag('supply.readings-off', say`${off} between two lines is far from the ${voltage} of the system.`);
 }

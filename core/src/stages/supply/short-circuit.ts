@@ -1,15 +1,14 @@
+import { figures, say, type Text } from '../../ground/text.ts';
 import { magnitude } from '../../ground/complex.ts';
-import { formatNumber } from '../../ground/quantity/format.ts';
-import type { School } from '../../ground/quantity/units.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import type { SupplyResult } from './supply.ts';
 
 /** A, three phases shorted at the bus; what every device there must break. Undefined where the source is not known. */
-export function faultAtBus({ source, values }: SupplyResult, school: School): Value | undefined {
+export function faultAtBus({ source, values }: SupplyResult): Value | undefined {
   if (!source) return undefined;
   // Of a generator in the first instant, which is the most.
   const impedance = magnitude(source.firstInternal ?? source.internal);
-  return quantity(source.voltage / Math.sqrt(3) / impedance, 'current', school, {
+  return quantity(source.voltage / Math.sqrt(3) / impedance, 'current', {
     origin: 'estimated',
     formula: "I''_{k3} = \\dfrac{U}{\\sqrt3\\,Z_q}",
     from: { U: values.voltage, Z_q: values.sourceImpedance },
@@ -19,7 +18,7 @@ export function faultAtBus({ source, values }: SupplyResult, school: School): Va
 }
 
 /** A short-circuit current as it is spoken of. */
-export const kiloAmperes = (current: number): string => `${formatNumber(current / 1000, 3)}\u00a0kA`;
+export const kiloAmperes = (current: number): Text => say`${figures(current / 1000, 3)}\u00a0kA`;
 
 /** Whether something holds a short circuit, A; what does not say for how much may. */
 export const holds = (rating: number | undefined, fault: number): boolean =>

@@ -24,7 +24,7 @@ export function startVoltage({ supply }: Inputs['given'], motorVoltage: number):
 }
 
 /** What stands behind the motor, as per-phase star impedances in Ω. */
-export interface Source {
+export interface Impedances {
   /** Line-to-line at the source before anything runs, V. */
   readonly voltage: number;
   /** Network and transformer, fault level, or generator by its transient reactance. */
@@ -34,6 +34,10 @@ export interface Source {
   readonly feeder: Complex;
   /** Other load on the bus as an impedance; undefined where there is none. */
   readonly other: Complex | undefined;
+}
+
+/** The same with how two of them were worked out. */
+export interface Source extends Impedances {
   readonly internalValue: Value | undefined;
   readonly feederValue: Value | undefined;
 }
@@ -80,7 +84,6 @@ function feederImpedance({ job, given }: Brief, frequency: number): Complex | un
 /** The source as typed; undefined while its strength is not known. */
 export function sourceOf(brief: Brief, voltage: number, frequency: number): Source | undefined {
   const { job, given } = brief;
-  const { school } = job;
   const {
     sourcePower,
     sourceImpedance,
@@ -101,7 +104,7 @@ export function sourceOf(brief: Brief, voltage: number, frequency: number): Sour
   if (source === 'fault level') {
     if (!faultCurrent) return undefined;
     internal = split(voltage / (Math.sqrt(3) * faultCurrent.value));
-    internalValue = quantity(magnitude(internal), 'resistance', school, {
+    internalValue = quantity(magnitude(internal), 'resistance', {
       formula: 'Z = \\dfrac{V}{\\sqrt3\\,I_k}',
       from: { I_k: faultCurrent },
       source: 'definition',
@@ -118,7 +121,7 @@ export function sourceOf(brief: Brief, voltage: number, frequency: number): Sour
         : USUAL_SUBTRANSIENT;
       firstInternal = multiply(own, complex(share));
     }
-    internalValue = quantity(magnitude(internal), 'resistance', school, {
+    internalValue = quantity(magnitude(internal), 'resistance', {
       formula: 'Z = z\\,\\dfrac{V^2}{S} + \\dfrac{V^2}{S_{net}}',
       from: { z: sourceImpedance, S: sourcePower, 'S_{net}': networkPower },
       source: 'definition',
@@ -139,7 +142,7 @@ export function sourceOf(brief: Brief, voltage: number, frequency: number): Sour
     internalValue,
     feederValue:
       feeder &&
-      quantity(magnitude(feeder), 'resistance', school, {
+      quantity(magnitude(feeder), 'resistance', {
         origin: 'recalled',
         formula: 'Z_f = \\sqrt{R^2 + X^2}\\,\\ell',
         from: { '\\ell': given.supply.feederLength },

@@ -1,3 +1,4 @@
+import { say, type Text } from '../../ground/text.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import { referenceMotor } from '../load/reference-motor.ts';
 import { utilizationVoltage } from '../nameplate/connected-rating.ts';
@@ -58,7 +59,7 @@ function fedOf(brief: Brief, nameplate: NameplateResult, load: LoadResult): Fed 
   const usual = job.school === 'NEMA' ? 60 : 50;
   const motorVoltage =
     voltage &&
-    quantity(utilizationVoltage(voltage.value), 'voltage', job.school, {
+    quantity(utilizationVoltage(voltage.value), 'voltage', {
       formula: 'V_{system} \\to V_{motor}',
       from: { 'V_{system}': voltage },
       source: 'MG 1 and ANSI C84.1 utilization voltages (from memory)',
@@ -106,7 +107,7 @@ function checkSource({ job, given, practice }: Brief, flag: Flag): void {
   if (job.supply.source === 'generator' && first && transient && first.value > transient.value) {
     flag(
       'supply.reactances-swapped',
-      `X″d of ${first.text} is above X′d of ${transient.text}; in every generator it is below.`,
+      say`X″d of ${first} is above X′d of ${transient}; in every generator it is below.`,
       {
         mends: [
           {
@@ -123,14 +124,14 @@ function checkSource({ job, given, practice }: Brief, flag: Flag): void {
   if (job.supply.phases === '1')
     flag(
       'supply.single-phase',
-      `A three-phase motor does not start on a single-phase supply; only a drive runs it there, at ${practice.singlePhaseShare.text} of the drive’s current, and only where its maker allows it.`,
+      say`A three-phase motor does not start on a single-phase supply; only a drive runs it there, at ${practice.singlePhaseShare} of the drive’s current, and only where its maker allows it.`,
     );
 }
 
-function strengthOf({ brief, voltage, source }: Fed): Pick<SupplyValues, 'shortCircuitPower'> {
+function strengthOf({ voltage, source }: Fed): Pick<SupplyValues, 'shortCircuitPower'> {
   if (!voltage || !source) return {};
   return {
-    shortCircuitPower: quantity(voltage.value ** 2 / magnitude(source.internal), 'apparentPower', brief.job.school, {
+    shortCircuitPower: quantity(voltage.value ** 2 / magnitude(source.internal), 'apparentPower', {
       formula: 'S_k = \\dfrac{V^2}{Z}',
       from: { V: voltage, Z: source.internalValue },
       source: 'definition',
@@ -139,9 +140,9 @@ function strengthOf({ brief, voltage, source }: Fed): Pick<SupplyValues, 'shortC
   };
 }
 
-function summaryOf({ brief, voltage, frequency }: Fed): string {
+function summaryOf({ brief, voltage, frequency }: Fed): Text {
   if (!voltage) return '';
   const { sourcePower, faultCurrent } = brief.given.supply;
   const strength = sourcePower ?? faultCurrent;
-  return `${voltage.text}${frequency ? ` ${frequency.text}` : ''}${strength ? `, ${strength.text}` : ''}`;
+  return say`${voltage}${frequency ? say` ${frequency}` : ''}${strength ? say`, ${strength}` : ''}`;
 }

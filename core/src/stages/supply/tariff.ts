@@ -1,4 +1,4 @@
-import { formatNumber } from '../../ground/quantity/format.ts';
+import { figures, say } from '../../ground/text.ts';
 import { YEAR } from '../../ground/constants.ts';
 import { quantity, type Value } from '../../ground/value.ts';
 import type { Brief } from '../stage.ts';
@@ -10,31 +10,25 @@ import type { Flag } from './findings.ts';
  * known, what runs in a band is charged its price instead.
  */
 export function meanPrice(brief: Brief, flag: Flag): Value | undefined {
-  const { school } = brief.job;
   const bands = byShare(brief) ?? byClock(brief);
   const total = bands.reduce((sum, band) => sum + band.share.value, 0);
   if (bands.length === 0 || total <= 0) return undefined;
   if (Math.abs(total - 1) > 0.011) {
     flag(
       'supply.band-shares',
-      `The time bands hold ${formatNumber(total * 100)} % of the hours; the mean price is taken over what is there.`,
+      say`The time bands hold ${figures(total * 100)} % of the hours; the mean price is taken over what is there.`,
     );
   }
-  return quantity(
-    bands.reduce((sum, { price, share }) => sum + price.value * share.value, 0) / total,
-    'energyPrice',
-    school,
-    {
-      formula: '\\bar c = \\sum_k s_k\\,c_k',
-      from: Object.fromEntries(
-        bands.flatMap(({ price, share }, at) => [
-          [`c_${at + 1}`, price],
-          [`s_${at + 1}`, share],
-        ]),
-      ),
-      source: 'tariff typed in this job',
-    },
-  );
+  return quantity(bands.reduce((sum, { price, share }) => sum + price.value * share.value, 0) / total, 'energyPrice', {
+    formula: '\\bar c = \\sum_k s_k\\,c_k',
+    from: Object.fromEntries(
+      bands.flatMap(({ price, share }, at) => [
+        [`c_${at + 1}`, price],
+        [`s_${at + 1}`, share],
+      ]),
+    ),
+    source: 'tariff typed in this job',
+  });
 }
 
 interface Band {
@@ -72,6 +66,6 @@ function byClock(brief: Brief): Band[] {
   }
   return bands.map(({ price, seconds }) => ({
     price,
-    share: quantity(seconds / YEAR, 'fraction', brief.job.school, { source: 'calendar: hours of the band in a year' }),
+    share: quantity(seconds / YEAR, 'fraction', { source: 'calendar: hours of the band in a year' }),
   }));
 }

@@ -34,7 +34,11 @@
       text: (one: Worth): string =>
         one.internalRate === undefined ? 'none' : formatQuantity(one.internalRate, 'fraction', store.shows),
     },
-    { id: 'payback', label: `Simple payback against ${against ?? ''}`, text: (one: Worth): string => span(one.payback) },
+    {
+      id: 'payback',
+      label: `Simple payback against ${against ?? ''}`,
+      text: (one: Worth): string => span(one.payback),
+    },
     {
       id: 'discounted-payback',
       label: 'Discounted payback',

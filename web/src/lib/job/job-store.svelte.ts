@@ -39,11 +39,7 @@ const RETRY_AFTER = [1000, 2000, 4000, 8000, 15_000];
 /** The open job: document, live solution, and saving that survives a lost connection and a rival. Computes nothing itself. */
 export class JobStore implements FieldHost {
   document = $state<Job>() as Job;
-  #solved = $state.raw() as Solution;
-  /** In the units that are wanted. */
-  readonly solution: Solution = $derived(
-    this.shows === this.document.school ? this.#solved : units.turned(this.shows, this.#solved),
-  );
+  solution = $state.raw() as Solution;
   revision = $state(0);
   saveState = $state<SaveState>('saved');
   savedAt = $state('');
@@ -65,13 +61,15 @@ export class JobStore implements FieldHost {
   readonly #own: OwnNames;
   #solver = new SolverClient((after) => {
     if ('trouble' in after) this.trouble = after.trouble;
-    else this.#solved = { ...this.#solved, details: { ...this.#solved.details, ...after.details } };
+    else this.solution = { ...this.solution, details: { ...this.solution.details, ...after.details } };
   });
   /** Fetched when two versions are to be told apart. */
   #conflict: typeof Conflict | undefined;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #attempts = 0;
   #dirty = false;
+  /** Whose units the solution is in. */
+  #units: School = 'NEMA';
   #solving: Promise<void> = Promise.resolve();
   #sending: Promise<void> = Promise.resolve();
 
@@ -81,8 +79,9 @@ export class JobStore implements FieldHost {
     this.#own = own;
     this.revision = revision;
     this.document = document;
+    this.#units = document.school;
     this.common = structuredClone(document);
-    this.#solved = solution;
+    this.solution = solution;
   }
 
   /** Takes up what an earlier visit could not send, and its steps of undo. Call once in the browser. */
@@ -124,6 +123,11 @@ export class JobStore implements FieldHost {
   async whole(id: string): Promise<AnyValue | undefined> {
     await this.warm();
     return this.solution.values[id];
+  }
+
+  /** Works the job out again where other units are wanted than were shown last. */
+  turnUnits(): void {
+    if (this.shows !== this.#units) this.#solve();
   }
 
   /** Whose units are shown. */
@@ -336,13 +340,15 @@ export class JobStore implements FieldHost {
   }
 
   #solve(): void {
-    this.#solving = this.#solver.solve(this.#plain(), this.at).then((outcome) => {
+    const asked = this.shows;
+    this.#solving = this.#solver.solve({ job: this.#plain(), at: this.at, units: asked }).then((outcome) => {
       if (!outcome) return;
       if ('trouble' in outcome) {
         this.trouble = outcome.trouble;
         return;
       }
-      this.#solved = outcome.solution;
+      this.solution = outcome.solution;
+      this.#units = asked;
       this.trouble = outcome.withoutCatalogue
         ? 'The catalogue could not be fetched: nothing is picked until it is there. The next keystroke tries again.'
         : '';

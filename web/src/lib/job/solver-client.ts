@@ -1,6 +1,6 @@
 import type { Job, Solution } from '@pilgrim/core';
 import type { StageName } from '@pilgrim/core/ground/stage-names';
-import type { Details } from '@pilgrim/core/solve/details';
+import type { School } from '@pilgrim/core/ground/quantity/units';
 import SolveWorker from '$lib/workers/solve.worker?worker';
 import type { Answer, Aside, AsideAnswers, Question } from '$lib/workers/solve.worker';
 
@@ -9,7 +9,14 @@ export type Outcome =
   { readonly solution: Solution; readonly withoutCatalogue: boolean } | { readonly trouble: string } | undefined;
 
 /** The pictures of other stages than the one looked at, or why there are none. */
-export type After = { readonly details: Partial<Details> } | { readonly trouble: string };
+export type After = { readonly details: Partial<Solution['details']> } | { readonly trouble: string };
+
+/** A job, the stage that is looked at, and the units that are shown. */
+export interface Asked {
+  readonly job: Job;
+  readonly at: StageName;
+  readonly units: School;
+}
 
 /** ms for an answer, the first load on a slow line included; a solve takes hundredths of a second. */
 const PATIENCE = 30_000;
@@ -24,7 +31,7 @@ const NOT_LOADED = 'The calculating part could not be loaded. What you type is k
 export class SolverClient {
   #worker: Worker | undefined;
   #running: ((outcome: Outcome) => void) | undefined;
-  #next: { job: Job; at: StageName; done: (outcome: Outcome) => void } | undefined;
+  #next: { asked: Asked; done: (outcome: Outcome) => void } | undefined;
   #late: ReturnType<typeof setTimeout> | undefined;
   #asides = new Map<number, { done: (answer: never) => void; fail: (error: Error) => void }>();
   #asked = 0;
@@ -40,11 +47,10 @@ export class SolverClient {
     return this.#worker !== undefined;
   }
 
-  /** `at` is the stage that is looked at. */
-  solve(job: Job, at: StageName): Promise<Outcome> {
+  solve(asked: Asked): Promise<Outcome> {
     return new Promise((done) => {
       this.#next?.done(undefined);
-      this.#next = { job, at, done };
+      this.#next = { asked, done };
       this.#begin();
     });
   }
@@ -60,10 +66,10 @@ export class SolverClient {
 
   #begin(): void {
     if (this.#running || !this.#next) return;
-    const { job, at, done } = this.#next;
+    const { asked, done } = this.#next;
     this.#next = undefined;
     this.#running = done;
-    this.#post({ kind: 'solve', job, at });
+    this.#post({ kind: 'solve', ...asked });
     this.#late = setTimeout(() => {
       this.#giveUp(NO_END);
     }, PATIENCE);

@@ -1,5 +1,6 @@
 import { emptyJob, type Job } from '@pilgrim/core';
 import { readInputs, type FieldEcho } from '@pilgrim/core/job/inputs';
+import { present } from '@pilgrim/core/present/present';
 import { nameplate } from '@pilgrim/core/stages/nameplate/nameplate';
 import { readPlate, type PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import { readPractice } from '@pilgrim/core/job/practice';
@@ -38,12 +39,15 @@ export class MotorStore implements FieldHost {
   );
   readonly #inputs = $derived(readInputs(this.document));
   readonly decoded = $derived(
-    nameplate({
-      job: this.document,
-      given: this.#inputs.given,
-      rows: this.#inputs.rows,
-      practice: readPractice({}, {}, this.motor.school).practice,
-    }),
+    present(
+      nameplate({
+        job: this.document,
+        given: this.#inputs.given,
+        rows: this.#inputs.rows,
+        practice: readPractice({}, {}).practice,
+      }),
+      { units: this.motor.school },
+    ),
   );
 
   /** `saved` is called after each save. */

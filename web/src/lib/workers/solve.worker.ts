@@ -1,7 +1,8 @@
 /// <reference lib="webworker" />
 import { emptyCatalogue, solve, type Catalogue, type Job, type Solution } from '@pilgrim/core';
 import type { StageName } from '@pilgrim/core/ground/stage-names';
-import { detailsAfter, detailsAt, type Details } from '@pilgrim/core/solve/details';
+import type { School } from '@pilgrim/core/ground/quantity/units';
+import { detailsAfter, detailsAt } from '@pilgrim/core/solve/details';
 import { riskModelOf, type RiskModel } from '@pilgrim/core/solve/risk/risk-model';
 import { readPlate, type PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 
@@ -12,11 +13,11 @@ export interface AsideAnswers {
   readonly risk: RiskModel;
 }
 export type Question =
-  | { readonly kind: 'solve'; readonly job: Job; readonly at: StageName }
+  | { readonly kind: 'solve'; readonly job: Job; readonly at: StageName; readonly units: School }
   | { readonly kind: 'aside'; readonly id: number; readonly about: Aside };
 export type Answer =
   | { readonly kind: 'solved'; readonly solution: Solution; readonly withoutCatalogue: boolean }
-  | { readonly kind: 'after'; readonly details: Partial<Details> }
+  | { readonly kind: 'after'; readonly details: Partial<Solution['details']> }
   | { readonly kind: 'after'; readonly trouble: string }
   | { readonly kind: 'failed'; readonly message: string }
   | {
@@ -47,10 +48,10 @@ const LULL = 60;
 let rest: ReturnType<typeof setTimeout> | undefined;
 
 /** The stage that is looked at comes first, the pictures of the others when nothing newer is asked. */
-async function solved(job: Job, at: StageName): Promise<Answer> {
+async function solved({ job, at, units }: Extract<Question, { kind: 'solve' }>): Promise<Answer> {
   const known = await currentCatalogue();
   try {
-    const solution = solve(job, known ?? emptyCatalogue);
+    const solution = solve(job, known ?? emptyCatalogue, units);
     rest = setTimeout(() => {
       try {
         postMessage({ kind: 'after', details: detailsAfter(at, solution.details) } satisfies Answer);
@@ -84,8 +85,6 @@ async function aside(about: Aside): Promise<Omit<Extract<Answer, { kind: 'aside'
 onmessage = async ({ data }: MessageEvent<Question>) => {
   if (data.kind === 'solve') clearTimeout(rest);
   const answer: Answer =
-    data.kind === 'aside'
-      ? { kind: 'aside', id: data.id, ...(await aside(data.about)) }
-      : await solved(data.job, data.at);
+    data.kind === 'aside' ? { kind: 'aside', id: data.id, ...(await aside(data.about)) } : await solved(data);
   postMessage(answer);
 };

@@ -4,6 +4,7 @@
   import { page } from '$app/state';
   import Button from 'flowbite-svelte/Button.svelte';
   import Card from 'flowbite-svelte/Card.svelte';
+  import { textIn } from '@pilgrim/core/present/present';
   import { sizeText } from '@pilgrim/core/motor/standard-power';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import type { PageProps } from './$types';
@@ -16,7 +17,7 @@
   const keyOf = (motor: Motor): string => {
     if (data.group === 'size') {
       if (motor.power === null) return 'Size not known';
-      const size = sizeText(motor.power, motor.plateText.includes('kW') ? 'IEC' : 'NEMA');
+      const size = textIn(sizeText(motor.power), { units: motor.plateText.includes('kW') ? 'IEC' : 'NEMA' });
       return `${size}, ${motor.poles ?? '?'} poles`;
     }
     if (data.group === 'frame') return motor.frameNumber === '' ? 'Frame not known' : `Frame ${motor.frameNumber}`;

@@ -22,9 +22,7 @@
           >
             <span class="grow font-semibold">{site.name}</span>
             <span class="text-sm text-quiet"
-              >{site.school} · {site.currency} · {own === 0
-                ? 'default design rules'
-                : `${own} rules of its own`}</span
+              >{site.school} · {site.currency} · {own === 0 ? 'default design rules' : `${own} rules of its own`}</span
             >
           </a>
         </li>

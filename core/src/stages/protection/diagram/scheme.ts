@@ -1,3 +1,4 @@
+import { say, textOf, type Text, series } from '../../../ground/text.ts';
 import type { School } from '../../../ground/quantity/units.ts';
 import { bothSpeeds, type Circuit } from '../asked-of-protection.ts';
 import type { StarterValues } from '../starter-values.ts';
@@ -36,14 +37,14 @@ export type Item =
   | 'K2'
   | 'P1';
 
-/** What a starter’s circuits are drawn from. */
-export interface Scheme {
+/** What a starter’s circuits are drawn from; `Known` is text where the engine says it, and words where it is drawn. */
+export interface Scheme<Known extends Text = string> {
   readonly school: School;
   readonly arrangement: Arrangement;
   readonly device: 'motor breaker' | 'breaker' | 'fuses';
   readonly control: 'auto' | 'dc' | 'line';
   /** What is known of an item: its make, rating or setting. */
-  readonly known: Partial<Record<Item, string>>;
+  readonly known: Partial<Record<Item, Known>>;
 }
 
 /** The contactors of an arrangement in North American letters. */
@@ -117,7 +118,11 @@ export function arrangementOf(circuit: Circuit): Arrangement {
 }
 
 /** What a circuit’s diagrams are drawn from; undefined while no way to start is known. */
-export function schemeOf(circuit: Circuit, { values, isOverload }: Worked, starter: StarterValues): Scheme | undefined {
+export function schemeOf(
+  circuit: Circuit,
+  { values, isOverload }: Worked,
+  starter: StarterValues,
+): Scheme<Text> | undefined {
   const { starting, onDrive, brief, pick, motor } = circuit;
   if (starting.method === undefined) return undefined;
   const { school, protection } = brief.job;
@@ -126,31 +131,34 @@ export function schemeOf(circuit: Circuit, { values, isOverload }: Worked, start
     school === 'NEMA'
       ? protection.device !== 'inverse time breaker'
       : onDrive || protection.shortCircuit !== 'motor breaker';
-  const least = (text: string | undefined): string => (text === undefined ? '' : `${text} at least`);
-  const most = values.branchDeviceMax && `${values.branchDeviceMax.text} at most`;
-  const dial = [values.overloadDial?.text, starter.tripClass?.text].filter(Boolean).join(', ');
+  const least = (text: Text | undefined): Text => (text === undefined ? '' : say`${text} min.`);
+  const most = values.branchDeviceMax && say`${values.branchDeviceMax} max.`;
+  const dial = series([textOf(values.overloadDial), textOf(starter.tripClass)], ', ');
   const parts = pick.starter?.parts ?? [];
   const contactors = parts.filter(({ part }) => part.kind === 'contactor').map(({ part }) => part.name);
   const named = (kind: string): string => parts.find(({ part }) => part.kind === kind)?.part.name ?? '';
-  const known: Scheme['known'] = {
-    Q1: least(values.disconnectCurrent?.text),
-    F1: [values.branchDevice?.text, most, isOverload ? values.overloadDial && `set to ${values.overloadDial.text}` : '']
-      .filter(Boolean)
-      .join(', '),
+  const known: Scheme<Text>['known'] = {
+    Q1: least(textOf(values.disconnectCurrent)),
+    F1: series(
+      [textOf(values.branchDevice), most, isOverload ? values.overloadDial && say`set to ${values.overloadDial}` : ''],
+      ', ',
+    ),
     ...(onDrive
       ? {}
       : {
-          Q2: contactors[0] ?? least(starter.contactorCurrent?.text),
+          Q2: contactors[0] ?? least(textOf(starter.contactorCurrent)),
           Q3: contactors[1] ?? '',
           Q4: contactors[2] ?? '',
-          F2: [named('overload relay'), dial].filter(Boolean).join(', '),
+          F2: series([named('overload relay'), dial], ', '),
         }),
-    T1: onDrive ? (pick.values.drive?.text ?? '') : named('soft starter') || least(starter.softStarterCurrent?.text),
-    T2: least(starter.controlPower?.text),
-    T3: named('autotransformer') || (starter.transformerPower?.text ?? ''),
-    M1: pick.values.motor?.text ?? motor.label,
+    T1: onDrive
+      ? (textOf(pick.values.drive) ?? '')
+      : named('soft starter') || least(textOf(starter.softStarterCurrent)),
+    T2: least(textOf(starter.controlPower)),
+    T3: named('autotransformer') || (textOf(starter.transformerPower) ?? ''),
+    M1: textOf(pick.values.motor) ?? motor.label,
     ...(isTwoSpeed(arrangement)
-      ? { F2: [starter.lowDial?.text ?? '', starter.tripClass?.text].filter(Boolean).join(', '), F3: dial }
+      ? { F2: series([textOf(starter.lowDial) ?? '', textOf(starter.tripClass)], ', '), F3: dial }
       : {}),
   };
   return {

@@ -1,3 +1,4 @@
+import { say, series, type Text } from '../../../ground/text.ts';
 import { KELVIN } from '../../../ground/constants.ts';
 import { remembered } from '../../../ground/remembered.ts';
 import {
@@ -49,7 +50,7 @@ function placeOf({ laying, insulation, metal }: Laid): { readonly table: Table; 
 /** What a size carries as the tables stand, A: three loaded cores, 30 °C in air or 20 °C in the ground. */
 export function tableAmpacity(size: number, laid: Laid): Value | undefined {
   const { table, column } = placeOf(laid);
-  return cellValue(table, table.row(size), column, { dimension: 'current', school: 'IEC' });
+  return cellValue(table, table.row(size), column, { dimension: 'current' });
 }
 
 /** A that each size carries here, as `ampacityHere` tells it of one; sizes the table has not are left out. */
@@ -87,7 +88,7 @@ export function ambientShare(ambient: number, { laying, insulation }: Laid): Val
   const row = cableAmbient.rows.find(
     (each) => each['medium'] === medium && Number(each['temperature']) >= celsius - 1e-6,
   );
-  return cellValue(cableAmbient, row, insulation.toLowerCase(), { dimension: 'fraction', school: 'IEC' });
+  return cellValue(cableAmbient, row, insulation.toLowerCase(), { dimension: 'fraction' });
 }
 
 const ARRANGED = {
@@ -102,7 +103,7 @@ const COUNTS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 12, 16, 20] as const;
 export function groupShare(circuits: number, { laying }: Laid): Value | undefined {
   const row = cableGrouping.row('B.52.17', ARRANGED[laying], 0);
   const column = COUNTS.find((each) => each >= circuits - 1e-9 && cableGrouping.number(row, `n${each}`) !== undefined);
-  const share = cellValue(cableGrouping, row, `n${column ?? 20}`, { dimension: 'fraction', school: 'IEC' });
+  const share = cellValue(cableGrouping, row, `n${column ?? 20}`, { dimension: 'fraction' });
   if (!share || laying !== 'duct') return share;
   return {
     ...share,
@@ -112,13 +113,13 @@ export function groupShare(circuits: number, { laying }: Laid): Value | undefine
 
 /** Share left in soil of a thermal resistivity, K·m/W: Table B.52.16, 2.5 as the tables stand. */
 const soilShare = (resistivity: string): Value | undefined =>
-  cellValue(cableSoil, cableSoil.row(Number(resistivity)), 'd1', { dimension: 'fraction', school: 'IEC' });
+  cellValue(cableSoil, cableSoil.row(Number(resistivity)), 'd1', { dimension: 'fraction' });
 
 /** What is left of a table’s current here. */
 export interface Surroundings {
   readonly share: number;
   readonly from: Readonly<Record<string, Value | undefined>>;
-  readonly note: string;
+  readonly note: Text;
 }
 
 /** Undefined where the insulation does not bear so warm a place. */
@@ -134,15 +135,15 @@ export function surroundingsOf(brief: OptionBrief, laid: Laid, run: Run = 'feed'
   return {
     share: warmth.value * group.value * (soil?.value ?? 1),
     from: { C_a: warmth, C_g: group, 'C_{soil}': soil, '\\vartheta': typed, n: circuits },
-    note: [
-      `Method ${METHODS[laid.laying].named}, ${laid.insulation}`,
-      typed ? undefined : ground ? 'ground of 20 °C' : 'air of 30 °C',
-      circuits ? undefined : 'no other circuit beside it',
-      group.working.note,
-    ]
-      .filter(Boolean)
-      .join('; ')
-      .concat('.'),
+    note: say`${series(
+      [
+        `Method ${METHODS[laid.laying].named}, ${laid.insulation}`,
+        typed ? undefined : ground ? 'ground of 20 °C' : 'air of 30 °C',
+        circuits ? undefined : 'no other circuit beside it',
+        group.working.note,
+      ],
+      '; ',
+    )}.`,
   };
 }
 
@@ -155,11 +156,11 @@ export function ampacityHere(size: number, laid: Laid, around: Surroundings): Va
   const atTerminals = tableAmpacity(size, { ...laid, insulation: 'PVC' });
   if (!base || !atTerminals) return undefined;
   const cool = laid.insulation === 'XLPE' && atTerminals.value < base.value * around.share;
-  return quantity(cool ? atTerminals.value : base.value * around.share, 'current', 'IEC', {
+  return quantity(cool ? atTerminals.value : base.value * around.share, 'current', {
     origin: 'recalled',
     formula: 'I_z = I_t\\,C_a\\,C_g\\,C_{soil}',
     from: { I_t: base, ...around.from },
-    source: cool ? `${base.working.source}; terminals for 70 °C: ${PRACTICE}` : base.working.source,
-    note: [around.note, base.working.note ?? ''].filter(Boolean).join(' '),
+    source: cool ? say`${base.working.source}; terminals for 70 °C: ${PRACTICE}` : base.working.source,
+    note: series([around.note, base.working.note ?? ''], ' '),
   });
 }

@@ -1,4 +1,4 @@
-import { formatNumber, formatQuantity } from '../../../ground/quantity/format.ts';
+import { amount, figures, say, textOf, type Text } from '../../../ground/text.ts';
 import { disconnection, dropConstants, gGGates, protectiveConductors } from '../../../ground/tables/index.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
 import { mostCurrent, ownStart, type Circuit } from '../asked-of-protection.ts';
@@ -49,7 +49,7 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
   };
   const rating =
     device && device.kind !== 'motor breaker'
-      ? quantity(device.rating, 'current', brief.job.school, { origin: 'recalled', source: gGGates.source })
+      ? quantity(device.rating, 'current', { origin: 'recalled', source: gGGates.source })
       : undefined;
   // What feeds a drive is behind the device, what leaves it is cleared by the drive.
   const wire = onDrive ? fed : run;
@@ -92,23 +92,23 @@ function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
       `The start needs a class ${own.relayClass} overload; a motor breaker trips by class 10 before it is through.`,
     );
   if (breaker) return heldBreaker(breaker, circuit, flag);
-  const peak = formatNumber((Math.SQRT2 * asked.inrush * asked.standing) / running, 3);
+  const peak = figures((Math.SQRT2 * asked.inrush * asked.standing) / running, 3);
   flag(
     'protection.inrush',
-    `No motor breaker of the usual ladder holds ${formatQuantity(running, 'current', brief.job.school)} whose first half-wave reaches ${peak} times it: three devices do.`,
+    say`No motor breaker of the usual ladder holds ${amount(running, 'current')} whose first half-wave reaches ${peak} times it: three devices do.`,
   );
   return undefined;
 }
 
 /** What it breaks against what may flow. */
-function heldBreaker(breaker: MotorBreaker, { supply, brief }: Circuit, flag: Flag): Device {
-  if (breaker.part) checkBreaks(breaker.part, faultAtBus(supply, brief.job.school), flag);
+function heldBreaker(breaker: MotorBreaker, { supply }: Circuit, flag: Flag): Device {
+  if (breaker.part) checkBreaks(breaker.part, faultAtBus(supply), flag);
   return breakerDevice(breaker);
 }
 
 /** A rating that was typed and says nothing of the device. */
 const unused = (typed: Value, why: string, flag: Flag): void =>
-  flag('protection.rating-unused', `The ${typed.text} that were typed are not used: ${why}.`, {
+  flag('protection.rating-unused', say`The ${typed} that were typed are not used: ${why}.`, {
     mends: [{ label: 'Take the rating away', set: { 'protection.rating': '' } }],
   });
 
@@ -143,10 +143,9 @@ function driveFuse({ pick, nameplateCurrent }: Circuit): Device | undefined {
 
 const motorRun = (circuit: Circuit, device: Device | undefined): SizedRun | undefined => {
   const { brief, onDrive, nameplateCurrent, starting, motor } = circuit;
-  const { school } = brief.job;
   const starDelta = starting.method === 'star-delta';
   const needed = starDelta
-    ? quantity(IN_WINDING * nameplateCurrent.value, 'current', school, {
+    ? quantity(IN_WINDING * nameplateCurrent.value, 'current', {
         formula: 'I_z = I_n/\\sqrt3',
         from: { I_n: nameplateCurrent },
         source: 'definition',
@@ -167,7 +166,7 @@ const motorRun = (circuit: Circuit, device: Device | undefined): SizedRun | unde
 function driveInput(circuit: Circuit, device: Device | undefined): SizedRun | undefined {
   const { brief, pick } = circuit;
   if (!pick.chosenDrive) return undefined;
-  const needed = quantity(pick.chosenDrive.item.inputCurrent, 'current', brief.job.school, {
+  const needed = quantity(pick.chosenDrive.item.inputCurrent, 'current', {
     origin: 'looked up',
     source: 'catalogue',
   });
@@ -211,7 +210,7 @@ function drawnRun(run: SizedRun | undefined, ends: Pick<DrawnRun, 'from' | 'to'>
     {
       ...ends,
       wire: text(size),
-      length: length?.text,
+      length: textOf(length),
       lies: ampacity?.working.note ?? '',
       limits: limits.map((each) => ({
         at: each.at,
@@ -231,16 +230,15 @@ function valuesOf(
   fed: SizedRun | undefined,
   device: Device | undefined,
 ): Partial<ProtectionValues> {
-  const { brief, holds, motor, supply, starting } = circuit;
+  const { holds, motor, supply, starting } = circuit;
   const nameplateCurrent = mostCurrent(circuit);
-  const { school } = brief.job;
   const volts = supply.values.voltage?.value ?? motor.voltage;
   const dropped = (share: number, current: Value | undefined, most: number, note: string): Value =>
-    quantity(share, 'fraction', school, {
+    quantity(share, 'fraction', {
       origin: 'recalled',
       formula: 'u = \\dfrac{(\\rho_1 \\ell\\cos\\varphi/S + \\lambda\\ell\\sin\\varphi)\\,I}{U_0}',
       from: { I: current, '\\ell': run?.length },
-      source: `${dropConstants.source}; limit ${formatNumber(most * 100, 2)} %: ${PRACTICE}`,
+      source: say`${dropConstants.source}; limit ${figures(most * 100, 2)} %: ${PRACTICE}`,
       note,
     });
   return {
@@ -279,7 +277,7 @@ function valuesOf(
           ),
         }),
     ...(device ? { branchDevice: deviceValue(device, circuit) } : {}),
-    disconnectCurrent: quantity(nameplateCurrent.value, 'current', school, {
+    disconnectCurrent: quantity(nameplateCurrent.value, 'current', {
       formula: 'I \\ge I_n',
       from: { I_n: nameplateCurrent },
       source: 'IEC 60204-1, utilization AC-23, lockable (from memory)',
@@ -301,12 +299,11 @@ function valuesOf(
 
 /** The loop of a fault to earth against what the device asks for. */
 function loopValues(fed: SizedRun | undefined, toEarth: number, { brief, supply }: Circuit): Partial<ProtectionValues> {
-  const { school } = brief.job;
   if (!fed?.loop || brief.job.protection.earthSystem !== 'TN') return {};
   const { loop, most, opens, time } = fed.loop;
   const known = supply.source !== undefined;
   return {
-    loopImpedance: quantity(loop, 'resistance', school, {
+    loopImpedance: quantity(loop, 'resistance', {
       origin: 'estimated',
       formula: known
         ? 'Z_s = |Z_q + \\rho_1\\ell(1/S + 1/S_{PE}) + j\\,2\\lambda\\ell|'
@@ -317,15 +314,15 @@ function loopValues(fed: SizedRun | undefined, toEarth: number, { brief, supply 
         ? undefined
         : 'The cable alone: the source is not known, and a fifth of the voltage is kept back for it.',
     }),
-    loopImpedanceMax: quantity(most, 'resistance', school, {
+    loopImpedanceMax: quantity(most, 'resistance', {
       origin: 'recalled',
       formula: `Z_s \\le ${known ? '0.95' : '0.8'}\\,U_0/I_a`,
       from: {
-        U_0: quantity(toEarth, 'voltage', school, { source: 'definition' }),
-        I_a: quantity(opens, 'current', school, { origin: 'recalled', source: gGGates.source }),
+        U_0: quantity(toEarth, 'voltage', { source: 'definition' }),
+        I_a: quantity(opens, 'current', { origin: 'recalled', source: gGGates.source }),
       },
       source: disconnection.source,
-      note: `Cleared within ${formatNumber(time, 2)} s.`,
+      note: say`Cleared within ${figures(time, 2)} s.`,
     }),
   };
 }
@@ -334,21 +331,21 @@ function loopValues(fed: SizedRun | undefined, toEarth: number, { brief, supply 
 const isOverload = (circuit: Circuit): boolean =>
   !circuit.onDrive && overloadBreaker(circuit, ownStart(circuit), mostCurrent(circuit).value) !== undefined;
 
-function deviceValue({ name, kind, part }: Device, circuit: Circuit): Value<string> {
+function deviceValue({ name, kind, part }: Device, circuit: Circuit): Value<Text> {
   const { onDrive, brief } = circuit;
   const why = brief.job.protection.shortCircuit === 'auto' ? 'The first that carries motor and start' : 'As chosen';
   const beside = isOverload(circuit)
     ? 'its dial is the overload, a relay beside it is not needed'
     : 'with contactor and relay';
   const { breakingCapacity } = part ?? {};
-  const breaks = breakingCapacity === undefined ? '' : ` It breaks ${kiloAmperes(breakingCapacity)}.`;
+  const breaks = breakingCapacity === undefined ? '' : say` It breaks ${kiloAmperes(breakingCapacity)}.`;
   const ladder = kind === 'motor breaker' ? `IEC 60947-4-1; its ladder: ${PRACTICE}` : gGGates.source;
   return wording(name.charAt(0).toUpperCase() + name.slice(1), {
     origin: part ? 'looked up' : 'recalled',
     source: part ? 'catalogue' : ladder,
     note: onDrive
       ? 'What the maker of the drive lists comes first.'
-      : `${why}; ${beside}, only as their maker tested them together.${breaks}`,
+      : say`${why}; ${beside}, only as their maker tested them together.${breaks}`,
   });
 }
 
@@ -359,7 +356,7 @@ function checkRuns(runs: readonly (SizedRun | undefined)[], circuit: Circuit, fl
   for (const run of runs) {
     const failed = run?.limits.find(({ size }) => size === undefined);
     if (run && failed)
-      flag('protection.no-cable', `No single cable of the table does for ${run.needed.text} here: ${failed.name}.`);
+      flag('protection.no-cable', say`No single cable of the table does for ${run.needed} here: ${failed.name}.`);
   }
   // Of cables side by side each carries its share, which is not worked out here.
   const single = (brief.given.supply.feederRuns?.value ?? 1) === 1;

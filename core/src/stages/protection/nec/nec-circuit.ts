@@ -1,3 +1,4 @@
+import { say, textOf } from '../../../ground/text.ts';
 import { conductorImpedance } from '../../../ground/tables/index.ts';
 import { quantity, wording, type Value } from '../../../ground/value.ts';
 import { ownStart, STANDING_POWER_FACTOR, type Circuit } from '../asked-of-protection.ts';
@@ -46,7 +47,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
       isOverload: false,
     };
   }
-  const least = quantity(CONTINUOUS * codeCurrent.value, 'current', brief.job.school, {
+  const least = quantity(CONTINUOUS * codeCurrent.value, 'current', {
     formula: 'I_z = 1.25\\,I',
     from: { I: codeCurrent },
     source: `NEC 430.22${onDrive ? ', 430.122(B)' : ''}`,
@@ -73,7 +74,7 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
     ...(breaker ? { branchDevice: breaker } : {}),
     ...(ground ? { groundingConductor: ground.name } : {}),
     ...(conduit ? { conduit } : {}),
-    disconnectCurrent: quantity(DISCONNECT * codeCurrent.value, 'current', brief.job.school, {
+    disconnectCurrent: quantity(DISCONNECT * codeCurrent.value, 'current', {
       formula: 'I = 1.15\\,I_{FLC}',
       from: { 'I_{FLC}': codeCurrent },
       source: 'NEC 430.110(A), in sight of the motor and rated in horsepower',
@@ -135,8 +136,8 @@ function drawnRun(
   return [
     {
       ...ends,
-      wire: conductor.name.text,
-      length: length?.text,
+      wire: textOf(conductor.name),
+      length: textOf(length),
       lies: conductor.carries.working.note ?? '',
       limits: [
         limit('start', `terminals good for ${byTerminals.degrees} °C`, byTerminals.size),
@@ -160,7 +161,6 @@ interface NecRunSized {
 /** The wire to the motor: by its current, and larger where its length would lose too much of the voltage. */
 function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): NecRunSized {
   const { brief, motor, onDrive, supply } = circuit;
-  const { school } = brief.job;
   const { designLetter } = motor;
   const where = onDrive ? 'lead' : 'feed';
   const first = smallestConductor(brief, least, { designLetter, run: where });
@@ -179,7 +179,7 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
   if (size === undefined)
     flag(
       'protection.drop',
-      `No single wire of the tables keeps ${current.text} over ${length.text} within ${RUNNING_MOST * 100} % of the voltage; its current alone asks for ${first.name.text}.`,
+      say`No single wire of the tables keeps ${current} over ${length} within ${RUNNING_MOST * 100} % of the voltage; its current alone asks for ${first.name}.`,
     );
   const conductor =
     (size === undefined ? undefined : smallestConductor(brief, least, { designLetter, atLeast: size, run: where })) ??
@@ -187,7 +187,7 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
   const dropped = (share: number | undefined, flowing: Value | undefined, note: string): Value | undefined =>
     share === undefined
       ? undefined
-      : quantity(share, 'fraction', school, {
+      : quantity(share, 'fraction', {
           origin: 'recalled',
           formula: 'u = \\dfrac{\\sqrt3\\,I\\,(R\\cos\\varphi + X\\sin\\varphi)\\,\\ell}{V}',
           from: { I: flowing, '\\ell': length, V: supply.values.voltage },
@@ -212,7 +212,7 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
     values: {
       conductorLimit: wording(conductor.size === first.size ? 'its current' : 'the drop while it runs', {
         source: 'the larger of both',
-        note: conductor.size === first.size ? undefined : `Its current alone asks for ${first.name.text}.`,
+        note: conductor.size === first.size ? undefined : say`Its current alone asks for ${first.name}.`,
       }),
       ...(running ? { runningDrop: running } : {}),
       ...(start ? { startingDrop: start } : {}),
@@ -228,7 +228,7 @@ function leadsOf(
   { brief, motor, starting, onDrive, holds }: Circuit,
 ): { readonly conductor: Conductor | undefined; readonly values: Partial<ProtectionValues> } {
   if (onDrive || starting.method !== 'star-delta') return { conductor: undefined, values: {} };
-  const least = quantity(SIX_LEADS * current.value, 'current', brief.job.school, {
+  const least = quantity(SIX_LEADS * current.value, 'current', {
     formula: 'I_z = 0.72\\,I',
     from: { I: current },
     source: 'NEC 430.22(C)',
@@ -247,12 +247,11 @@ interface DriveSide {
 /** What feeds the drive: a quarter more than its rated input (NEC 430.122(A)). */
 function driveSide({ brief, pick }: Circuit): DriveSide {
   if (!pick.chosenDrive) return { least: undefined, conductor: undefined, values: {} };
-  const { school } = brief.job;
-  const input = quantity(pick.chosenDrive.item.inputCurrent, 'current', school, {
+  const input = quantity(pick.chosenDrive.item.inputCurrent, 'current', {
     origin: 'looked up',
     source: 'catalogue',
   });
-  const least = quantity(CONTINUOUS * input.value, 'current', school, {
+  const least = quantity(CONTINUOUS * input.value, 'current', {
     formula: 'I_z = 1.25\\,I_{in}',
     from: { 'I_{in}': input },
     source: 'NEC 430.122(A) (recalled from memory)',
@@ -271,11 +270,11 @@ function checkConductors(
   flag: Flag,
 ): void {
   const short = conductor ? drive.least && !drive.conductor && drive.least : least;
-  if (short) flag('protection.no-conductor', `No single conductor of the table carries ${short.text} here.`);
+  if (short) flag('protection.no-conductor', say`No single conductor of the table carries ${short} here.`);
   if (!conductor) return;
   const { ambient, conductors } = liesBy(brief, drive.least ? 'lead' : 'feed');
   flag(
     'protection.conductor-basis',
-    `The conductor holds for ${(ambient ?? brief.given.place.ambient)?.text ?? '30 °C, the usual ambient'} and ${conductors?.text ?? 'three'} current-carrying conductors together; ${conductor.carries.working.note ?? ''}`,
+    say`The conductor holds for ${ambient ?? brief.given.place.ambient ?? '30 °C, the usual ambient'} and ${conductors ?? 'three'} current-carrying conductors together; ${conductor.carries.working.note ?? ''}`,
   );
 }

@@ -5,6 +5,7 @@ import { ambientFactor } from '../../supply/feeder.ts';
 import { ampacity, bundling, conductorMetal } from '../../../ground/tables/index.ts';
 import { cellValue } from '../../../ground/tables/table.ts';
 import { quantity, wording, type Value } from '../../../ground/value.ts';
+import { type Text, series } from '../../../ground/text.ts';
 
 type Column = '60' | '75' | '90';
 
@@ -21,7 +22,7 @@ export const compareSizes = (a: string, b: string): number =>
 
 export interface Conductor {
   readonly size: string;
-  readonly name: Value<string>;
+  readonly name: Value<Text>;
   /** What it carries here, after ambient and bundling. */
   readonly carries: Value;
   /** What its terminals alone ask for, and its insulation in the heat and beside other wires. */
@@ -35,7 +36,7 @@ function bundlingFactor(conductors: number): Value | undefined {
   const row = bundling.rows.find(
     (each) => each['conductors_to'] === null || conductors <= Number(each['conductors_to']),
   );
-  return cellValue(bundling, row, 'percent', { dimension: 'fraction', school: 'NEMA', factor: 0.01 });
+  return cellValue(bundling, row, 'percent', { dimension: 'fraction', factor: 0.01 });
 }
 
 /**
@@ -109,11 +110,11 @@ export function smallestConductor(
   const [byTerminals, byWay] = [first(terminal, 1), first(own, left)];
   const wanted = sizes.findIndex((each) => each['size'] === atLeast);
   const row = byTerminals < 0 || byWay < 0 ? undefined : sizes[Math.max(wanted, byTerminals, byWay)];
-  const cell = row && cellValue(ampacity, row, `${metal}_${own}`, { dimension: 'current', school: 'NEMA' });
-  const limit = row && cellValue(ampacity, row, `${metal}_${terminal}`, { dimension: 'current', school: 'NEMA' });
+  const cell = row && cellValue(ampacity, row, `${metal}_${own}`, { dimension: 'current' });
+  const limit = row && cellValue(ampacity, row, `${metal}_${terminal}`, { dimension: 'current' });
   if (!row || !cell || !limit) return undefined;
   const size = String(row['size']);
-  const carries = quantity(Math.min(limit.value, cell.value * left), 'current', 'NEMA', {
+  const carries = quantity(Math.min(limit.value, cell.value * left), 'current', {
     origin: 'recalled',
     formula: `I = \\min(I_{${terminal}},\\ C_a\\,C_g\\,I_{${own}})`,
     from: {
@@ -124,13 +125,14 @@ export function smallestConductor(
       '\\vartheta': ambient,
     },
     source: 'NEC 110.14(C), 310.15(B) and (C), Table 310.16 (recalled from memory)',
-    note: [
-      `${terminal} °C terminals${terminals === 'auto' ? '' : ' as chosen'}, ${own} °C insulation.`,
-      lies.onRoof ? `${ON_ROOF} °C more on a roof (310.15(B)(2)).` : '',
-      cell.working.note ?? '',
-    ]
-      .filter(Boolean)
-      .join(' '),
+    note: series(
+      [
+        `${terminal} °C terminals${terminals === 'auto' ? '' : ' as chosen'}, ${own} °C insulation.`,
+        lies.onRoof ? `${ON_ROOF} °C more on a roof (310.15(B)(2)).` : '',
+        cell.working.note ?? '',
+      ],
+      ' ',
+    ),
   });
   return {
     size,

@@ -1,14 +1,15 @@
 import { conductorAreas, conduits } from '../../../ground/tables/index.ts';
+import type { Text } from '../../../ground/text.ts';
 import { wording, type Value } from '../../../ground/value.ts';
 
 /** Three wires of this share of a conduit’s bore can wedge in a bend. Common practice: 2.8 to 3.2. */
 const JAM = [2.8, 3.2] as const;
 
-const areaValue = (area: number, of: string): Value<string> =>
+const areaValue = (area: number, of: string): Value<Text> =>
   wording(`${area.toFixed(4)} in² of ${of}`, { origin: 'recalled', source: conductorAreas.source });
 
 /** The smallest conduit for three phase wires and a grounding one, in². Undefined beyond the tables. */
-export function conduitFor(phase: string, ground: string): Value<string> | undefined {
+export function conduitFor(phase: string, ground: string): Value<Text> | undefined {
   const areaOf = (size: string): number | undefined => conductorAreas.number(conductorAreas.row(size), 'area');
   const [own, earth] = [areaOf(phase), areaOf(ground)];
   const diameter = conductorAreas.number(conductorAreas.row(phase), 'diameter');

@@ -19,9 +19,7 @@ const voltageColumns: readonly (readonly [column: string, low: number, high: num
 export function tableFullLoadCurrent(power: number, voltage: number): Value | undefined {
   const column = voltageColumns.find(([, low, high]) => voltage >= low && voltage <= high)?.[0];
   const row = motorCurrent.rows.find((each) => Number(each['hp']) * 1.01 >= horsepowerOf(power));
-  return column === undefined
-    ? undefined
-    : cellValue(motorCurrent, row, column, { dimension: 'current', school: 'NEMA' });
+  return column === undefined ? undefined : cellValue(motorCurrent, row, column, { dimension: 'current' });
 }
 
 /** Table current, but the nameplate’s for motors of low speed, high torque or several speeds (NEC 430.6(A)(1)). */

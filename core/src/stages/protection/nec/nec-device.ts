@@ -1,4 +1,4 @@
-import { formatQuantity } from '../../../ground/quantity/format.ts';
+import { amount, say, type Text } from '../../../ground/text.ts';
 import { branchDevice, groundingConductors, standardRatings } from '../../../ground/tables/index.ts';
 import { cellValue } from '../../../ground/tables/table.ts';
 import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
@@ -26,14 +26,14 @@ export const nextStandardRating = (amperes: number, fuse: boolean): number | und
 
 /** Largest short-circuit device of the kind chosen. */
 export function largestDevice(current: Value, { brief, holds }: Circuit): Value | undefined {
-  const { school, protection } = brief.job;
+  const { protection } = brief.job;
   const { device } = protection;
   const row = branchDevice.row('squirrel_cage_other');
-  const percent = cellValue(branchDevice, row, deviceColumns[device], { dimension: 'fraction', school, factor: 0.01 });
+  const percent = cellValue(branchDevice, row, deviceColumns[device], { dimension: 'fraction', factor: 0.01 });
   const rating = percent && nextStandardRating(current.value * percent.value, device !== 'inverse time breaker');
   return rating === undefined
     ? undefined
-    : quantity(rating, 'current', school, {
+    : quantity(rating, 'current', {
         origin: 'recalled',
         formula: 'I_{dev} \\ge k\\,I,\\ \\text{next standard size}',
         from: { k: percent, I: current },
@@ -50,20 +50,19 @@ export function deviceOf(most: Value, circuit: Circuit, flag: Flag): Value {
   if (!typed) return most;
   const rating = nextStandardRating(typed.value, device !== 'inverse time breaker');
   if (rating === undefined) return most;
-  const { school } = brief.job;
-  const own = quantity(rating, 'current', school, {
+  const own = quantity(rating, 'current', {
     origin: 'given',
     source: 'NEC 240.6(A)',
-    note: `As typed, ${typed.text}, in a standard size.`,
+    note: say`As typed, ${typed}, in a standard size.`,
   });
-  const mends = [{ label: `Take ${most.text}`, set: { 'protection.rating': most.text } }];
+  const mends = [{ label: say`Take ${most}`, set: { 'protection.rating': `${most.value} A` } }];
   if (rating > most.value * 1.001)
-    flag('protection.device-large', `${own.text} are more than the ${most.text} that the code allows here.`, { mends });
+    flag('protection.device-large', say`${own} are more than the ${most} that the code allows here.`, { mends });
   const least = device === 'inverse time breaker' ? leastRating(circuit) : circuit.motor.current;
   if (rating < least * 0.999)
     flag(
       'protection.device-small',
-      `${own.text} open before the motor is up: ${formatQuantity(least, 'current', school)} are the least that carry it and its start.`,
+      say`${own} open before the motor is up: ${amount(least, 'current')} are the least that carry it and its start.`,
       least <= most.value ? { mends } : {},
     );
   return own;
@@ -78,21 +77,21 @@ function leastRating({ motor, starting, pick, onDrive }: Circuit): number {
 }
 
 /** A breaker for the system’s voltage that the code allows and the start does not trip. */
-export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<string> | undefined {
+export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<Text> | undefined {
   const { brief, catalogue, supply, motor, nameplateCurrent } = circuit;
-  const { school, protection } = brief.job;
+  const { protection } = brief.job;
   if (protection.device !== 'inverse time breaker') return undefined;
   const least = leastRating(circuit);
   const volts = supply.values.voltage?.value ?? motor.voltage;
-  const system = formatQuantity(volts, 'voltage', school);
+  const system = amount(volts, 'voltage');
   const fits = breakersFor(catalogue.parts, volts, least, most.value);
-  const fault = faultAtBus(supply, school);
+  const fault = faultAtBus(supply);
   const part = fits.find((each) => holds(each.breakingCapacity, fault?.value ?? 0)) ?? fits[0];
   if (!part) {
     if (catalogue.parts.some(({ kind }) => kind === 'breaker'))
       flag(
         'protection.no-breaker',
-        `The catalogue has no breaker for ${system} between the ${formatQuantity(least, 'current', school)} that carry the motor and its start and the ${most.text} the code allows.`,
+        say`The catalogue has no breaker for ${system} between the ${amount(least, 'current')} that carry the motor and its start and the ${most} the code allows.`,
       );
     return undefined;
   }
@@ -103,18 +102,18 @@ export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<
     origin: 'looked up',
     formula: 'I_{least} \\le I_{dev} \\le I_{most}',
     from: {
-      'I_{least}': quantity(least, 'current', school, {
+      'I_{least}': quantity(least, 'current', {
         formula: 'I_{least} = \\max(1.15\\,I_n,\\ \\kappa\\,I_s / 8)',
         from: {
           I_n: nameplateCurrent,
-          '\\kappa': quantity(INRUSH, 'count', school, { source: 'IEC 60909-0 (from memory)' }),
+          '\\kappa': quantity(INRUSH, 'count', { source: 'IEC 60909-0 (from memory)' }),
         },
         source: `magnetic trip at 10 times its rating, less 20 %: ${PRACTICE}`,
       }),
       'I_{most}': most,
     },
     source: 'catalogue',
-    note: `For ${system}. ${capacity === undefined ? 'Its breaking capacity must cover the fault level at its place.' : `It breaks ${capacity}${fault ? '' : '; the fault level of its place is not known'}.`}`,
+    note: say`For ${system}. ${capacity === undefined ? 'Its breaking capacity must cover the fault level at its place.' : say`It breaks ${capacity}${fault ? '' : '; the fault level of its place is not known'}.`}`,
   });
 }
 
@@ -150,5 +149,5 @@ export function grounding(
 
 interface Grounding {
   readonly size: string;
-  readonly name: Value<string>;
+  readonly name: Value<Text>;
 }

@@ -27,6 +27,7 @@
   const base = $derived(`/jobs/${store.id}`);
   const stage = $derived((params.stage ?? 'situation') as StageName);
   $effect.pre(() => void (store.at = stage));
+  $effect(() => store.turnUnits());
   const sheet = $derived(data.sheet);
   const found = $derived(store.solution.findings);
   /** An option without a drive says so itself. */

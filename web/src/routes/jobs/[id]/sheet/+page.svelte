@@ -4,23 +4,17 @@
   import SaveNotice from '$lib/components/SaveNotice.svelte';
   import SheetView from '$lib/components/SheetView.svelte';
   import { useJobStore } from '$lib/job/context';
-  import { inUnits } from '@pilgrim/core/ground/quantity/other-units';
   import type { PageProps } from './$types';
 
   let { data }: PageProps = $props();
 
   const store = useJobStore();
   const base = $derived(`/jobs/${store.id}`);
-  /** What is saved is shown as it was decided then; only what is not yet saved is shown live. */
+  /** What is saved is shown as it was decided then, in the units of its standards with the others beside them; only what is not yet saved is shown live. */
   const kept = $derived(data.asked || (store.saved && store.revision === data.kept.revision));
   const revision = $derived(kept ? data.kept.revision : store.revision);
   const sheet = $derived(
-    kept
-      ? selectionSheet(
-          data.kept.job,
-          store.shows === data.kept.job.school ? data.kept.solution : inUnits(store.shows, data.kept.solution),
-        )
-      : selectionSheet(store.document, store.solution),
+    kept ? selectionSheet(data.kept.job, data.kept.solution) : selectionSheet(store.document, store.solution),
   );
   const query = $derived(data.asked ? `?revision=${data.kept.revision}` : '');
   const files = [
