@@ -26,7 +26,7 @@ import type { Shown } from './present/present.ts';
 import type { Finding as FoundFinding } from './ground/finding.ts';
 import type { Missing as FoundMissing } from './stages/stage.ts';
 import type { TrainBlock as FoundTrainBlock } from './solve/train.ts';
-export type { ShownValue as AnyValue, Shown } from './present/present.ts';
+export type { AnyShownValue as AnyValue, Shown } from './present/present.ts';
 export type Missing = Shown<FoundMissing>;
 export { stageNames, type StageName } from './ground/stage-names.ts';
 export type Finding = Shown<FoundFinding>;

@@ -11,6 +11,15 @@ export function remembered<Key, Result>(known: Map<Key, Result>, most: number, k
   return fresh;
 }
 
+const lateRecords = new WeakSet<object>();
+
+/** Marks a record with getters, so that whoever passes it on reads them only when they are asked for. */
+export function late<Record extends object>(record: Record): Record {
+  lateRecords.add(record);
+  return record;
+}
+export const isLate = (record: object): boolean => lateRecords.has(record);
+
 /** `make` when it is asked for first, and what it gave ever after. */
 export function once<Result>(make: () => Result): () => Result {
   let made: { readonly result: Result } | undefined;

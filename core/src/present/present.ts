@@ -1,6 +1,7 @@
-import { formatNumber, formatQuantity, showQuantity, siUnit } from '../ground/quantity/format.ts';
+import { formatNumber, showQuantity, siUnit } from '../ground/quantity/format.ts';
 import type { Dimension, School } from '../ground/quantity/units.ts';
-import type { Amount, Figures, Phrase, Series, Text } from '../ground/text.ts';
+import { isLate, late } from '../ground/remembered.ts';
+import { Amount, Figures, Series, Unspoken, type Text } from '../ground/text.ts';
 import type { Origin, ShownWorking, Value, Working } from '../ground/value.ts';
 
 /** Whose units and terms are shown, and in whose words: a template is looked up by the words it has in English. */
@@ -8,10 +9,12 @@ export interface Locale {
   readonly units: School;
   /** The words of a template in another language; a second one is such a function and nothing else. */
   readonly words?: (words: readonly string[]) => readonly string[];
+  /** Leaves workings out: a screen asks for them one by one. */
+  readonly bare?: true;
 }
 
 /** A value as screens, papers and files show it. */
-export interface ShownValue<T extends number | string = number | string> {
+export interface ShownValue<T extends number | string = number> {
   readonly value: T;
   readonly unit: string;
   readonly text: string;
@@ -19,6 +22,8 @@ export interface ShownValue<T extends number | string = number | string> {
   readonly origin: Origin;
   readonly working: ShownWorking;
 }
+
+export type AnyShownValue = ShownValue | ShownValue<string>;
 
 /** What the engine says, with every text in words. */
 export type Shown<T> = T extends Text
@@ -36,28 +41,24 @@ export type Shown<T> = T extends Text
 /** The words of a text, in the units of a system of standards. */
 export function textIn(text: Text, locale: Locale): string {
   if (typeof text === 'string') return text;
-  if ('si' in text) return formatQuantity(text.si, text.of, locale.units);
-  if ('number' in text) return formatNumber(text.number, text.digits);
-  if ('series' in text) return text.series.map((each) => textIn(each, locale)).join(text.between);
+  if (text instanceof Amount) return showQuantity(text.si, text.of, locale.units).text;
+  if (text instanceof Figures) return formatNumber(text.number, text.digits);
+  if (text instanceof Series) return text.series.map((each) => textIn(each, locale)).join(text.between);
   const words = locale.words?.(text.words) ?? text.words;
   let out = words[0] ?? '';
   for (let at = 0; at < text.put.length; at++) out += textIn(text.put[at] ?? '', locale) + (words[at + 1] ?? '');
   return out;
 }
 
-const isText = (thing: object): thing is Amount | Figures | Phrase | Series =>
-  ('si' in thing && 'of' in thing) ||
-  ('number' in thing && 'digits' in thing) ||
-  ('words' in thing && 'put' in thing) ||
-  ('series' in thing && 'between' in thing);
-
-const isValue = (thing: object): thing is Value | Value<Text> =>
-  'value' in thing && 'origin' in thing && 'working' in thing;
+const isValue = (thing: object): thing is Value | Value<Text> => 'working' in thing && 'origin' in thing;
 
 const amountOf = (value: number | Text, of: Dimension | undefined, locale: Locale): string =>
-  typeof value === 'number' ? formatQuantity(value, of ?? 'count', locale.units) : textIn(value, locale);
+  typeof value === 'number' ? showQuantity(value, of ?? 'count', locale.units).text : textIn(value, locale);
+
+const NO_WORKING: ShownWorking = { formula: '', inputs: [], source: '' };
 
 function workingIn({ formula, inputs, source, note }: Working, locale: Locale): ShownWorking {
+  if (locale.bare) return NO_WORKING;
   const shown = {
     formula,
     inputs: inputs.map(({ symbol, value, of, origin }) => ({ symbol, text: amountOf(value, of, locale), origin })),
@@ -66,7 +67,7 @@ function workingIn({ formula, inputs, source, note }: Working, locale: Locale): 
   return note === undefined ? shown : { ...shown, note: textIn(note, locale) };
 }
 
-function valueIn({ value, of, origin, working }: Value | Value<Text>, locale: Locale): ShownValue {
+function valueIn({ value, of, origin, working }: Value | Value<Text>, locale: Locale): AnyShownValue {
   const how = { origin, working: workingIn(working, locale) };
   if (typeof value !== 'number') {
     const text = textIn(value, locale);
@@ -78,28 +79,28 @@ function valueIn({ value, of, origin, working }: Value | Value<Text>, locale: Lo
   return other === undefined ? { ...shown, ...how } : { ...shown, other, ...how };
 }
 
-/** What of a result holds no text, so that it need not be looked through again; results are never changed once made. */
-const plain = new WeakSet<object>();
-/** What was presented before; the same motors, rules and plates come again with every keystroke. */
-const known: Readonly<Record<School, WeakMap<object, unknown>>> = { NEMA: new WeakMap(), IEC: new WeakMap() };
+/** Values that were shown before: an option’s are the solution’s, and rules and typed figures come again with every keystroke. */
+const known: Readonly<Record<School, WeakMap<object, AnyShownValue>>> = { NEMA: new WeakMap(), IEC: new WeakMap() };
+
+function knownValueIn(value: Value | Value<Text>, locale: Locale): AnyShownValue {
+  if (locale.words || locale.bare) return valueIn(value, locale);
+  const memory = known[locale.units];
+  const before = memory.get(value);
+  if (before) return before;
+  const shown = valueIn(value, locale);
+  memory.set(value, shown);
+  return shown;
+}
 
 /** Everything in a result as it is shown. What holds no text stays the object it was; getters are read when asked for. */
 export const present = <T>(thing: T, locale: Locale): Shown<T> => presented(thing, locale) as Shown<T>;
 
 function presented(thing: unknown, locale: Locale): unknown {
-  if (typeof thing !== 'object' || thing === null || ArrayBuffer.isView(thing) || plain.has(thing)) return thing;
-  if (isText(thing)) return textIn(thing, locale);
-  const memory = locale.words ? undefined : known[locale.units];
-  const before = memory?.get(thing);
-  if (before !== undefined) return before;
-  const fresh = isValue(thing)
-    ? valueIn(thing, locale)
-    : Array.isArray(thing)
-      ? listIn(thing, locale)
-      : recordIn(thing as Readonly<Record<string, unknown>>, locale);
-  if (fresh === thing) plain.add(thing);
-  else memory?.set(thing, fresh);
-  return fresh;
+  if (typeof thing !== 'object' || thing === null || ArrayBuffer.isView(thing)) return thing;
+  if (Array.isArray(thing)) return listIn(thing, locale);
+  if (thing instanceof Unspoken) return textIn(thing as Exclude<Text, string>, locale);
+  if (isValue(thing)) return knownValueIn(thing, locale);
+  return recordIn(thing as Readonly<Record<string, unknown>>, locale);
 }
 
 function listIn(list: readonly unknown[], locale: Locale): readonly unknown[] {
@@ -113,8 +114,7 @@ function listIn(list: readonly unknown[], locale: Locale): readonly unknown[] {
 }
 
 function recordIn(record: Readonly<Record<string, unknown>>, locale: Locale): Readonly<Record<string, unknown>> {
-  const late = Object.values(Object.getOwnPropertyDescriptors(record)).some((property) => property.get !== undefined);
-  if (late) return lateRecordIn(record, locale);
+  if (isLate(record)) return lateRecordIn(record, locale);
   let fresh: Record<string, unknown> | undefined;
   for (const name in record) {
     const shown = presented(record[name], locale);
@@ -125,7 +125,7 @@ function recordIn(record: Readonly<Record<string, unknown>>, locale: Locale): Re
 
 /** A record some of whose parts are worked out when they are asked for. */
 function lateRecordIn(record: Readonly<Record<string, unknown>>, locale: Locale): Record<string, unknown> {
-  const fresh: Record<string, unknown> = {};
+  const fresh = late<Record<string, unknown>>({});
   for (const name of Object.keys(record)) {
     Object.defineProperty(fresh, name, { enumerable: true, get: () => presented(record[name], locale) });
   }

@@ -17,7 +17,7 @@ type Brought = Pick<ShownDetails, 'warming' | 'pricing' | 'readouts'> &
   Partial<ShownDetails> & { readonly values: Values };
 
 /** Its reason is said on every sheet. */
-const WITH_WORKING = 'starting.method';
+export const WITH_WORKING = 'starting.method';
 const none: ShownWorking = { formula: '', inputs: [], source: '' };
 
 /**

@@ -1,5 +1,5 @@
 import type { Finding } from '../ground/finding.ts';
-import type { Shown, ShownValue } from '../present/present.ts';
+import type { Shown, AnyShownValue } from '../present/present.ts';
 import { formatNumber } from '../ground/quantity/format.ts';
 import { withSymbol } from '../ground/term.ts';
 import type { Job } from '../job/job.ts';
@@ -73,7 +73,7 @@ function rowsOf(section: string, { values }: Solution, { currency, school }: Job
   return rows.toSorted((a, b) => picked(a.id) - picked(b.id)).map((each) => each.row);
 }
 
-const row = (label: string, value: ShownValue, currency: string): SheetRow => ({
+const row = (label: string, value: AnyShownValue, currency: string): SheetRow => ({
   label,
   text: value.unit === 'currency' ? `${value.text} ${currency}` : value.text,
   other: value.other ?? '',

@@ -5,7 +5,7 @@ import { stageNames, type StageName } from '../ground/stage-names.ts';
 import { typedOptions, type Job } from '../job/job.ts';
 import { letters } from '../job/places.ts';
 import { comparePoles } from '../stages/load/pole-comparison.ts';
-import { once } from '../ground/remembered.ts';
+import { late, once } from '../ground/remembered.ts';
 import type { LoadResult } from '../stages/load/load-result.ts';
 import { decodeFrame } from '../stages/nameplate/frame.ts';
 import { misfitsOf, outlineOf, type Outlines } from '../stages/nameplate/outline.ts';
@@ -23,7 +23,8 @@ import { propose, startName } from './propose.ts';
 import { solveShared, type Shared } from './shared.ts';
 import type { Details } from './details.ts';
 import { readoutsOf } from './readouts.ts';
-import { present } from '../present/present.ts';
+import { present, type AnyShownValue } from '../present/present.ts';
+import { WITH_WORKING } from './page.ts';
 import type { School } from '../ground/quantity/units.ts';
 import { ENGINE, type Answer, type OptionAnswer, type Solution, type StageState, type Stages } from './solution.ts';
 import { idsOf, otherIds, starterIds } from './published.ts';
@@ -39,6 +40,23 @@ export const answer = (job: Job, catalogue: Catalogue): Answer => solving(job, c
 /** The same in words, in the units of the job’s system or another. */
 export const solve = (job: Job, catalogue: Catalogue, units: School = job.school): Solution =>
   present(answer(job, catalogue), { units });
+
+/** A solution whose figures come without their workings, but for the reason of the start; `explain` gives one whole. */
+export function solveForScreen(
+  job: Job,
+  catalogue: Catalogue,
+  units: School,
+): { readonly solution: Solution; readonly explain: (id: string) => AnyShownValue | undefined } {
+  const { details, ...told } = answer(job, catalogue);
+  const explain = (id: string): AnyShownValue | undefined => {
+    const value = told.values[id];
+    return value && present(value, { units });
+  };
+  const bare = present(told, { units, bare: true });
+  const method = explain(WITH_WORKING);
+  const values = method ? { ...bare.values, [WITH_WORKING]: method } : bare.values;
+  return { solution: { ...bare, values, details: present(details, { units }) }, explain };
+}
 
 /** The same with the circuit by the rules of the other school too, under `other.`: for files, interface and command line. */
 export function solveByBoth(job: Job, catalogue: Catalogue, units: School = job.school): Solution {
@@ -182,7 +200,7 @@ function detailsOf(
   const scheme = once(chosen.results.protection.scheme);
   const both = once(() => sideBySide(chosen.results.protection.values, chosen.results.protection.other()));
   const drivePictures = once(chosen.results.drive.drawn);
-  return {
+  return late({
     readouts: readoutsOf(chosen.brief, values),
     suspicions: situation.inquiry?.suspicions ?? [],
     clues: nameplate.clues,
@@ -238,7 +256,7 @@ function detailsOf(
     get drivePictures() {
       return drivePictures();
     },
-  };
+  });
 }
 
 /** Torque is taken in proportion to current (US DOE fact sheet on motor load, recalled from memory). */

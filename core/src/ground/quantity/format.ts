@@ -132,7 +132,7 @@ interface Shown {
   readonly text: string;
   readonly other: string | undefined;
 }
-const REMEMBERED = 500;
+const REMEMBERED = 2000;
 const shown: Readonly<Record<School, Partial<Record<Dimension, Map<number, Shown>>>>> = { NEMA: {}, IEC: {} };
 
 /** A value as a school shows it and in the other system; remembered, since most keystrokes leave most values as they were. */

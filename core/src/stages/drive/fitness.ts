@@ -1,4 +1,4 @@
-import { say, textOf, type Text, series } from '../../ground/text.ts';
+import { lines, say, series, textOf, type Text } from '../../ground/text.ts';
 import { PRACTICE, wording, type Value } from '../../ground/value.ts';
 import { KNOWN_YEAR } from '../nameplate/decoding.ts';
 import type { Driven } from './asked-of-drive.ts';
@@ -153,20 +153,17 @@ function letterOf({ brief, motor, voltage, nameplate }: Driven, proofs: readonly
     ],
     ', ',
   );
-  return {
-    between: '\n',
-    series: [
-      `Motor ${job.tag}`.trim(),
-      '',
-      say`We mean to run this motor on a frequency converter at ${voltage}: ${plate}.`,
-      ...(job.nameplate.asRead ? [`Its plate reads: ${job.nameplate.asRead}`] : []),
-      '',
-      'Please tell us:',
-      ...[
-        ...questions,
-        'Between which speeds may it run at full torque, and up to which at constant power?',
-        'Is the bearing opposite the drive end insulated?',
-      ].map((question, at) => `${at + 1}. ${question}`),
-    ],
-  };
+  return lines([
+    `Motor ${job.tag}`.trim(),
+    '',
+    say`We mean to run this motor on a frequency converter at ${voltage}: ${plate}.`,
+    ...(job.nameplate.asRead ? [`Its plate reads: ${job.nameplate.asRead}`] : []),
+    '',
+    'Please tell us:',
+    ...[
+      ...questions,
+      'Between which speeds may it run at full torque, and up to which at constant power?',
+      'Is the bearing opposite the drive end insulated?',
+    ].map((question, at) => `${at + 1}. ${question}`),
+  ]);
 }

@@ -3,7 +3,7 @@ import type { DriveItem } from '../../catalogue/catalogue.ts';
 import { notBorne, overloadOf, type DriveEvent } from '../../catalogue/drive-duty.ts';
 import type { HousingCode } from '../place/place.ts';
 import { interpolate } from '../../ground/numeric.ts';
-import { once } from '../../ground/remembered.ts';
+import { late, once } from '../../ground/remembered.ts';
 import type { School } from '../../ground/quantity/units.ts';
 
 export interface DriveNeed {
@@ -206,13 +206,13 @@ export function rankDrives(items: readonly DriveItem[], need: DriveNeed): DriveR
     else fits.push({ item, current, used: need.current / current });
   }
   const refused = once(() => inWords(against, need));
-  return {
+  return late({
     fits: fits.toSorted((a, b) => a.item.price - b.item.price),
     get refused() {
       return refused();
     },
     byPower: matchedByPower(items, need),
-  };
+  });
 }
 
 interface Against {

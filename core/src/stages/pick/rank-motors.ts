@@ -1,6 +1,6 @@
 import { figures, say, type Text } from '../../ground/text.ts';
 import type { MotorItem } from '../../catalogue/catalogue.ts';
-import { once } from '../../ground/remembered.ts';
+import { late, once } from '../../ground/remembered.ts';
 import { shelvesOf } from '../../catalogue/shelves.ts';
 import type { JobView } from '../../job/job.ts';
 import { inputOnDrive, inputOnLine } from '../../motor/part-load.ts';
@@ -103,13 +103,13 @@ export function rankMotors(
   const sorted = fits.toSorted((a, b) => order(a) - order(b));
   const reasons = reasonsFor(sorted, running !== undefined);
   const refused = once(() => inWords(against, need));
-  return {
+  return late({
     fits: sorted.map((each) => ({ ...each, reasons: reasons(each) })),
     get refused() {
       return refused();
     },
     others: [...others.values()],
-  };
+  });
 }
 
 /** Those that do not fit, each with its first reason; the nearest misses first. */

@@ -122,7 +122,7 @@ export class JobStore implements FieldHost {
   /** A figure with its working, which the page did not bring. */
   async whole(id: string): Promise<AnyValue | undefined> {
     await this.warm();
-    return this.solution.values[id];
+    return this.#solver.ask({ kind: 'working', value: id }).catch(() => undefined);
   }
 
   /** Works the job out again where other units are wanted than were shown last. */

@@ -107,7 +107,7 @@ export class SolverClient {
   #answered({ id, answer, error }: Extract<Answer, { kind: 'aside' }>): void {
     const waiting = this.#asides.get(id);
     this.#asides.delete(id);
-    if (answer === undefined) waiting?.fail(new Error(error));
+    if (error !== undefined) waiting?.fail(new Error(error));
     else waiting?.done(answer as never);
   }
 

@@ -1,16 +1,21 @@
 /// <reference lib="webworker" />
-import { emptyCatalogue, solve, type Catalogue, type Job, type Solution } from '@pilgrim/core';
+import { emptyCatalogue, type AnyValue, type Catalogue, type Job, type Solution } from '@pilgrim/core';
+import { solveForScreen } from '@pilgrim/core/solve/solve';
 import type { StageName } from '@pilgrim/core/ground/stage-names';
 import type { School } from '@pilgrim/core/ground/quantity/units';
 import { detailsAfter, detailsAt } from '@pilgrim/core/solve/details';
 import { riskModelOf, type RiskModel } from '@pilgrim/core/solve/risk/risk-model';
 import { readPlate, type PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 
-/** Beside the solving: a plate to read, or what a job’s options rest on, for draws. */
-export type Aside = { readonly kind: 'plate'; readonly text: string } | { readonly kind: 'risk'; readonly job: Job };
+/** Beside the solving: a plate to read, what a job’s options rest on, for draws, or the working of a figure of the last solution. */
+export type Aside =
+  | { readonly kind: 'plate'; readonly text: string }
+  | { readonly kind: 'risk'; readonly job: Job }
+  | { readonly kind: 'working'; readonly value: string };
 export interface AsideAnswers {
   readonly plate: PlateReading;
   readonly risk: RiskModel;
+  readonly working: AnyValue | undefined;
 }
 export type Question =
   | { readonly kind: 'solve'; readonly job: Job; readonly at: StageName; readonly units: School }
@@ -45,13 +50,16 @@ async function currentCatalogue(): Promise<Catalogue | undefined> {
 
 /** ms in which a newer question makes the pictures of other stages needless. */
 const LULL = 60;
+/** Explains a figure of the solution that was given last. */
+let explained: ReturnType<typeof solveForScreen>['explain'] = () => undefined;
 let rest: ReturnType<typeof setTimeout> | undefined;
 
 /** The stage that is looked at comes first, the pictures of the others when nothing newer is asked. */
 async function solved({ job, at, units }: Extract<Question, { kind: 'solve' }>): Promise<Answer> {
   const known = await currentCatalogue();
   try {
-    const solution = solve(job, known ?? emptyCatalogue, units);
+    const { solution, explain } = solveForScreen(job, known ?? emptyCatalogue, units);
+    explained = explain;
     rest = setTimeout(() => {
       try {
         postMessage({ kind: 'after', details: detailsAfter(at, solution.details) } satisfies Answer);
@@ -75,6 +83,7 @@ function notWorkedOut(error: unknown): string {
 
 async function aside(about: Aside): Promise<Omit<Extract<Answer, { kind: 'aside' }>, 'kind' | 'id'>> {
   try {
+    if (about.kind === 'working') return { answer: explained(about.value) };
     if (about.kind === 'plate') return { answer: readPlate(about.text) };
     return { answer: riskModelOf(about.job, (await currentCatalogue()) ?? emptyCatalogue) };
   } catch (error) {
