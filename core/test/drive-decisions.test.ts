@@ -426,12 +426,12 @@ describe('what stands beside the drive', () => {
 
   it('what the catalogue has not got is told by its name', () => {
     expect(bought({}, []).lacks).toBe(
-      'The catalogue has not got a dV/dt filter, a line choke that fits: its price is not counted.',
+      'The catalogue has no suitable dV/dt filter, line choke; the price is not included.',
     );
     expect(bought({ drive: { lead: '2 m', lineSide: 'active front end' } }, []).lacks).toContain(
-      'a drive with an active front end',
+      'drive with active front end',
     );
-    expect(bought({ drive: { lead: '2 m', lineSide: '12-pulse' } }, []).lacks).toContain('a drive with 12-pulse input');
+    expect(bought({ drive: { lead: '2 m', lineSide: '12-pulse' } }, []).lacks).toContain('drive with 12-pulse input');
     expect(bought({ drive: { lead: '2 m', lineSide: 'none' } }, []).lacks).toBeUndefined();
   });
 
@@ -640,11 +640,11 @@ describe('what brakes', () => {
 
   it('without a resistor a stop too short trips, and is mended by one; with one the drive’s own limit counts', () => {
     const bare = finding(stop({ drive: { stopTime: '5 s' } }), 'stop-too-short');
-    expect(bare?.message).toContain('in 5\u00a0s the drive trips on overvoltage');
+    expect(bare?.message).toContain('a stop in 5\u00a0s trips it on overvoltage');
     expect(bare?.mends?.[0]?.set).toEqual({ 'starting.braking': 'chopper' });
     const beyond = finding(stop({ starting: { braking: 'chopper' }, drive: { stopTime: '5 s' } }), 'stop-too-short');
-    expect(beyond?.message).toMatch(/^A stop in 5\u00a0s asks for \d{3,4} % of the torque the drive gives\.$/);
-    expect(beyond?.clear).toBe('Allow a longer stop, or take a larger drive.');
+    expect(beyond?.message).toMatch(/^A stop in 5\u00a0s requires \d{3,4} % of the available drive torque\.$/);
+    expect(beyond?.clear).toBe('Allow a longer deceleration time, or select a larger drive.');
     expect(beyond?.field).toBe('drive.stopTime');
     expect(
       finding(stop({ starting: { braking: 'chopper' }, drive: { stopTime: '120 s' } }), 'stop-too-short'),
@@ -654,10 +654,10 @@ describe('what brakes', () => {
   it('a resistor is too high or too low in words with both limits; what feeds back needs none', () => {
     const typed = (resistor: string) =>
       stop({ starting: { braking: 'chopper' }, drive: { stopTime: '80 s', resistor } });
-    expect(finding(typed('2000 Ω'), 'resistor')?.message).toContain('let too little through: at most');
+    expect(finding(typed('2000 Ω'), 'resistor')?.message).toContain('is too large, maximum');
     const low = typed('1 Ω');
     expect(finding(low, 'resistor')?.message).toBe(
-      `1.00\u00a0Ω draw more than the chopper bears: at least ${text(low, 'brakeResistorMin') ?? ''}.`,
+      `The braking resistor of 1.00\u00a0Ω overloads the chopper, minimum ${text(low, 'brakeResistorMin') ?? ''}.`,
     );
     const back = stop({ starting: { braking: 'regenerative' }, drive: { stopTime: '80 s' } });
     expect(text(back, 'brakePeakPower')).toBeDefined();
@@ -670,7 +670,7 @@ describe('what brakes', () => {
       { ...heavyFan, starting: { braking: 'chopper' }, drive: { stopTime: '30 s' } },
       { ...demo, drives },
     );
-    expect(finding(none, 'resistor')?.message).toContain('No resistor fits');
+    expect(finding(none, 'resistor')?.message).toContain('No braking resistor fits');
     expect(finding(none, 'resistor')?.field).toBe('drive.stopTime');
     expect(none.values['drive.brakeResistorMin']).toMatchObject({ value: 100, origin: 'looked up' });
     // 700 V instead of the usual 750.
@@ -685,14 +685,14 @@ describe('what brakes', () => {
     });
     const share = figure(often, 'brakeMeanPower') / figure(often, 'brakePeakPower');
     expect(finding(often, 'regenerate')?.message).toBe(
-      `It brakes for about ${Math.round(share * 100)} % of the time: that energy can be fed back.`,
+      `The drive brakes for about ${Math.round(share * 100)} % of the time; this energy can be regenerated.`,
     );
   });
 
   it('a pipe and a ramp up offer the next whole second', () => {
     const pump = { load: { machine: 'pump' }, drive: { lead: '2 m', pipeLength: '550 m', stopRamp: '2 s' } };
     const slams = finding(solved(pump), 'pipe-ramp');
-    expect(slams?.message).toContain('shorter than the 3.83');
+    expect(slams?.message).toContain('shorter than the minimum of 3.83');
     expect(slams?.mends?.[0]?.set).toEqual({ 'drive.stopRamp': '4 s' });
   });
 });
@@ -700,13 +700,17 @@ describe('what brakes', () => {
 describe('cable, filter and bearings', () => {
   it('says which peak, over what cable, and offers both filters; behind a filter only the stronger', () => {
     const bare = finding(solved({ drive: { filter: 'none', lead: '80 m' } }), 'winding-peak');
-    expect(plain(bare?.message ?? '')).toBe('Peaks of 1103 V reach the winding over 80 m of cable; it bears 1000 V.');
+    expect(plain(bare?.message ?? '')).toBe(
+      'The peak terminal voltage over 80 m of motor cable is 1103 V, winding withstand 1000 V.',
+    );
     expect(bare?.mends?.map(({ set }) => set)).toEqual([{ 'drive.filter': 'dV/dt' }, { 'drive.filter': 'sine' }]);
     const reactor = finding(solved({ drive: { filter: 'reactor', lead: '80 m' } }), 'winding-peak');
-    expect(reactor?.message).toContain('Peaks of');
+    expect(reactor?.message).toContain('peak terminal voltage');
     expect(reactor?.mends).toHaveLength(2);
     const behind = finding(solved({ drive: { filter: 'dV/dt', lead: '80 m', windingPeak: '700 V' } }), 'winding-peak');
-    expect(behind?.message).toBe('Even behind the dV/dt filter peaks of 849 V reach the winding; it bears 700\u00a0V.');
+    expect(behind?.message).toBe(
+      'Even with the dV/dt filter the peak terminal voltage is 849 V, winding withstand 700\u00a0V.',
+    );
     expect(behind?.mends?.map(({ set }) => set)).toEqual([{ 'drive.filter': 'sine' }]);
     expect(
       finding(solved({ drive: { filter: 'sine', lead: '80 m', windingPeak: '600 V' } }), 'winding-peak')?.mends,
@@ -714,9 +718,9 @@ describe('cable, filter and bearings', () => {
   });
 
   it('a filter is taken for the peak, or for the rule of the site; beyond 300 m or a weaker winding a sine filter', () => {
-    expect(finding(solved(), 'filter-needed')?.message).toContain('is needed');
+    expect(finding(solved(), 'filter-needed')?.message).toContain('is required');
     const rule = solved({ drive: { lead: '40 m', windingPeak: '1600 V' } });
-    expect(finding(rule, 'filter-needed')?.message).toContain('30\u00a0m this site allows');
+    expect(finding(rule, 'filter-needed')?.message).toContain('site limit of 30\u00a0m');
     expect(text(rule, 'filter')).toBe('dV/dt filter');
     expect(text(solved({ drive: { lead: '320 m' } }), 'filter')).toBe('sine filter');
     expect(text(solved({ drive: { lead: '40 m', windingPeak: '700 V' } }), 'filter')).toBe('sine filter');

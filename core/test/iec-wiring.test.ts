@@ -528,12 +528,12 @@ describe('the starter', () => {
     ];
     expect(needed(hard)).toBeCloseTo(2 * needed(soft), 9);
     expect(hard.values['starter.softStarterCurrent']?.working.source).toContain('AC-53 1-4 by the catalogue');
-    expect(told(hard)).toMatch(/bears AC-53 1-4.* at least are asked for/);
+    expect(told(hard)).toMatch(/is rated AC-53 1-4.* at least are asked for/);
     const easy = { multiple: 8, seconds: 60, startsPerHour: 10 };
     expect(needed(of(easy))).toBe(41);
     expect(told(of(easy))).toBeUndefined();
     expect(told(of(easy, '10'))).toBeUndefined();
-    expect(told(of(easy, '11'))).toMatch(/10 times an hour; 11 starts an hour are wanted/);
+    expect(told(of(easy, '11'))).toMatch(/10 starts per hour; 11 starts an hour are wanted/);
     // Of an item without a code a usual one is taken, and nothing is held against it.
     expect(of(undefined).values['starter.softStarterCurrent']?.working.source).toContain('3.5-15');
     expect(told(of(undefined, '30'))).toBeUndefined();
@@ -668,7 +668,7 @@ describe('a motor breaker of the catalogue stands for relay and device', () => {
     expect(device(solve(joined({}), low))).toMatch(/^Fuses/);
     const weak = breakers((part) => ({ ...part, breakingCapacity: 5000 }));
     expect(of(solve(joined({}), weak), 'protection.fault-above')).toMatch(
-      /Palisade .* breaks 5\.00\skA; 22\.7\skA may/,
+      /Palisade .* is 5\.00\skA, short-circuit current at the bus 22\.7\skA/,
     );
     const strong = demo.parts.find(({ id }) => id === 'pl-25');
     if (!strong) throw new Error('no breaker to compare');
@@ -700,9 +700,7 @@ describe('a motor breaker of the catalogue stands for relay and device', () => {
   });
   it('a dial typed beyond it is told', () => {
     const typed = solve(joined({ protection: { dial: '26 A' } }), demo);
-    expect(of(typed, 'protection.dial-outside')).toMatch(
-      /Palisade motor breaker 20–25 A goes from 20\.0\sA to 25\.0\sA/,
-    );
+    expect(of(typed, 'protection.dial-outside')).toMatch(/Palisade motor breaker 20–25 A covers 20\.0\sA to 25\.0\sA/);
   });
   it('is coordinated with its contactor alone, as their maker tested them', () => {
     const wanted = { protection: { consequence: 'process' } };

@@ -192,7 +192,7 @@ describe('checks of the load', () => {
   });
   it('without a load the plate’s size is kept and said so; with one it is not', () => {
     expect(message(run({ way: 'torque' }), 'from-plate')).toMatch(
-      /^The load is not known, so the 25 hp of the plate is kept/,
+      /^The load is unknown, so the nameplate rating of 25 hp is kept/,
     );
     expect(message(run(torque('60 lb·ft')), 'from-plate')).toBe('');
   });

@@ -168,7 +168,7 @@ describe('whether it pays', () => {
     expect(money(solution, 'yearlySaving')).toBeLessThan(0);
     expect(solution.values).not.toHaveProperty('money.payback');
     const never = solution.findings.find(({ code }) => code === 'money.never-pays');
-    expect(never?.message).toContain(`${Math.round(-money(solution, 'yearlySaving'))} USD more`);
+    expect(never?.message).toContain(`rises by ${Math.round(-money(solution, 'yearlySaving'))} USD`);
     expect(solution.stages.money.summary).toBe(`${solution.values['money.yearlyCost']?.text} USD a year`);
   });
 

@@ -300,9 +300,9 @@ describe('what the profile asks for and finds', () => {
     expect(found(at('97 %'), 'variable', 'damper')).toBe(false);
     expect(found(at('97 %'), 'constant', 'unknown')).toBe(false);
     expect(message(run({ control: 'none', points: at('50 %') }), 'profile.control-unknown')).toMatch(
-      /no control of it is stated/,
+      /no flow control is stated/,
     );
-    expect(message(run({ control: 'unknown', points: at('50 %') }), 'profile.control-unknown')).toMatch(/is not known/);
+    expect(message(run({ control: 'unknown', points: at('50 %') }), 'profile.control-unknown')).toMatch(/is unknown/);
   });
   it('vanes, damper and valve do not control a machine of constant torque; it is named', () => {
     const said = (

@@ -133,7 +133,7 @@ describe('the selection sheet', () => {
     expect(sheetOf(named).needed).toEqual([]);
     expect(
       sheetOf({ ...named, supply: { ...named.supply, sourcePower: '', sourceImpedance: '' } }).sharpens.join(),
-    ).toContain('Strength of the source');
+    ).toContain('Rated power and impedance of the source');
     expect(sheetOf(named, { ...catalogue, motors: [] }).decision).toBe(
       'Not decided: nothing in the catalogue was chosen',
     );

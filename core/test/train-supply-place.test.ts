@@ -557,7 +557,7 @@ describe('dip by phasors', () => {
       number(run(job), 'supply.directTerminalDip') + 0.02,
     );
     const utility = run({ ...job, supply: { ...job.supply, directPowerLimit: '10 hp' } });
-    expect(utility.details.starting[0]?.failures.join()).toContain('may not start direct');
+    expect(utility.details.starting[0]?.failures.join()).toContain('permits starts at full voltage');
     const fault = run({
       ...job,
       supply: { voltage: '480', frequency: '60', source: 'fault level', faultCurrent: '12 kA' },
@@ -568,7 +568,9 @@ describe('dip by phasors', () => {
     expect(severity(single('auto'), 'supply.single-phase')).toBe('caution');
     expect(single('auto').values['starting.method']?.value).toBe('drive');
     expect(severity(single('direct'), 'starting.method-fails')).toBe('stop');
-    expect(single('direct').details.starting[0]?.failures[0]).toBe('a single-phase supply starts no three-phase motor');
+    expect(single('direct').details.starting[0]?.failures[0]).toBe(
+      'a three-phase motor does not start on a single-phase supply',
+    );
   });
 
   it('flicker: one 4 % step in ten minutes is P_st = (2.3·4^3.2/600)^(1/3.2) = 0.703', () => {

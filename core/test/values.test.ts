@@ -313,7 +313,7 @@ describe('pick and protection', () => {
       );
     check(narrow);
     expect(said).toHaveLength(1);
-    expect(said[0]).toMatch(/^protection.dial-outside .*30\.0.A.* goes from 24\.0.A to 29\.0.A/);
+    expect(said[0]).toMatch(/^protection.dial-outside .*30\.0.A.* covers 24\.0.A to 29\.0.A/);
     check({ ...narrow, parts: [{ role: 'Overload relay', part: relay, carries: 30 }] });
     expect(said).toHaveLength(1);
   });

@@ -148,7 +148,7 @@ describe('what is told of them', () => {
   it('from where the wire is damaged first to where it ends, no further than a short circuit can flow', () => {
     const [open = ''] = told();
     expect(open).toMatch(/^From 129 A/);
-    expect(open).toContain('the class 10 relay or the fuses gG 125 A surely opens; at the least of it within 5.0 s');
+    expect(open).toContain('the class 10 relay or the fuses gG 125 A operates, within 5.0 s');
     expect(told({ fault: 140 })[0]).toMatch(/^From 129 A to 140 A/);
     expect(told({ fault: from * 1.0001 }).length).toBe(1);
     expect(told({ fault: from * 0.9999 })).toEqual([]);

@@ -54,7 +54,7 @@ test('typing one figure changes readouts and picture; a missed limit is told in 
   await fill(page, { 'supply.busDipLimit': '0.5 %' });
   const dip = page.locator('[data-value="supply.directBusDip"]');
   await expect(dip).toHaveAttribute('data-missed', 'true');
-  await expect(dip).toContainText('✕ at most');
+  await expect(dip).toContainText('✕ max.');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(dip).toHaveAttribute('data-missed', 'false');
 });
@@ -211,7 +211,7 @@ test('motors that fit are sorted by a column, those refused filtered by their ru
   expect(rising).toEqual(rising.toSorted((a, b) => a - b));
   await fits.getByRole('button', { name: 'Price' }).click();
   expect(await prices()).toEqual(rising.toReversed());
-  const refused = page.getByRole('region', { name: 'Motors refused' });
+  const refused = page.getByRole('region', { name: 'Rejected motors' });
   await field(page, 'pick.prefer').selectOption('first cost');
   // The page brings the nearest three; its own solve brings the others.
   await expect(refused.getByRole('button', { name: /^all/ })).not.toHaveText('all 3');

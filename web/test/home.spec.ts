@@ -66,7 +66,7 @@ test('a job is copied, archived, removed and taken back', async ({ page }) => {
   await expect(page.getByTestId('set-aside')).toContainText('The job was archived');
   await expect(page.locator('[data-job="H-1"]')).toHaveCount(1);
   await expect(shelf(page, 'Archived')).toHaveText(/1$/);
-  await page.getByRole('button', { name: 'Undo removal' }).click();
+  await page.getByRole('button', { name: 'Restore' }).click();
   await expect(page.locator('[data-job="H-1"]')).toHaveCount(2);
   await row(page, 'H-1')
     .first()
@@ -77,7 +77,7 @@ test('a job is copied, archived, removed and taken back', async ({ page }) => {
   // The shelf before has one of them as well.
   await expect(page.getByRole('link', { name: /^✕?\s*Removed/ })).toHaveAttribute('aria-current', 'page');
   await expect(page.locator('[data-job="H-1"]')).toHaveCount(1);
-  await menu(page, 'H-1', 'Undo removal');
+  await menu(page, 'H-1', 'Restore');
   await shelf(page, 'At work').click();
   await expect(page.locator('[data-job="H-1"]')).toHaveCount(2);
 });

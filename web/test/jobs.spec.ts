@@ -60,7 +60,7 @@ test('a failed motor is replaced from its plate to the PDF', async ({ page }) =>
   await openStage(page, 'pick');
   await expect(page.locator('[data-motor]').first()).toContainText('25 hp 4-pole 284T');
   await expect(page.locator('[data-drive]').first()).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Motors refused' })).toContainText('2 poles, not 4');
+  await expect(page.getByRole('region', { name: 'Rejected motors' })).toContainText('2 poles, not 4');
   await openStage(page, 'protection');
   await expect(figure(page, 'protection.tableCurrent')).toHaveText('34.0\u00a0A');
   await saved(page);
@@ -101,7 +101,7 @@ test('a new machine from force and radius to a drive, on the keyboard where it m
 
   await figure(page, 'load.motorTorque').focus();
   await page.keyboard.press('Enter');
-  const working = page.getByRole('dialog', { name: 'Working of Torque at motor shaft' });
+  const working = page.getByRole('dialog', { name: 'Derivation of Torque at motor shaft' });
   await expect(working.locator('math')).toBeVisible();
   await expect(working).toContainText('92.0');
   await page.keyboard.press('Escape');
@@ -240,7 +240,7 @@ test('a removed job says so, takes nothing more, and is taken back from its own 
   await expect(page.getByText(/This job was removed\. Take it back first/)).toBeVisible();
   await visit(page, `${new URL(address).pathname}/load`);
   await expect(page.getByTestId('removed')).toContainText('not saved');
-  await page.getByRole('button', { name: 'Undo removal' }).click();
+  await page.getByRole('button', { name: 'Restore' }).click();
   await page.waitForURL(/\/$|\/\?/);
   await visit(page, `${new URL(address).pathname}/load`);
   await expect(page.getByTestId('removed')).toHaveCount(0);

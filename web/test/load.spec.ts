@@ -290,7 +290,7 @@ test('a hard place: what is ruled out is as plain as what is chosen', async ({ p
   await expect(page.locator('[data-enclosure="washdown"]')).toContainText('chosen');
   await expect(page.locator('[data-enclosure="TEFC"]')).toContainText('washdown jets pass the seals');
   await expect(figure(page, 'place.frameMaterial')).toContainText('stainless');
-  await page.getByLabel('Drive or starter stands in a cabinet').check();
+  await page.getByLabel('Drive or starter in a cabinet').check();
   await fill(page, { 'place.cabinetHeight': '48 in', 'place.cabinetWidth': '30 in', 'place.cabinetDepth': '12 in' });
   await expect(finding(page, 'place.cabinet-air')).toContainText('cfm');
   await fill(page, { 'place.ambient': '45 °C' });

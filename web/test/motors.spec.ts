@@ -49,7 +49,7 @@ test('the register: add, photograph, history, save, start a job, search and grou
   await page.waitForURL(/\/motors\?gone=/);
   await expect(page.locator('[data-motor="T-400-M"]')).toHaveCount(0);
   await accessible(page);
-  await page.getByTestId('just-removed').getByRole('button', { name: 'Undo removal' }).click();
+  await page.getByTestId('just-removed').getByRole('button', { name: 'Restore' }).click();
   await page.waitForURL(motor);
   await expect(page.getByRole('region', { name: 'History' })).toContainText('From the closed line');
   await expect(page.getByRole('img', { name: 'picture 1' })).toBeVisible();

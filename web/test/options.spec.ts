@@ -33,7 +33,7 @@ test('a fan’s drive beside a direct start: taken, named, copied, changed, comp
   await expect(tab(page, 'B')).toContainText('Direct start');
   await expect(tab(page, 'B')).toContainText('proposed');
   await expect(compared(page, 'money.lifeCost').locator('td').first()).toContainText('★');
-  await expect(page.getByTestId('best-option')).toHaveText('A is best by “cost over the years counted”.');
+  await expect(page.getByTestId('best-option')).toHaveText('A is best by “life-cycle cost, undiscounted”.');
   // Against the one that costs least to buy, with its rate of return.
   await expect(page.locator('[data-worth="net-present-value"]')).toContainText('against B');
   await expect(page.locator('[data-worth="net-present-value"]')).toContainText('is the measure');

@@ -45,7 +45,7 @@ test('a plate that disagrees with itself names the digit; a second rating set se
   await expect(finding(page, 'nameplate.ratio')).toContainText('Current 16 may be a misread 19');
   await fill(page, { 'nameplate.currents': '38/19', 'nameplate.frequency': '60', 'nameplate.speed': '1770' });
   await expect(finding(page, 'nameplate.ratio')).toBeHidden();
-  await page.getByText('Second rating set').click();
+  await page.getByText('Second rating, other frequency').click();
   await fill(page, {
     'nameplate.altFrequency': '50',
     'nameplate.altSpeed': '1465',
@@ -117,7 +117,7 @@ test('the spare on the shelf is offered before the catalogue', async ({ page }) 
   await visit(page, `${job}/pick`);
   const spares = page.getByRole('region', { name: 'Spares in the register' });
   await expect(spares).toContainText('S-017');
-  await expect(spares).toContainText('fits');
+  await expect(spares).toContainText('suitable');
   await expect(spares.getByRole('listitem').filter({ hasText: 'S-018' })).toContainText('short shaft');
   await expect(page.locator('[data-outline="both"]')).toContainText('it drops in');
   await accessible(page);

@@ -44,7 +44,7 @@ test('what the catalogue has as tested together is no longer only proposed', asy
   await expect(coordination).toContainText('type 2');
   await expect(finding(page, 'protection.pair-untested')).toHaveCount(0);
   await coordination.getByRole('button').click();
-  await expect(page.getByRole('dialog', { name: 'Working of Coordination wanted' })).toContainText(
+  await expect(page.getByRole('dialog', { name: 'Derivation of Coordination type required' })).toContainText(
     'Tested together by their maker',
   );
   await page.keyboard.press('Escape');
@@ -108,7 +108,7 @@ test('the dial is dragged until it is told that the motor may take too much, and
   await expect(dial).toContainText('27.8');
   await drag(20);
   const found = finding(page, 'protection.dial-high');
-  await expect(found).toContainText('more than it bears');
+  await expect(found).toContainText('maximum');
   await expect(field(page, 'protection.dial')).toHaveValue(/^[345]\d(\.\d)? A$/);
   await found.getByRole('button', { name: /^Take 27\.8/ }).click();
   await expect(found).toHaveCount(0);

@@ -76,7 +76,7 @@ test('dial and ceiling stand apart, control of the flow is asked, and two curren
   await field(page, 'profile.control').selectOption('throttle');
   await expect(figure(page, 'profile.savingShare')).toBeVisible();
   await openStage(page, 'situation');
-  await page.getByText('Tag, title, site and rules').click();
+  await page.getByText('Tag, title, site and standards').click();
   await field(page, 'currency').fill('EUR');
   await page.getByRole('button', { name: /Elsewhere: 1 stop/ }).click();
   await expect(finding(page, 'money.currency')).toContainText('Stop');

@@ -58,7 +58,7 @@ test('ways to start side by side: dragged, and every figure follows', async ({ p
   await page.mouse.down();
   await page.mouse.move(box.x + box.width - 4, box.y + box.height / 2, { steps: 8 });
   await page.mouse.up();
-  await expect(page.locator('[data-failures="direct"]')).toContainText('heats the');
+  await expect(page.locator('[data-failures="direct"]')).toContainText('thermal capacity of the');
   await page.getByRole('button', { name: 'Undo' }).click();
   await choose(page, 'soft starter');
   const slow = await cell(page, 'soft starter', 4);
@@ -133,7 +133,7 @@ test('the agitator on the generator: what the next cheaper way would need', asyn
   await expect(page.locator('[data-failures="star-delta"]')).toContainText('Would pass with');
   await accessible(page);
   // Design N promises too little torque on this bus; the data sheet of a better motor brings it up.
-  await expect(page.locator('[data-failures="direct"]')).toContainText('sticks at');
+  await expect(page.locator('[data-failures="direct"]')).toContainText('stalls at');
   await dataSheet(page, { 'starting.lockedRotorTorque': '220 %', 'starting.pullUpTorque': '170 %' });
   await expect.poll(() => cell(page, 'direct', 4)).toBeGreaterThan(0);
   // Its train is listed: the knob turns what is typed at the driven shaft, 310 kg·m² behind 20.32 : 1, and nothing else.

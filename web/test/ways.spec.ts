@@ -119,7 +119,7 @@ test('what was saved before is listed with what changed, and can be brought back
   await page.waitForURL(/revisions$/);
   await page.waitForSelector('html[data-hydrated]');
   const newest = page.locator('[data-revision]').first();
-  await expect(newest).toContainText('Load: Torque at the driven shaft: 40 lb·ft → 50 lb·ft');
+  await expect(newest).toContainText('Load: Torque at driven shaft: 40 lb·ft → 50 lb·ft');
   await accessible(page);
   await page
     .getByRole('button', { name: /^Bring back revision/ })

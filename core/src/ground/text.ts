@@ -1,7 +1,12 @@
 import type { Dimension } from './quantity/units.ts';
 
-/** What has no words yet; a class only so that whoever looks through a result knows it at once. */
-export abstract class Unspoken {}
+/** What has no words yet; a class so that whoever looks through a result knows it at once. */
+export abstract class Unspoken {
+  /** Never put into a string unnoticed. */
+  toString(): string {
+    throw new TypeError('a text was used before it was presented');
+  }
+}
 
 /** A quantity that is to be shown: SI, and of what dimension. Its unit is settled where it is shown. */
 export class Amount extends Unspoken {

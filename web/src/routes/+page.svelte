@@ -123,7 +123,7 @@
         <form method="post" action="?/restore">
           <input type="hidden" name="id" value={data.aside.id} />
           <input type="hidden" name="back" value={back} />
-          <button type="submit" class="min-h-11 px-2 text-sea underline">Undo removal</button>
+          <button type="submit" class="min-h-11 px-2 text-sea underline">Restore</button>
         </form>
       </Alert>
     {/if}
@@ -221,7 +221,7 @@
               <div class="w-44">
                 {@render action('copy', 'Make a copy', job.id)}
                 {#if put}
-                  {@render action('restore', 'Undo removal', job.id)}
+                  {@render action('restore', 'Restore', job.id)}
                 {:else}
                   {@render action('archive', 'Archive', job.id)}
                 {/if}

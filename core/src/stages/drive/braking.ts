@@ -79,7 +79,7 @@ export function brakingOf(driven: Driven, flag: Flag): Partial<DriveValues> {
   if (brief.job.drive.dcBrake)
     flag(
       'drive.dc-brake',
-      say`Each stop by dc leaves ${amount(kineticEnergy(turning), 'kineticEnergy')} in the rotor, as much as a start does; how soon it stops is tried out at the machine, and it holds nothing at rest.`,
+      say`DC injection braking leaves ${amount(kineticEnergy(turning), 'kineticEnergy')} in the rotor per stop, as much as a start, and holds no torque at standstill.`,
     );
   return {
     ...rampUp(driven, turning, flag),
@@ -126,7 +126,7 @@ function rampUp(driven: Driven, turning: Turning, flag: Flag): Partial<DriveValu
   if (set && set.value < shortest.value * 0.999)
     flag(
       'drive.ramp-short',
-      say`A ramp of ${set} asks for more than the drive gives: it holds its limit and takes ${shortest}, or trips.`,
+      say`The acceleration ramp of ${set} exceeds the current limit of the drive, minimum ${shortest}.`,
       {
         mends: [
           {
@@ -205,7 +205,7 @@ function checkOften(share: number, flag: Flag): void {
   if (share > OFTEN)
     flag(
       'drive.regenerate',
-      `It brakes for about ${Math.round(share * 100)} % of the time: that energy can be fed back.`,
+      `The drive brakes for about ${Math.round(share * 100)} % of the time; this energy can be regenerated.`,
     );
 }
 
@@ -223,8 +223,8 @@ function checkStop(driven: Driven, { turning, own, torque, wanted }: Stop, flag:
     if (most !== undefined && torque > most)
       flag(
         'drive.stop-too-short',
-        say`A stop in ${wanted} asks for ${Math.round((torque / most) * 100)} % of the torque the drive gives.`,
-        { clear: 'Allow a longer stop, or take a larger drive.', field: 'drive.stopTime' },
+        say`A stop in ${wanted} requires ${Math.round((torque / most) * 100)} % of the available drive torque.`,
+        { clear: 'Allow a longer deceleration time, or select a larger drive.', field: 'drive.stopTime' },
       );
     return;
   }
@@ -233,8 +233,8 @@ function checkStop(driven: Driven, { turning, own, torque, wanted }: Stop, flag:
     turning.load + own > 0 ? `stops in ${Math.ceil(stopIn(turning, own))} s` : 'does not stop, since its load turns it';
   flag(
     'drive.stop-too-short',
-    say`Without a brake resistor it ${alone}; in ${wanted} the drive trips on overvoltage and lets go.`,
-    { mends: [{ label: 'Brake into a resistor', set: { 'starting.braking': 'chopper' } }] },
+    say`Without a braking resistor the drive ${alone}; a stop in ${wanted} trips it on overvoltage.`,
+    { mends: [{ label: 'Use a braking resistor', set: { 'starting.braking': 'chopper' } }] },
   );
 }
 
@@ -272,15 +272,14 @@ function resistor(driven: Driven, peak: number, flag: Flag): Partial<DriveValues
     flag(
       'drive.resistor',
       wrong === 'high'
-        ? say`${typed} let too little through: at most ${most} take the first power of the stop.`
-        : say`${typed} draw more than the chopper bears: at least ${least ?? ''}.`,
+        ? say`The braking resistor of ${typed} is too large, maximum ${most} for the peak braking power.`
+        : say`The braking resistor of ${typed} overloads the chopper, minimum ${least ?? ''}.`,
     );
   else if (least && least.value > most.value * 1.0001)
-    flag(
-      'drive.resistor',
-      say`No resistor fits: the chopper bears no less than ${least}, and the stop needs no more than ${most}.`,
-      { clear: 'Allow a longer stop, or take a larger drive.', field: 'drive.stopTime' },
-    );
+    flag('drive.resistor', say`No braking resistor fits: the chopper requires min. ${least}, the stop max. ${most}.`, {
+      clear: 'Allow a longer deceleration time, or select a larger drive.',
+      field: 'drive.stopTime',
+    });
   return { brakeResistorMax: most, ...(least ? { brakeResistorMin: least } : {}) };
 }
 
@@ -294,8 +293,14 @@ function pipe({ brief }: Driven, flag: Flag): Partial<DriveValues> {
     source: `a = 1150 m/s (1000 to 1300), ${PRACTICE}`,
   });
   if (stopRamp && stopRamp.value < least.value)
-    flag('drive.pipe-ramp', say`A ramp down of ${stopRamp} is shorter than the ${least} this pipe bears.`, {
-      mends: [{ label: `Take ${Math.ceil(least.value)} s`, set: { 'drive.stopRamp': `${Math.ceil(least.value)} s` } }],
-    });
+    flag(
+      'drive.pipe-ramp',
+      say`The deceleration ramp of ${stopRamp} is shorter than the minimum of ${least} against water hammer.`,
+      {
+        mends: [
+          { label: `Take ${Math.ceil(least.value)} s`, set: { 'drive.stopRamp': `${Math.ceil(least.value)} s` } },
+        ],
+      },
+    );
   return { pipeRamp: least };
 }

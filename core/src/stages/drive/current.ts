@@ -121,7 +121,7 @@ function checkPlace(driven: Driven, flag: Flag): void {
   if (altitude.value > HIGH)
     flag(
       'drive.high',
-      say`At ${altitude} the air insulates less: many drives may not stand here, or on earthed-star supplies only.`,
+      say`At ${altitude} the reduced insulation excludes many drives, or limits them to star-earthed supplies.`,
     );
   if (!item || !brief.job.place.cabinet || cabinetInside) return;
   const here = hereOf(driven);
@@ -131,7 +131,7 @@ function checkPlace(driven: Driven, flag: Flag): void {
   const amperes = (current: number): Text => amount(current, 'current');
   flag(
     'drive.cabinet-air',
-    say`How warm its cabinet gets is not known: closed, about ${CLOSED} K above the room, ${item.name} gives ${amperes(left)} of the ${amperes(needed)} needed.`,
+    say`The cabinet temperature is unknown: at about ${CLOSED} K above the room, ${item.name} carries ${amperes(left)}, required ${amperes(needed)}.`,
   );
 }
 
@@ -141,7 +141,7 @@ function checkCurrent(driven: Driven, flag: Flag): void {
   if (motors > 1)
     flag(
       'drive.several-motors',
-      `${motors} motors on one drive: it carries ${SEVERAL} times their currents, and cannot tell which of them is overloaded.`,
+      `${motors} motors share one drive: it is sized for ${SEVERAL} times their total current and cannot protect each of them.`,
     );
   if (brief.job.supply.phases === '1' && motor.power > SINGLE_PHASE_MOST)
     flag('drive.single-phase-large', 'Drives of this size are not made for a single-phase supply.');

@@ -13,7 +13,7 @@ export function checkRange({ profile, motor, brief }: Driven, { least, most, mos
   if (least.share > most.share) {
     flag(
       'drive.no-range',
-      say`It may run no slower than ${speed(least.share)} (${least.why}) and no faster than ${speed(most.share)} (${most.why}).`,
+      say`The speed range is empty: minimum ${speed(least.share)} (${least.why}), maximum ${speed(most.share)} (${most.why}).`,
     );
     return;
   }
@@ -24,7 +24,7 @@ export function checkRange({ profile, motor, brief }: Driven, { least, most, mos
   if (typed && first)
     flag(
       'drive.above-most',
-      say`${typed} lets it run at ${speed(reached)}; above ${speed(first.share)} ${first.why}.`,
+      say`The maximum frequency of ${typed} permits ${speed(reached)}, limit ${speed(first.share)}: ${first.why}.`,
       {
         field: 'drive.mostFrequency',
         severity: passed.some(({ hard }) => hard) ? 'stop' : 'caution',
@@ -41,13 +41,13 @@ export function checkRange({ profile, motor, brief }: Driven, { least, most, mos
     if (share < least.share - NEAR_END)
       flag(
         'drive.below-least',
-        say`A row of the profile runs at ${speed(share)}; below ${speed(least.share)} ${least.why}.`,
+        say`An operating point is at ${speed(share)}, minimum speed ${speed(least.share)}: ${least.why}.`,
         { field: `${path}.flow` },
       );
     else if (share > most.share + NEAR_END)
       flag(
         'drive.above-most',
-        say`A row of the profile runs at ${speed(share)}; above ${speed(most.share)} ${most.why}.`,
+        say`An operating point is at ${speed(share)}, maximum speed ${speed(most.share)}: ${most.why}.`,
         { field: `${path}.flow` },
       );
   }
@@ -65,7 +65,7 @@ export function checkDelta({ brief, nameplate, motor, voltage, pick }: Driven, f
   else
     flag(
       'drive.delta-winding',
-      say`Its winding is made for no voltage near ${Math.round(voltage.value / Math.sqrt(3))} V: in delta on ${voltage} its iron would saturate.`,
+      say`The winding has no rated voltage near ${Math.round(voltage.value / Math.sqrt(3))} V: in delta on ${voltage} the core would saturate.`,
     );
 }
 
@@ -91,20 +91,20 @@ export function checkBypass({ brief, starting }: Driven, flag: Flag): void {
   if (!direct) return;
   flag(
     'drive.bypass',
-    say`Around the drive it starts direct: ${direct.text.current}${direct.passes ? '' : ', and does not pass: see Starting'}.`,
+    say`On bypass the motor starts at full voltage with ${direct.text.current}${direct.passes ? '' : ', and does not pass: see Starting'}.`,
   );
 }
 
 /** What starts by itself, and a signal that ends elsewhere than the speed. */
 export function checkControl(driven: Driven, range: SpeedRange, flag: Flag): void {
   const { job, given } = driven.brief;
-  if (job.drive.restart === 'yes') flag('drive.restarts', 'The machine starts by itself when power comes back.');
+  if (job.drive.restart === 'yes') flag('drive.restarts', 'The machine restarts automatically when power returns.');
   const high = given.drive.referenceHigh;
   const most = highestFrequency(driven, range);
   if (isAnalog(job.drive.reference) && high && high.value > most * 1.001)
     flag(
       'drive.scaling',
-      say`The signal ends at ${high} and the speed at ${amount(most, 'frequency')}: the rest of the signal does nothing.`,
+      say`The signal ends at ${high} and the speed at ${amount(most, 'frequency')}: the remaining signal range has no effect.`,
       { mends: [{ label: `Take ${Math.round(most)} Hz`, set: { 'drive.referenceHigh': `${Math.round(most)} Hz` } }] },
     );
 }

@@ -63,8 +63,7 @@ export function drive(on: DriveOn): DriveResult {
   const range = speedRange(driven);
   checkRange(driven, range, flag);
   const lead = leadOf(driven, flag);
-  if (!driven.brief.given.drive.lead)
-    sharpen('drive.lead', 'Length of the cable from drive to motor, for the peak at the winding');
+  if (!driven.brief.given.drive.lead) sharpen('drive.lead', 'Motor cable length, for the peak terminal voltage');
   const bearings = bearingsOf(driven, flag);
   const line = lineSideOf(driven, flag);
   const braking = brakingOf(driven, flag);

@@ -75,7 +75,7 @@ export const findings = declared({
   'drive.dc-brake': {
     severity: 'note',
     basis: 'A dc field turns the whole energy into heat of the rotor, plugging three times as much (definition)',
-    clear: 'Count each such stop as a start.',
+    clear: 'Count each DC-braked stop as a start.',
     field: 'drive.dcBrake',
   },
   'drive.filter-carrier': {
@@ -201,7 +201,7 @@ export const findings = declared({
   'drive.restarts': {
     severity: 'caution',
     basis: PRACTICE,
-    clear: 'Guard the machine and sign it, or let it wait to be started.',
+    clear: 'Guard the machine and post a warning sign, or disable automatic restart.',
     field: 'drive.restart',
   },
   'drive.scaling': {
@@ -213,7 +213,7 @@ export const findings = declared({
   'drive.setting-differs': {
     severity: 'caution',
     basis: 'Settings worked out in this job',
-    clear: 'Set it as worked out, or mend what it was worked out from.',
+    clear: 'Set it to the calculated value, or correct the inputs.',
     field: 'drive.asSet',
   },
 });

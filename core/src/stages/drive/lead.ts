@@ -288,7 +288,7 @@ function checkLead(found: Found): void {
   if (over)
     flag(
       'drive.winding-peak',
-      say`${filter === 'none' || filter === 'reactor' ? say`Peaks of ${peak} reach the winding over ${lead} of cable` : `Even behind the ${filter} filter peaks of ${Math.round(behind)} V reach the winding`}; it bears ${withstand}.`,
+      say`${filter === 'none' || filter === 'reactor' ? say`The peak terminal voltage over ${lead} of motor cable is ${peak}` : `Even with the ${filter} filter the peak terminal voltage is ${Math.round(behind)} V`}, winding withstand ${withstand}.`,
       {
         mends: [
           ...(filter === 'none' || filter === 'reactor' ? [mend('Add a dV/dt filter', 'dV/dt')] : []),
@@ -300,22 +300,25 @@ function checkLead(found: Found): void {
     flag(
       'drive.filter-needed',
       peak.value > withstand.value
-        ? say`Over ${lead} of cable peaks of ${peak} reach the winding, which bears ${withstand}: a ${filter} filter is needed.`
-        : say`${lead} of cable is more than the ${brief.practice.leadRule} this site allows without a filter: a ${filter} filter is taken.`,
+        ? say`The peak terminal voltage over ${lead} of motor cable is ${peak}, winding withstand ${withstand}: a ${filter} filter is required.`
+        : say`The motor cable of ${lead} exceeds the site limit of ${brief.practice.leadRule} without filter: a ${filter} filter is selected.`,
     );
   if (filter === 'none' && !over && lead.value > brief.practice.leadRule.value)
     flag(
       'drive.lead-rule',
-      say`${lead} of cable is more than the ${brief.practice.leadRule} this site allows without a filter.`,
+      say`The motor cable of ${lead} exceeds the site limit of ${brief.practice.leadRule} without filter.`,
     );
   if (filter === 'reactor')
     flag(
       'drive.reactor-rings',
-      'A reactor slows the edges and can ring with the cable: the peak is not counted as lower.',
+      'An output reactor lowers the voltage rise but can resonate with the cable: the peak is not reduced.',
     );
   const charges = brief.job.drive.leadKind === 'shielded' && lead.value > brief.practice.leadRule.value;
   if (motor.power < SMALL && charges)
-    flag('drive.small-drive-long-lead', say`Charging ${lead} of shielded cable can trip a drive this small.`);
+    flag(
+      'drive.small-drive-long-lead',
+      say`The charging current of ${lead} of shielded cable can trip a drive of this size.`,
+    );
   checkSine(found, voltage.value);
   const carrier = brief.given.drive.carrier;
   if (carrier && filter === 'dV/dt' && carrier.value > CARRIERS['dV/dt'])

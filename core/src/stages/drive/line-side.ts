@@ -258,7 +258,7 @@ const ONE_PHASE = 0.8;
 function onePhase({ brief, voltage }: Driven, { rated }: Point, flag: Flag): LineResult {
   flag(
     'drive.one-phase',
-    'Fed from one phase it takes all of its power through two wires, with third harmonics that six-pulse figures do not know: the spectrum is not worked out.',
+    'On a single-phase supply the input current contains third harmonics: the six-pulse spectrum is not calculated.',
   );
   const { lineSide } = brief.job.drive;
   const side = lineSide === 'auto' ? 'choke 3 %' : lineSide;
@@ -365,18 +365,12 @@ function checkLine(checked: Checked): void {
   const better = (remedies.find(({ passes }) => passes) ?? remedies.find(({ within }) => within))?.side;
   const mends = better && better !== side ? [{ label: `Take: ${better}`, set: { 'drive.lineSide': better } }] : [];
   if (own?.demand !== undefined && limit !== undefined && own.demand > limit)
-    flag(
-      'drive.demand-distortion',
-      `The currents of the drives are ${percent(own.demand)} of the demand current there; at most ${percent(limit)} may be.`,
-      { mends },
-    );
+    flag('drive.demand-distortion', `The total demand distortion is ${percent(own.demand)}, limit ${percent(limit)}.`, {
+      mends,
+    });
   const most = limitsOf(point).voltage;
   if (own?.voltage !== undefined && own.voltage > most)
-    flag(
-      'drive.voltage-distortion',
-      `The drives distort the voltage by ${percent(own.voltage)}; ${percent(most)} is the limit at this voltage.`,
-      { mends },
-    );
+    flag('drive.voltage-distortion', `The voltage THD is ${percent(own.voltage)}, limit ${percent(most)}.`, { mends });
   if (brief.job.supply.source === 'generator' && brief.given.supply.sourcePower) {
     const bridges =
       (Math.sqrt(3) * voltage.value * (point.rated + point.others)) / brief.given.supply.sourcePower.value;
@@ -385,7 +379,7 @@ function checkLine(checked: Checked): void {
     if (bridge && bridges > allowed)
       flag(
         'drive.generator-share',
-        `Drives are ${percent(bridges)} of the generator; with ${chokeOf[side] > 0 ? 'a' : 'no'} choke ${percent(allowed)} is what it bears.`,
+        `The drive load is ${percent(bridges)} of the generator rating, limit ${percent(allowed)} ${chokeOf[side] > 0 ? 'with' : 'without'} line reactor.`,
       );
   }
   if (brief.job.school === 'IEC' && point.rated >= 16)
@@ -393,11 +387,11 @@ function checkLine(checked: Checked): void {
       'drive.iec-consent',
       point.rated <= 75
         ? 'Between 16 and 75 A a phase the drive is to keep IEC 61000-3-12 at the ratio of short-circuit power its data name.'
-        : 'Above 75 A a phase the supplier of the network decides what it may send back.',
+        : 'Above 75 A per phase the utility decides on the permissible harmonic currents.',
     );
   if (brief.job.drive.earthing !== 'solid')
     flag(
       'drive.unearthed',
-      `On ${brief.job.drive.earthing === 'corner' ? 'a supply with an earthed corner' : 'a supply that is not earthed'} the filter and varistors inside the drive stand at more than they bear.`,
+      `On ${brief.job.drive.earthing === 'corner' ? 'a supply with an earthed corner' : 'a supply that is not earthed'} the filter and varistors inside the drive exceed their rated voltage.`,
     );
 }

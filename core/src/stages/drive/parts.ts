@@ -37,13 +37,13 @@ export function partsBeside(decided: Decided, flag: Flag): PartBeside[] {
     return { kind, part: fit && { part: fit, why } };
   });
   const lacking = [
-    ...found.flatMap(({ kind, part }) => (part ? [] : [`a ${kind}`])),
+    ...found.flatMap(({ kind, part }) => (part ? [] : [kind])),
     ...(side === '12-pulse' || side === '18-pulse' || side === 'active front end'
-      ? [`a drive with ${side === 'active front end' ? 'an active front end' : `${side} input`}`]
+      ? [`drive with ${side === 'active front end' ? 'active front end' : `${side} input`}`]
       : []),
   ];
   if (lacking.length > 0 && driven.item)
-    flag('drive.part-missing', `The catalogue has not got ${lacking.join(', ')} that fits: its price is not counted.`);
+    flag('drive.part-missing', `The catalogue has no suitable ${lacking.join(', ')}; the price is not included.`);
   return found.flatMap(({ part }) => part ?? []);
 }
 

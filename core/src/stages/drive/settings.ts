@@ -62,7 +62,7 @@ export function settingsOf(known: Known): Setting[] {
 export function checkSettings(known: Known, flag: Flag): void {
   if (known.driven.brief.job.drive.asSet.length === 0) return;
   for (const { differs, name, asSet, value } of settingsOf(known))
-    if (differs) flag('drive.setting-differs', say`${name} is set to ${asSet ?? ''}; worked out was ${value}.`);
+    if (differs) flag('drive.setting-differs', say`${name} is set to ${asSet ?? ''}, calculated ${value}.`);
 }
 
 function differsFrom(

@@ -30,21 +30,21 @@ function checkSize({
 }: Pick<CheckedLoad, 'values' | 'flag' | 'job' | 'school' | 'nameplate'>): void {
   const { motorPower, standardPower, loadFraction } = values;
   if (motorPower && !standardPower) {
-    flag('load.too-large', say`${motorPower} is more than the largest standard size of this school.`, {
+    flag('load.too-large', say`The required power of ${motorPower} exceeds the largest standard rating.`, {
       field: loadField(job),
     });
   }
   if (!motorPower && standardPower) {
     flag(
       'load.from-plate',
-      say`The load is not known, so the ${sizeText(standardPower.value)} of the plate is kept. If the old motor was wrong for the load, the new one will be too.`,
+      say`The load is unknown, so the nameplate rating of ${sizeText(standardPower.value)} is kept. Measure the load to confirm it.`,
     );
   }
   const plate = nameplate.values.power;
   if (motorPower && plate && job.situation.kind !== 'new' && motorPower.value > plate.value * 1.001) {
     flag(
       'load.exceeds-plate',
-      say`The load needs ${motorPower}; the motor on the plate gives ${sizeText(plate.value)}. It is overloaded by ${((motorPower.value / plate.value - 1) * 100).toFixed(0)} %.`,
+      say`The load requires ${motorPower}, nameplate rating ${sizeText(plate.value)}: the motor is overloaded by ${((motorPower.value / plate.value - 1) * 100).toFixed(0)} %.`,
       {
         severity: keepsMotor(job) ? 'stop' : 'caution',
         clear: keepsMotor(job)
@@ -57,7 +57,7 @@ function checkSize({
   if (loadFraction && loadFraction.value < 0.5) {
     flag(
       'load.oversized',
-      say`The standard size would run at ${loadFraction} load; below half load efficiency and power factor fall off.`,
+      say`The load factor is ${loadFraction}; below half load efficiency and power factor decrease.`,
     );
   }
 }
@@ -105,7 +105,7 @@ function checkPeak({ values, flag, practice, job }: Pick<CheckedLoad, 'values' |
   if (!peakTorque || !peakAllowed || peakTorque.value <= peakAllowed.value) return;
   flag(
     'load.peak-stalls',
-    say`The peak of ${peakTorque} at the motor is above the ${peakAllowed} it can give at a ${practice.runningDip} dip: it stalls.`,
+    say`The peak torque is ${peakTorque}, limit ${peakAllowed} at a voltage dip of ${practice.runningDip}: the motor stalls.`,
     {
       clear: keepsMotor(job) ? 'Cut the peak, or replace the motor.' : 'Cut the peak, or let a larger size be picked.',
       field: job.load.way === 'duty' ? 'load.duty.0.torque' : 'load.overloadTorque',

@@ -52,7 +52,7 @@ export function checkBelt({
   if (first === 'V-belt' && !leastSheave && poles && standardPower) {
     flag(
       'load.no-belt-named',
-      say`For ${sizeText(standardPower.value)} at ${poles.value} poles no least V-belt sheave is known; shaft and bearing may not bear the belt.`,
+      say`For ${sizeText(standardPower.value)} at ${poles.value} poles no minimum V-belt sheave is tabulated; shaft and bearing may be overloaded.`,
     );
   }
   const { frame } = nameplate;
@@ -67,7 +67,7 @@ export function checkBelt({
   if (leastSheave && sheave.value < leastSheave.value * 0.995) {
     flag(
       'load.sheave-small',
-      say`A sheave of ${sheave} is smaller than the ${leastSheave} this motor bears: the belt’s pull overloads shaft and bearing.`,
+      say`The motor sheave diameter is ${sheave}, minimum ${leastSheave}: the overhung load exceeds the limit of shaft and bearing.`,
       {
         basis: say`${leastSheave.working.source}${leastSheave.working.note ? say` (${leastSheave.working.note})` : ''}`,
         clear: say`Take a sheave of at least ${leastSheave} and a larger one on the machine in the same ratio, or have the maker confirm the shaft.`,
@@ -78,7 +78,7 @@ export function checkBelt({
   if (rim && (first === 'V-belt' || first === 'synchronous belt') && rim > practice.rimSpeed.value) {
     flag(
       'load.rim-speed',
-      say`The rim of the sheave runs at ${amount(rim, 'velocity')}; ordinary cast sheaves and belts are good to ${practice.rimSpeed}.`,
+      say`The sheave rim speed is ${amount(rim, 'velocity')}, limit ${practice.rimSpeed} for cast sheaves.`,
     );
   }
 }

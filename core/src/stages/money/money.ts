@@ -31,8 +31,7 @@ export function money(on: MoneyOn): MoneyResult {
   const rate = exchangeRate(brief, catalogue);
   if (rate === undefined) checkCurrency(on, flag);
   if (!energyPrice) need('money.energyPrice', 'Price of energy, for yearly cost and payback');
-  if (energyPrice?.value === 0)
-    flag('money.price-zero', 'Energy is typed to cost nothing, so no way of running saves anything.');
+  if (energyPrice?.value === 0) flag('money.price-zero', 'The energy price is zero, so no option saves energy cost.');
   const bill = rate === undefined ? undefined : billOf(on, rate);
   const bought = bill && rate !== undefined ? firstCost(bill, on, rate) : undefined;
   const running = energyPrice && profile.values.energySpeedControlled ? runningCosts(on, energyPrice) : {};
@@ -159,7 +158,7 @@ function checkPays(saving: Value | undefined, { brief: { job }, starting }: Mone
   if (starting.method !== 'drive' || !saving || saving.value > 0 || job.starting.speedControl === 'yes') return;
   flag(
     'money.never-pays',
-    say`The drive never pays for itself: it costs ${figures(-saving.value)} ${job.currency} more in energy every year.`,
+    say`The drive never pays back: annual energy cost rises by ${figures(-saving.value)} ${job.currency}.`,
   );
 }
 

@@ -72,7 +72,7 @@ function readInsulation({ plate, given, values, flag }: Decoding): void {
   if (winding.hotSpot.origin === 'derived' && winding.hotSpot.value > winding.limit.value + 0.5)
     flag(
       'nameplate.hot-spot',
-      say`At full load the hot spot would reach ${winding.hotSpot}, above the ${winding.limit} of the class: its life falls to about ${winding.life}.`,
+      say`The hot-spot temperature at full load is ${winding.hotSpot}, thermal class limit ${winding.limit}: the insulation life falls to about ${winding.life}.`,
     );
 }
 

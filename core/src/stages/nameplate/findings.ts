@@ -144,12 +144,12 @@ export const findings = declared({
   'nameplate.unread': {
     severity: 'caution',
     basis: 'Text of the plate',
-    clear: 'Look at the plate again and type the figure into its field, or correct the text.',
+    clear: 'Read the nameplate again and type the figure into its field, or correct the text.',
   },
   'nameplate.single-phase': {
     severity: 'stop',
     basis: 'P = √3 V I η cos φ holds for three phases',
-    clear: 'Read the plate again; a single-phase motor is selected from its own tables.',
+    clear: 'Read the nameplate again; a single-phase motor is selected from its own tables.',
     field: 'nameplate.phases',
   },
   'nameplate.speed-chosen': {
@@ -184,7 +184,7 @@ export const findings = declared({
   'nameplate.ratio': {
     severity: 'caution',
     basis: 'same power at every connection: V·I constant',
-    clear: 'Look at the plate again.',
+    clear: 'Read the nameplate again.',
   },
   'nameplate.code-current': {
     severity: 'caution',
@@ -212,25 +212,25 @@ export const findings = declared({
   'nameplate.misread': {
     severity: 'caution',
     basis: 'P = √3 V I η cos φ; limit 12 %: ' + PRACTICE,
-    clear: 'Look at the plate again.',
+    clear: 'Read the nameplate again.',
     field: 'nameplate.currents',
   },
   'nameplate.disagrees': {
     severity: 'caution',
     basis: 'P = √3 V I η cos φ; limit 5 %: ' + PRACTICE,
-    clear: 'Look at the plate again.',
+    clear: 'Read the nameplate again.',
     field: 'nameplate.currents',
   },
   'nameplate.power-factor-over-one': {
     severity: 'caution',
     basis: 'P = √3 V I η cos φ',
-    clear: 'One of power, voltage, current or the factors is misread; look at the plate again.',
+    clear: 'One of power, voltage, current or the factors is misread; read the nameplate again.',
     field: 'nameplate.currents',
   },
   'nameplate.efficiency-over-one': {
     severity: 'caution',
     basis: 'P = √3 V I η cos φ',
-    clear: 'One of power, voltage, current or the factors is misread; look at the plate again.',
+    clear: 'One of power, voltage, current or the factors is misread; read the nameplate again.',
     field: 'nameplate.currents',
   },
 });

@@ -55,9 +55,9 @@ export function checkBalance({
   const size = say`${figures(Math.abs(off) * 100, 2)} %`;
   flag(
     Math.abs(off) > MISREAD ? 'nameplate.misread' : 'nameplate.disagrees',
-    say`The plate does not agree with itself: √3·V·I·η·cos φ is ${size} ${off > 0 ? 'above' : 'below'} the power.${fits(likely)}`,
+    say`The nameplate contradicts itself: √3·V·I·η·cos φ is ${size} ${off > 0 ? 'above' : 'below'} the power.${fits(likely)}`,
     likely && {
-      clear: `Look at the plate again; correct ${likely.name.toLowerCase()} if it reads ${likely.likely}.`,
+      clear: `Read the nameplate again; correct ${likely.name.toLowerCase()} if it reads ${likely.likely}.`,
       field: likely.field,
       ...mendsOf(plate, likely),
     },

@@ -99,7 +99,7 @@ function checkSpeed({
   } else if ((turning.slip?.value ?? 0) > 0.13) {
     flag(
       'nameplate.slip-high',
-      say`${rating.speed} is ${turning.slip ?? ''} below ${turning.synchronousSpeed}: more slip than any standard design has.`,
+      say`${rating.speed} is ${turning.slip ?? ''} below ${turning.synchronousSpeed}: more slip than any standard design.`,
     );
   }
 }

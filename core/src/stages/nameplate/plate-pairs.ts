@@ -55,7 +55,7 @@ export function checkVoltageRatio(given: Inputs['given'], plate: Job['nameplate'
   ]);
   flag(
     'nameplate.ratio',
-    say`Volts and amps do not go together: ${v1} × ${i1} and ${v2} × ${i2} should be equal and differ by ${figures(Math.abs(now) * 100, 2)} %.${fits(likely)}`,
+    say`Rated voltages and currents contradict each other: ${v1} × ${i1} and ${v2} × ${i2} should be equal and differ by ${figures(Math.abs(now) * 100, 2)} %.${fits(likely)}`,
     { field: likely?.field ?? 'nameplate.currents', ...mendsOf(plate, likely) },
   );
 }

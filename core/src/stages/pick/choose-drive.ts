@@ -85,7 +85,7 @@ export function rankForMotor(motor: Motor, systemVoltage: number, on: PickOn, fl
     const nearest = ranking.refused[0];
     flag(
       'pick.no-drive',
-      say`No drive in the catalogue carries ${amperes(needed)} and what the load asks of it for a short time here.${nearest ? say` Nearest: ${nearest.name}, ${nearest.reason}.` : ''}`,
+      say`No drive in the catalogue carries ${amperes(needed)} and the overload duty of this load.${nearest ? say` Nearest: ${nearest.name}, ${nearest.reason}.` : ''}`,
     );
   }
   const { byPower } = ranking;
@@ -93,7 +93,7 @@ export function rankForMotor(motor: Motor, systemVoltage: number, on: PickOn, fl
     const short = byPower.verdict === 'short';
     flag(
       short ? 'pick.power-match-short' : 'pick.power-match-wasteful',
-      say`Matching by power would have picked ${byPower.item.name}: ${amperes(byPower.current)} here, ${short ? 'short of' : 'far above'} the ${amperes(motor.current)} needed.`,
+      say`Selection by power would give ${byPower.item.name}: ${amperes(byPower.current)} here, ${short ? 'short of' : 'far above'} the ${amperes(motor.current)} needed.`,
     );
   }
   return ranking;

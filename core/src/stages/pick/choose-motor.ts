@@ -58,7 +58,7 @@ export function rankForNeed(required: Value, need: MotorNeed, on: PickOn, flag: 
   if (job.situation.kind === 'replace' && !samePower(required, on) && nameplate.frame) {
     flag(
       'pick.other-size',
-      say`The new motor is ${sizeText(required.value)}, another size than the plate’s; feet and shaft will differ from ${job.nameplate.frame ?? 'the old frame'}.`,
+      say`The new motor is ${sizeText(required.value)}, not the nameplate rating; feet and shaft differ from ${job.nameplate.frame ?? 'the old frame'}.`,
     );
   }
   return ranking;

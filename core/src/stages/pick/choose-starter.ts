@@ -39,7 +39,7 @@ export function chooseStarter(motor: Motor, method: Exclude<Method, 'drive'>, on
   if (method === 'soft starter') {
     flag(
       'pick.soft-starter-leaks',
-      'A soft starter’s output is live even when it is off; the contactor ahead of it isolates.',
+      'The output of a soft starter is live even when it is off; the upstream contactor isolates.',
     );
   }
   return built;

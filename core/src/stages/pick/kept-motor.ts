@@ -26,7 +26,7 @@ export function checkKept(kept: Motor, { load, supply, place }: PickOn, flag: Fl
   const needed = load.values.motorPower;
   if (!needed || needed.value <= allowed || needed.value > kept.power) return;
   const field = ambient.value > RATED_AMBIENT ? 'place.ambient' : 'place.altitude';
-  flag('pick.kept-derated', say`Here the kept motor may give ${amount(allowed, 'power')}; the load needs ${needed}.`, {
+  flag('pick.kept-derated', say`The existing motor may deliver ${amount(allowed, 'power')} here, required ${needed}.`, {
     basis: series(
       [motorDerate, unbalanceDerate].flatMap((each) => each?.working.source ?? []),
       '; ',

@@ -41,12 +41,12 @@ export function checkCabinet({
   if (practice.driveAmbient.value - ambient.value <= 1) {
     flag(
       'place.cabinet-cannot-cool',
-      say`The air around the cabinet is ${ambient}, no cooler than the ${practice.driveAmbient} the drive bears: outside air cannot cool it.`,
+      say`The ambient temperature of the cabinet is ${ambient}, rated ambient of the drive ${practice.driveAmbient}: outside air cannot cool it.`,
     );
   } else if (heat.air) {
     flag(
       'place.cabinet-air',
-      say`The walls carry ${amount(heat.walls.value, 'power')} of ${amount(heat.losses.value, 'power')}; without a fan it would be ${heat.inside} inside. It needs ${heat.air.working.note ?? ''} Change the filter every ${heat.filterInterval ?? '1'} months.`,
+      say`The walls dissipate ${amount(heat.walls.value, 'power')} of ${amount(heat.losses.value, 'power')}; unventilated, the internal temperature is ${heat.inside}. Provide ${heat.air.working.note ?? ''} Change the filter every ${heat.filterInterval ?? '1'} months.`,
       { basis: heat.air.working.source },
     );
   }

@@ -132,12 +132,15 @@ type Sharpen = (field: string, message: string) => void;
 
 function askFor({ job, given }: Brief, sharpen: Sharpen): void {
   if (!given.place.ambient) {
-    sharpen('place.ambient', 'Hottest ambient; until it is typed, 40 °C and an area that is not hazardous are assumed');
+    sharpen(
+      'place.ambient',
+      'Maximum ambient temperature; until it is entered, 40 °C and a non-hazardous area are assumed',
+    );
   }
   // A clean room has no size; a cabinet of which one side is typed has three.
   const sides = (['cabinetHeight', 'cabinetWidth', 'cabinetDepth'] as const).filter((side) => !given.place[side]);
   if (job.place.cabinet && sides[0] && sides.length < 3)
-    sharpen(`place.${sides[0]}`, 'All three sides of the cabinet, to tell how warm it gets inside');
+    sharpen(`place.${sides[0]}`, 'Height, width and depth of the cabinet, for its internal temperature');
 }
 
 /** What a competent person decides. */
@@ -203,7 +206,7 @@ const cabinetValues = ({ losses, walls, inside, air, filterInterval }: CabinetHe
 
 function checkDerate(motorDerate: Value, { ambient, altitude, ratedAmbient, flag }: Given): void {
   if (motorDerate.value >= NOTICED) return;
-  flag('place.motor-derate', say`${ambient} at ${altitude} leaves the motor ${motorDerate} of its rated power.`, {
+  flag('place.motor-derate', say`The motor derating factor is ${motorDerate} at ${ambient} and ${altitude}.`, {
     severity: motorDerate.value < 0.85 ? 'caution' : 'note',
     field: ambient.value > ratedAmbient.value ? 'place.ambient' : 'place.altitude',
   });

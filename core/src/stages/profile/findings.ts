@@ -36,7 +36,7 @@ export const findings = declared({
   'profile.control-unknown': {
     severity: 'caution',
     basis: 'Throttle, damper, vanes, bypass and switching take very different power at one flow',
-    clear: 'Say how the flow is controlled.',
+    clear: 'Enter the present flow control.',
     field: 'profile.control',
   },
   'profile.control-mismatch': {

@@ -26,8 +26,8 @@ export function checkControl({ job }: OptionBrief, flowVaries: boolean, need: Ne
     flag(
       'profile.control-unknown',
       control === 'none'
-        ? 'Flow varies, but no control of it is stated: a machine without any runs at full flow. Nothing is said of what a drive saves.'
-        : 'How the flow is controlled today is not known, so nothing is said of what a drive saves.',
+        ? 'The flow varies, but no flow control is stated, so the saving of a drive is not calculated.'
+        : 'The present flow control is unknown, so the saving of a drive is not calculated.',
     );
   }
   if (!variable && ['damper', 'inlet vane', 'throttle'].includes(control))
@@ -71,7 +71,7 @@ export function checkWaste(saved: Value | undefined, flowVaries: boolean, { job 
     'profile.drive-wastes',
     job.load.torqueKind === 'constant' && flowVaries
       ? say`This machine needs its torque at every speed, so the same work costs the same energy slow or switched on and off: speed alone saves nothing, and a drive would use ${more} more in a year.`
-      : say`A drive would use ${more} more in a year than it saves: the speed hardly varies, and its own loss runs all the time.`,
+      : say`A drive adds ${more} per year: the speed hardly varies, and the drive losses are continuous.`,
   );
 }
 
@@ -136,7 +136,7 @@ export function checkMachine(
     );
   checkBestFlow(model, points, { brief, flag });
   const drooping = [0.1, 0.2, 0.3, 0.4].some((flow) => machine.head(flow) > machine.head(0) * 1.005);
-  if (drooping) flag('profile.drooping', 'The curve rises from no flow: at some heads the machine has two flows.');
+  if (drooping) flag('profile.drooping', 'The curve rises from shut-off: at some heads the machine has two flows.');
 }
 
 /** A row of hours. */
@@ -157,18 +157,18 @@ function checkBestFlow(
   if (machine.staticShare > STATIC_MOST && used.some(({ flow }) => flow.value < FULL))
     flag(
       'profile.static-head',
-      say`${percent(machine.staticShare)} of the head or pressure is there at no flow: the speed can hardly fall, and a drive saves little.`,
+      say`${percent(machine.staticShare)} of the head is static: the speed can hardly fall, and a drive saves little.`,
     );
   const typed = given.profile.bestFlow?.value;
   const best = typed ?? 1;
   if (typed !== undefined && (1 / best < PREFERRED[0] || 1 / best > PREFERRED[1]))
-    flag('profile.off-best', say`Full flow is ${percent(1 / best)} of the best flow of the machine.`);
+    flag('profile.off-best', say`Full flow is ${percent(1 / best)} of the best-efficiency flow.`);
   // Slower or fewer, a machine runs nearer its best; against a valve it runs at the flow itself.
   if (job.profile.control !== 'throttle' && job.profile.control !== 'damper') return;
   const low = used.filter(({ flow }) => flow.value / best < LEAST_OF_BEST);
   if (low.length > 0)
     flag(
       'profile.least-flow',
-      say`For ${amount(hoursOf(low), 'time')} a year it is throttled below ${percent(LEAST_OF_BEST)} of its best flow: it heats, shakes and wears.`,
+      say`For ${amount(hoursOf(low), 'time')} a year the machine runs below ${percent(LEAST_OF_BEST)} of its best-efficiency flow, with heating, vibration and wear.`,
     );
 }

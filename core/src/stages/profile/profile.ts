@@ -35,9 +35,9 @@ export function profileOn(on: ProfileOn): ProfileResult {
   const staticShare = given.profile.staticHeadShare?.value ?? staticShareOf(given.load);
   const shownTotal = amount(total, 'time');
 
-  if (points.length === 0) need('profile.points', 'Hours a year at each flow, for energy and for the case for a drive');
+  if (points.length === 0) need('profile.points', 'Annual hours at each flow, for energy and the saving of a drive');
   if (total > YEAR_HOURS * HOUR) flag('profile.hours', say`The hours add up to ${shownTotal}; a year has 8 760 h.`);
-  if (points.length > 0 && !motorPower) need(loadField(job), 'Load torque and speed, for the energy of the profile');
+  if (points.length > 0 && !motorPower) need(loadField(job), 'Load torque and speed, for the annual energy');
   const hours = quantity(total, 'time', { formula: '\\sum t_i', source: 'typed in this job' });
   const cycles = cyclesOf(brief);
   if (!motor || !motorPower || total <= 0) {

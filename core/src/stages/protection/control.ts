@@ -52,7 +52,7 @@ function coilOf(circuit: Circuit, flag: Flag): Value | undefined {
   if (left.value < LETS_GO)
     flag(
       'protection.coil-drops',
-      say`While it starts ${left} are left at the coils; below ${amount(LETS_GO, 'fraction')} they let go, and the start is broken off.`,
+      say`The coil voltage during starting is ${left}, drop-out below ${amount(LETS_GO, 'fraction')}: the contactors open during the start.`,
       { mends: [{ label: 'Feed them with 24 V dc', set: { 'protection.control': 'dc' } }] },
     );
   return left;
@@ -115,7 +115,7 @@ function leadOf(circuit: Circuit, flag: Flag): Value | undefined {
   if (typed && typed.value > longest.value)
     flag(
       'protection.lead-holds',
-      say`Over ${typed} the lead itself may hold the contactor in when it is told to stop; ${longest} is the most for its coil.`,
+      say`The control cable of ${typed} can hold the contactor closed by its capacitance, maximum ${longest}.`,
       { mends: [{ label: 'Feed it with 24 V dc', set: { 'protection.control': 'dc' } }] },
     );
   return longest;

@@ -29,7 +29,7 @@ export function checkBreaks({ name, breakingCapacity }: StarterPart, fault: Valu
   if (breakingCapacity === undefined || !fault || holds(breakingCapacity, fault.value)) return;
   flag(
     'protection.fault-above',
-    say`${name} breaks ${kiloAmperes(breakingCapacity)}; ${kiloAmperes(fault.value)} may flow at the bus.`,
+    say`The breaking capacity of ${name} is ${kiloAmperes(breakingCapacity)}, short-circuit current at the bus ${kiloAmperes(fault.value)}.`,
   );
 }
 
@@ -45,7 +45,7 @@ export function checkFault(
     if (rating !== undefined && !holds(rating, fault.value))
       flag(
         'protection.fault-above',
-        say`${who} holds a short circuit of ${kiloAmperes(rating)}; ${kiloAmperes(fault.value)} may flow at ${where}.`,
+        say`${who} is rated for a short-circuit current of ${kiloAmperes(rating)}, prospective ${kiloAmperes(fault.value)} at ${where}.`,
         { field },
       );
   };

@@ -7,8 +7,7 @@ export const findings = declared({
   'protection.iec': {
     severity: 'note',
     basis: 'IEC 60947-4-1, IEC 60364-5-52, tables recalled from memory',
-    clear:
-      'Have cable and device confirmed by a licensed person, and the pair of device and starter by its maker’s table.',
+    clear: 'Have cable and device confirmed by a licensed person, and the coordination by the manufacturer’s table.',
   },
   'protection.no-cable': {
     severity: 'caution',
@@ -133,7 +132,7 @@ export const findings = declared({
   'protection.rating-unused': {
     severity: 'note',
     basis: 'IEC 60269-1, IEC 60947-4-1',
-    clear: 'Take the rating away, or fuses of which the table has the gates.',
+    clear: 'Clear the rating, or use fuses with tabulated gates.',
     field: 'protection.rating',
   },
   'protection.device-small': {
@@ -145,19 +144,19 @@ export const findings = declared({
   'protection.dial-high': {
     severity: 'stop',
     basis: 'NEC 430.32(A)(1); IEC 60947-4-1 (from memory)',
-    clear: 'Turn the dial down to what the motor asks.',
+    clear: 'Reduce the setting to the maximum.',
     field: 'protection.dial',
   },
   'protection.dial-low': {
     severity: 'caution',
     basis: PRACTICE,
-    clear: 'Turn the dial up, not above what the motor asks, or load the machine less.',
+    clear: 'Increase the setting up to the maximum, or reduce the load.',
     field: 'protection.dial',
   },
   'protection.dial-unused': {
     severity: 'note',
     basis: PRACTICE,
-    clear: 'Take the dial away, or start by something that has a relay.',
+    clear: 'Clear the setting, or select a starter with an overload relay.',
     field: 'protection.dial',
   },
   'protection.dial-outside': {

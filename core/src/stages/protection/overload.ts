@@ -36,9 +36,9 @@ export function checkUnusedDial({ brief }: Circuit, flag: Flag): void {
   if (dial)
     flag(
       'protection.dial-unused',
-      say`The relay’s ${dial} are not used: on a drive its own overload guards the motor.`,
+      say`The overload relay setting of ${dial} is not used: the drive protects the motor.`,
       {
-        mends: [{ label: 'Take the dial away', set: { 'protection.dial': '' } }],
+        mends: [{ label: 'Clear the setting', set: { 'protection.dial': '' } }],
       },
     );
 }
@@ -48,11 +48,7 @@ function checkDial(typed: Value, proper: Value, circuit: Circuit, flag: Flag): v
   const { load, motor, starting, nameplateCurrent } = circuit;
   const mends = [{ label: say`Take ${proper}`, set: { 'protection.dial': '' } }];
   if (typed.value > proper.value * 1.001)
-    flag(
-      'protection.dial-high',
-      say`Set to ${typed} the relay lets the motor take more than it bears; ${proper} is the most.`,
-      { mends },
-    );
+    flag('protection.dial-high', say`The overload relay setting is ${typed}, maximum ${proper}.`, { mends });
   const inRelay = starting.method === 'star-delta' ? IN_WINDING : 1;
   const running = ((load.values.motorPower?.value ?? 0) / motor.power) * nameplateCurrent.value * inRelay;
   const start = ownStart(circuit);
@@ -67,7 +63,7 @@ function checkDial(typed: Value, proper: Value, circuit: Circuit, flag: Flag): v
       : []),
   ];
   if (does.length > 0)
-    flag('protection.dial-low', say`Set to ${typed} the relay trips ${series(does, ', and ')}.`, { mends });
+    flag('protection.dial-low', say`The overload relay set to ${typed} trips ${series(does, ', and ')}.`, { mends });
 }
 
 /** What the motor asks of the relay. The code’s percentage limits where it trips and is no value for the dial. */
@@ -141,6 +137,6 @@ export function checkRelay(dial: Value, { pick }: Circuit, flag: Flag): void {
   const amperes = (current: number): Text => amount(current, 'current');
   flag(
     'protection.dial-outside',
-    say`The relay must be set to ${dial}; ${relay.name} goes from ${amperes(relay.currentMin)} to ${amperes(relay.currentMax)}.`,
+    say`The overload relay setting is ${dial}; ${relay.name} covers ${amperes(relay.currentMin)} to ${amperes(relay.currentMax)}.`,
   );
 }

@@ -64,12 +64,9 @@ export function protection(on: ProtectionOn): ProtectionResult {
   const onDrive = starting.method === 'drive' && (pick.chosenDrive !== undefined || pick.keepsFeed);
   const circuit: Circuit = { ...on, motor, nameplateCurrent, onDrive, holds: `Holds for ${motor.label}.` };
   if (school === 'IEC') {
-    flag(
-      'protection.iec',
-      'Device, contactor and relay hold together only as their maker tested them; what breaks the short-circuit current is its breaking capacity.',
-    );
+    flag('protection.iec', 'Coordination of device, contactor and relay holds only as tested by the manufacturer.');
     if (!brief.given.supply.feederLength)
-      sharpen('supply.feederLength', 'Length of the cable, for its drop and for a fault to earth to be cleared');
+      sharpen('supply.feederLength', 'Cable length, for voltage drop and disconnection time');
   }
   const worked = workedBy(circuit, flag);
   const { values, device, wireHeat } = worked;

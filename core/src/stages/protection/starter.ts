@@ -115,7 +115,7 @@ function softOf(
     if (fails.length > 0)
       flag(
         'protection.soft-starter',
-        say`${item.name} bears ${said}, ${startsPerHour} times an hour; ${series(fails, ', and ')}.`,
+        say`${item.name} is rated ${said}, ${startsPerHour} starts per hour; ${series(fails, ', and ')}.`,
       );
   }
   return { softStarterCurrent: needed };

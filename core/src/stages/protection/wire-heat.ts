@@ -60,6 +60,6 @@ export function checkWire(
   const to = Math.min(gap.to, fault ?? gap.to);
   flag(
     'protection.wire-gap',
-    say`From ${shown(gap.from)}${to < BEYOND ? say` to ${shown(to)}` : ' on'} the wire is damaged before the class ${start.relayClass} relay or the ${device.name} surely opens; at the least of it within ${figures(wireHeat / gap.from ** 2, 2)} s.`,
+    say`From ${shown(gap.from)}${to < BEYOND ? say` to ${shown(to)}` : ' on'} the conductor is damaged before the class ${start.relayClass} relay or the ${device.name} operates, within ${figures(wireHeat / gap.from ** 2, 2)} s.`,
   );
 }

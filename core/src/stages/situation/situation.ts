@@ -43,11 +43,7 @@ export function situation(brief: Brief, nameplate: NameplateResult): SituationRe
   };
 
   if (kind === 'replace') {
-    if (!life)
-      sharpen(
-        'situation.life',
-        'How long the failed motor lived, to tell wear from a cause that will kill the next one',
-      );
+    if (!life) sharpen('situation.life', 'Service life of the failed motor, to tell wear from an early failure');
     const found = inquiry?.suspicions.some((each) => each.verdict === 'found') ?? false;
     const years = life && life.value / YEAR;
     if (years !== undefined && years < practice.earlyLifeYears.value && !explained && !found) {
@@ -59,7 +55,7 @@ export function situation(brief: Brief, nameplate: NameplateResult): SituationRe
           : '';
       flag(
         'situation.early-failure',
-        `The old motor lived ${years.toFixed(1)} years. Its ${failureMode ?? 'unknown'} failure is still unexplained; the next one may die the same way.${hint}`,
+        `The failed motor lasted ${years.toFixed(1)} years, and its ${failureMode ?? 'unknown'} failure is unexplained; the replacement may fail the same way.${hint}`,
       );
     }
   }

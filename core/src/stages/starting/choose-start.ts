@@ -117,7 +117,7 @@ export function chooseStart(known: StartKnown, { passes }: Bench, flag: Flag): M
   const { job } = known.brief;
   const gentle = job.starting.waterHammer;
   const first = methods.find((each) => (!gentle || each === 'soft starter' || each === 'drive') && passes(each));
-  if (first === undefined) flag('starting.none', 'No way to start passes every limit.');
+  if (first === undefined) flag('starting.none', 'No starting method passes every limit.');
   return first;
 }
 

@@ -154,46 +154,46 @@ function checkSupply(start: Start, { brief, motor, supply, starts }: Limits, fai
   const apparent = Math.sqrt(3) * motor.voltage * current;
 
   if (job.supply.phases === '1' && start.method !== 'drive')
-    fail('a single-phase supply starts no three-phase motor', 'three phases, or a drive');
+    fail('a three-phase motor does not start on a single-phase supply', 'three phases, or a drive');
   if (start.method === 'star-delta' && (leads === '3' || leads === '9'))
     fail(
-      `needs six leads and a delta made for the line voltage; this motor has ${leads}`,
+      `star-delta starting requires six leads and a delta winding rated for the line voltage; this motor has ${leads}`,
       'a motor with six or twelve leads',
     );
   else if (start.method === 'star-delta' && motor.noStarDelta)
     fail(motor.noStarDelta, 'a delta winding for the line voltage with six leads');
   else if (start.method === 'star-delta' && !motor.starDeltaProven && leads !== '6' && leads !== '12')
     fail(
-      'the leads are not known: star-delta needs six and a delta made for the line voltage',
+      'the number of leads is unknown; star-delta starting requires six and a delta winding rated for the line voltage',
       'six or twelve leads, looked up in the terminal box',
     );
   if (startCurrentLimit && current > startCurrentLimit.value)
     fail(
-      say`${amount(current, 'current')} is above the limit of ${startCurrentLimit}`,
+      say`the starting current is ${amount(current, 'current')}, limit ${startCurrentLimit}`,
       say`a limit of ${amount(current, 'current')}`,
     );
   if (startPowerLimit && apparent > startPowerLimit.value)
     fail(
-      say`${amount(apparent, 'apparentPower')} is above the limit of ${startPowerLimit}`,
+      say`the starting apparent power is ${amount(apparent, 'apparentPower')}, limit ${startPowerLimit}`,
       say`a limit of ${amount(apparent, 'apparentPower')}`,
     );
   if (start.method === 'direct' && directPowerLimit && motor.power > directPowerLimit.value * 1.001)
-    fail(say`motors above ${directPowerLimit} may not start direct here`, 'leave of the utility');
+    fail(say`the utility permits starts at full voltage up to ${directPowerLimit}`, 'permission of the utility');
   if (known && dips.bus > dipLimit.value)
     fail(
-      say`dips the bus ${amount(dips.bus, 'fraction')}, limit ${dipLimit}`,
+      say`the voltage dip at the bus is ${amount(dips.bus, 'fraction')}, limit ${dipLimit}`,
       say`a source of about ${amount(apparent * (1 / dipLimit.value - 1), 'apparentPower')} short-circuit power`,
     );
   if (known && start.method === 'direct' && dips.terminals > practice.terminalDip.value)
     fail(
-      say`dips the motor’s terminals ${amount(dips.terminals, 'fraction')}, limit ${practice.terminalDip}`,
+      say`the voltage dip at the motor terminals is ${amount(dips.terminals, 'fraction')}, limit ${practice.terminalDip}`,
       'a larger feeder or a stronger source',
     );
   if (known && starts.wanted) {
     const { shortTerm, longTerm } = flickerOf(dips.bus, starts.wanted.value);
     if (shortTerm > SHORT_TERM_LIMIT || longTerm > LONG_TERM_LIMIT)
       fail(
-        say`flicker of ${starts.wanted} starts an hour: ${figures(shortTerm, 2)} and ${figures(longTerm, 2)}, limits 1 and 0.65`,
+        say`the flicker severity at ${starts.wanted} starts per hour is Pst ${figures(shortTerm, 2)} and Plt ${figures(longTerm, 2)}, limits 1 and 0.65`,
         'fewer starts an hour',
       );
   }
@@ -218,40 +218,43 @@ function checkRun(start: Start, limits: Limits, fail: Fail): void {
   if (!run.reached)
     fail(
       run.finalSpeed < 1
-        ? say`its torque does not break the load away (${percent(start.standstillTorque)} of rated at standstill)`
-        : say`sticks at ${rpm(run.finalSpeed)}: no torque is left over the load`,
+        ? say`the locked-rotor torque of ${percent(start.standstillTorque)} does not break the load away`
+        : say`stalls at ${rpm(run.finalSpeed)}: no accelerating torque is left`,
       'an unloaded start or a motor with more torque',
     );
   else {
     const unmoved = run.changeover !== undefined && run.changeover.speed < 1 ? run.changeover : undefined;
     if (unmoved)
       fail(
-        say`does not break the load away before the change-over, which is then a direct start of ${amount(unmoved.current, 'current')}`,
+        say`does not break the load away before the transition, which then draws ${amount(unmoved.current, 'current')}`,
         'an unloaded start or a motor with more torque',
       );
     else if (run.leastMargin < (limits.load === undefined ? 0 : practice.torqueMargin.value))
       fail(
-        say`only ${percent(Math.max(0, run.leastMargin))} torque is left over the load at ${rpm(run.leastMarginSpeed)}, ${practice.torqueMargin} wanted`,
+        say`the accelerating torque margin is ${percent(Math.max(0, run.leastMargin))} at ${rpm(run.leastMarginSpeed)}, limit ${practice.torqueMargin}`,
         'less load while starting',
       );
     const limit = given.starting.startTimeLimit;
     if (limit && run.time > limit.value)
-      fail(say`takes ${amount(run.time, 'duration')}, must be up in ${limit}`, 'less inertia or more torque');
+      fail(
+        say`the acceleration time is ${amount(run.time, 'duration')}, limit ${limit}`,
+        'less inertia or more torque',
+      );
     const heat = heatOf(start, limits);
     if (heat > practice.heatUse.value)
       fail(
-        say`heats the ${start.rotorUse >= start.statorUse ? 'rotor' : 'winding'} to ${percent(heat)} of what it bears, ${practice.heatUse} allowed`,
-        say`a motor that bears ${amount((stall.value * heat) / practice.heatUse.value, 'duration')} standing`,
+        say`the start uses ${percent(heat)} of the thermal capacity of the ${start.rotorUse >= start.statorUse ? 'rotor' : 'winding'}, limit ${practice.heatUse}`,
+        say`a motor with a safe stall time of ${amount((stall.value * heat) / practice.heatUse.value, 'duration')}`,
       );
     if (start.tripUse >= 1 && start.method !== 'drive')
       fail(
-        `trips a class ${start.relayClass} relay`,
-        start.leastClass ? `a class ${start.leastClass} relay` : 'a shorter start; no class holds',
+        `the start trips a class ${start.relayClass} overload relay`,
+        start.leastClass ? `a class ${start.leastClass} overload relay` : 'a shorter start; no trip class clears it',
       );
     if (!unmoved && start.method === 'star-delta' && run.changeover && run.changeover.speed < 0.8 * motor.speed)
       fail(
-        say`changes over at ${rpm(run.changeover.speed)}: the spike of ${amount(run.changeover.current, 'current')} is nearly a direct start`,
-        'a load light enough for star to bring past 80 % speed',
+        say`the transition at ${rpm(run.changeover.speed)} draws ${amount(run.changeover.current, 'current')}, nearly as much as a start at full voltage`,
+        'a load that the star connection accelerates past 80 % speed',
       );
   }
 }
@@ -269,8 +272,8 @@ function checkStall(start: Start, { motor, setting }: Limits, fail: Fail): void 
   if (!late) return;
   const seconds = (value: number): Text => amount(value, 'duration');
   fail(
-    say`a class ${start.relayClass} relay may wait ${Number.isFinite(late.trips) ? seconds(late.trips) : 'for ever'} before it cuts off a stalled ${late.state} motor, which bears ${seconds(late.bears)}`,
-    'a faster class, or a relay with start inhibit or speed switch',
+    say`a class ${start.relayClass} overload relay may take ${Number.isFinite(late.trips) ? seconds(late.trips) : 'without limit'} to trip a stalled ${late.state} motor, safe stall time ${seconds(late.bears)}`,
+    'a faster trip class, or an electronic relay with start inhibit or speed switch',
   );
 }
 
@@ -283,7 +286,7 @@ function checkDrive({ run }: Start, { motor, drive }: Limits, fail: Fail): void 
       over += (time[at] ?? 0) - (time[at - 1] ?? 0);
   if (over <= drive.seconds) return;
   fail(
-    say`holds the drive above its continuous current for ${amount(over, 'duration')}; it bears ${amount(drive.seconds, 'duration')}`,
+    say`the drive is in overload for ${amount(over, 'duration')}, permissible ${amount(drive.seconds, 'duration')}`,
     'a longer ramp, less inertia, or a larger drive',
   );
 }
@@ -293,9 +296,9 @@ function checkHowOften({ starts: { wanted, rest, borne } }: Limits, fail: Fail):
   const { startsPerHour, restTime } = borne;
   if (wanted && startsPerHour && wanted.value > startsPerHour.value * 1.001)
     fail(
-      say`${wanted} starts an hour wanted; with this inertia the motor bears ${startsPerHour}`,
+      say`${wanted} starts per hour are required, permissible with this inertia ${startsPerHour}`,
       'fewer starts, less inertia, or a larger motor',
     );
   if (rest !== undefined && restTime && rest < restTime.value * 0.999)
-    fail(say`stands only ${amount(rest, 'duration')} before a start, ${restTime} wanted`, 'a longer rest');
+    fail(say`the rest time before a start is ${amount(rest, 'duration')}, minimum ${restTime}`, 'a longer rest');
 }

@@ -24,13 +24,13 @@ export const findings = declared({
   'starting.no-braking': {
     severity: 'stop',
     basis: 'Energy is conserved; a rectifier passes it one way only',
-    clear: 'Choose a brake chopper with resistor, or a drive that feeds back.',
+    clear: 'Select a braking resistor or a regenerative drive.',
     field: 'starting.braking',
   },
   'starting.method-fails': {
     severity: 'stop',
-    basis: 'Limits of supply, load, motor and relay; ' + PRACTICE,
-    clear: 'Change what fails, or let Pilgrim choose.',
+    basis: 'Limits of supply, load, motor and overload relay; ' + PRACTICE,
+    clear: 'Change what fails, or select the starting method automatically.',
     field: 'starting.method',
   },
   'starting.inertia-above-table': {
@@ -42,26 +42,25 @@ export const findings = declared({
   'starting.drive-wasted': {
     severity: 'caution',
     basis: PRACTICE,
-    clear: 'Let Pilgrim choose the way to start.',
+    clear: 'Select the starting method automatically.',
     field: 'starting.method',
   },
   'starting.next-cheaper': {
     severity: 'note',
-    basis: 'Limits of supply, load, motor and relay',
-    clear: 'Change that, and the cheaper way passes.',
+    basis: 'Limits of supply, load, motor and overload relay',
+    clear: 'Make this change to use the cheaper starting method.',
     field: 'starting.method',
   },
   'starting.slow-relay': {
     severity: 'caution',
     basis: 'IEC 60947-4-1 Table 2; stall time of the motor',
-    clear: 'Confirm with the maker that the motor bears standing that long, or shorten the start.',
+    clear: 'Confirm the safe stall time with the manufacturer, or shorten the start.',
     field: 'starting.tripClass',
   },
   'starting.soft-stop': {
     severity: 'note',
     basis: 'Run-down of load and inertia; water hammer: ' + PRACTICE,
-    clear:
-      'Let it take at least four travels of the pressure wave through the pipe, and put the stop ramp on the settings sheet.',
+    clear: 'Set the stop ramp to at least four travels of the pressure wave, and enter it on the settings sheet.',
     field: 'starting.softStop',
   },
   'starting.stall-times-swapped': {
@@ -79,13 +78,13 @@ export const findings = declared({
   'starting.load-assumed': {
     severity: 'caution',
     basis: PRACTICE,
-    clear: 'Measure the torque or the running current and type it; a start that passes here may still be hard.',
+    clear: 'Measure the torque or the running current and enter it.',
     field: 'load.torque',
   },
   'starting.inertia-assumed': {
     severity: 'note',
     basis: PRACTICE,
-    clear: 'Type the inertia of the machine from its maker.',
+    clear: 'Enter the load inertia from the machine manufacturer.',
     field: 'load.inertia',
   },
   'starting.no-circuit': {
@@ -97,13 +96,14 @@ export const findings = declared({
   'starting.figures-fight': {
     severity: 'caution',
     basis: 'Per-phase circuit with a double cage',
-    clear: 'Read the plate again, or type torques and part-load efficiencies from the data sheet.',
+    clear: 'Read the nameplate again, or type torques and part-load efficiencies from the data sheet.',
     field: 'starting.breakdownTorque',
   },
   'starting.none': {
     severity: 'stop',
-    basis: 'Limits of supply, load, motor and relay',
-    clear: 'The table says what each way would need; a stronger supply, a lower breakaway torque or a larger motor.',
+    basis: 'Limits of supply, load, motor and overload relay',
+    clear:
+      'See the table for what each method requires; use a stronger supply, a lower breakaway torque or a larger motor.',
     field: 'supply.startCurrentLimit',
   },
 });

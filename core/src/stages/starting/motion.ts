@@ -39,12 +39,12 @@ export function checkMotion(
   if (method !== 'drive' && isHard(job.starting))
     flag(
       'starting.ac4',
-      `${job.starting.plugging === 'yes' ? 'Plugging' : 'Inching'} breaks locked-rotor current: contactors of about twice the size are taken (AC-4).`,
+      `${job.starting.plugging === 'yes' ? 'Plugging' : 'Inching'} interrupts locked-rotor current: contactors of about twice the rating are selected (AC-4).`,
     );
   if (method !== 'drive' && job.starting.reversing === 'yes')
     flag(
       'starting.reversing',
-      'Reversing: two contactors, interlocked both mechanically and electrically; it stops before it turns back.',
+      'Reversing requires two contactors, interlocked mechanically and electrically; the motor stops before it reverses.',
     );
 
   function checkDrive(of: NonNullable<typeof kind>): void {
@@ -54,12 +54,12 @@ export function checkMotion(
     if (job.starting.closedLoop !== 'yes')
       flag(
         'starting.open-loop',
-        `A ${of === 'hoist' ? 'hoist' : 'load that drives the motor'} on a drive without speed feedback: open loop cannot hold torque at rest, and the brake would open on a motor without it.`,
+        `A ${of === 'hoist' ? 'hoist' : 'load that drives the motor'} on a drive without encoder: open-loop control cannot hold torque at standstill, and the brake would release without torque.`,
       );
     if (job.starting.braking === 'unknown' || job.starting.braking === 'none')
       flag(
         'starting.no-braking',
-        say`While ${of === 'hoist' ? 'lowering' : 'the load drives'}, ${power === undefined ? 'its energy comes' : say`${amount(power, 'power')} come`} back into the drive, which trips on overvoltage and lets go unless it goes somewhere.`,
+        say`While ${of === 'hoist' ? 'lowering' : 'the load drives'}, ${power === undefined ? 'regenerated energy flows' : say`${amount(power, 'power')} flow`} back into the drive, which trips on overvoltage unless the energy is absorbed.`,
       );
   }
 }

@@ -74,15 +74,15 @@ export function checkChoice(
   flag: Flag,
 ): void {
   if (chosen && !chosen.passes) {
-    flag('starting.method-fails', say`Starting by ${chosen.method} does not pass: ${series(chosen.failures, '; ')}.`, {
-      clear: say`It would need ${series(chosen.remedies, '; ')}.${job.starting.method === 'auto' ? '' : ' Or let Pilgrim choose.'}`,
+    flag('starting.method-fails', say`The ${chosen.method} start fails: ${series(chosen.failures, '; ')}.`, {
+      clear: say`Provide ${series(chosen.remedies, '; ')}.${job.starting.method === 'auto' ? '' : ' Or select the starting method automatically.'}`,
       ...(job.starting.method === 'auto' ? {} : LET_CHOOSE),
     });
   }
   if (method && method !== 'drive' && onceHot && machineInertia && machineInertia.value > onceHot.value) {
     flag(
       'starting.inertia-above-table',
-      say`The machine’s ${machineInertia} is ${figures(machineInertia.value / onceHot.value, 2)} times what a standard motor of this size must be able to start.`,
+      say`The load inertia of ${machineInertia} is ${figures(machineInertia.value / onceHot.value, 2)} times the limit for a standard motor of this rating.`,
       { basis: onceHot.working.source },
     );
   }
@@ -90,7 +90,7 @@ export function checkChoice(
   if (wasted) {
     flag(
       'starting.drive-wasted',
-      `The speed is never varied, so a drive is money wasted: ${wasted.method} passes every limit.`,
+      `The speed is never varied, so the drive has no use: the ${wasted.method} start passes every limit.`,
       LET_CHOOSE,
     );
   }
@@ -104,13 +104,13 @@ export function checkChoice(
   ) {
     flag(
       'starting.slow-relay',
-      `The start needs a class ${start.relayClass} relay; a stalled motor is then cut off later too, and must bear it.`,
+      `The start requires a class ${start.relayClass} overload relay, which also trips later on a locked rotor.`,
     );
   }
   if (stopping) {
     flag(
       'starting.soft-stop',
-      say`Cut off, the machine stops in ${stopping.coastTime}; with the voltage lowered over ${softStop} in ${stopping.softStopTime}.`,
+      say`The coast-down time is ${stopping.coastTime}; with a soft stop of ${softStop} the machine stops in ${stopping.softStopTime}.`,
     );
   }
 }
@@ -128,7 +128,7 @@ export function checkKnown(
   if (stallTimeHot && stallTimeCold && stallTimeHot.value > stallTimeCold.value) {
     flag(
       'starting.stall-times-swapped',
-      say`A hot motor cannot bear standing longer (${stallTimeHot}) than a cold one (${stallTimeCold}).`,
+      say`The safe stall time hot (${stallTimeHot}) exceeds the one cold (${stallTimeCold}).`,
       {
         mends: [
           {
@@ -145,19 +145,19 @@ export function checkKnown(
   if (!supply.source && !given.supply.startCurrentLimit && !given.supply.startPowerLimit) {
     flag(
       'starting.supply-unknown',
-      'The supply’s strength is not known, so the voltage dip of the start is not checked.',
+      'The short-circuit power of the supply is unknown, so the voltage dip is not checked.',
     );
   }
   if (!load.values.motorTorque) {
     flag(
       'starting.load-assumed',
-      'The torque of the load is not known: the motor’s rated torque stands in at every speed asked, and no margin over it is wanted.',
+      'The load torque is unknown: rated motor torque is assumed at every speed, with no margin.',
     );
   }
   if (!load.values.inertia) {
     flag(
       'starting.inertia-assumed',
-      say`The inertia of the machine is not known; ${practice.assumedInertia} times the rotor’s stands in, and time and heat of the start go with it.`,
+      say`The load inertia is unknown: ${practice.assumedInertia} times the rotor inertia is assumed for acceleration time and thermal capacity.`,
     );
   }
 }

@@ -35,7 +35,7 @@ export function startingOn(on: StartingOn): StartingResult {
   if (!motor) {
     need(
       brief.job.situation.kind === 'new' ? loadField(brief.job) : 'nameplate.power',
-      'A motor, from the plate or from the load, to compare ways to start it',
+      'Motor data, from nameplate or load, to compare starting methods',
     );
     return { ...nothing, machine: undefined, setting: undefined };
   }
@@ -89,16 +89,14 @@ function machineOf(motor: Motor, { brief }: StartingOn, flag: Flag): Machine | u
   if (!machine) {
     flag(
       'starting.no-circuit',
-      'No motor can have these figures: the speed must lie below synchronous speed and the efficiency below 100 %.',
+      'No motor can have these data: the speed must be below synchronous speed and the efficiency below 100 %.',
     );
     return undefined;
   }
   for (const fight of machine.fights) {
-    flag(
-      'starting.figures-fight',
-      `No motor has all the figures of ${motor.label}; these do not go together: ${fight}.`,
-      { severity: motor.kind === 'plate' ? 'caution' : 'note' },
-    );
+    flag('starting.figures-fight', `The data of ${motor.label} contradict each other: ${fight}.`, {
+      severity: motor.kind === 'plate' ? 'caution' : 'note',
+    });
   }
   return machine;
 }

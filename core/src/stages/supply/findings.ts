@@ -61,7 +61,7 @@ export const findings = declared({
   'supply.band-shares': {
     severity: 'caution',
     basis: 'Shares of a whole',
-    clear: 'Let the shares of all bands add up to 100 %.',
+    clear: 'Enter shares that add up to 100 %.',
     field: 'supply.bands.0.share',
   },
   'supply.other-frequency': {

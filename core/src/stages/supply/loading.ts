@@ -36,7 +36,7 @@ export function feederInUse(
     const short = carries.value < motor.current;
     flag(
       'supply.feeder-ampacity',
-      say`The feeder carries ${carries}; ${short ? say`the motor takes ${amount(motor.current, 'current')}` : say`125 % of the motor’s ${amount(motor.current, 'current')} is ${amount(wanted, 'current')}`}.`,
+      say`The feeder ampacity is ${carries}; ${short ? say`the motor takes ${amount(motor.current, 'current')}` : say`125 % of the motor’s ${amount(motor.current, 'current')} is ${amount(wanted, 'current')}`}.`,
       {
         severity: short ? 'stop' : 'caution',
         basis: say`${school === 'NEMA' ? 'NEC 430.22; ' : ''}${carries.working.source}`,
@@ -48,9 +48,6 @@ export function feederInUse(
     voltage &&
     runningDrop(source.feeder, motor.current, motor.powerFactor, voltage.value, brief);
   if (lost && lost.value > practice.runningDrop.value)
-    flag(
-      'supply.feeder-drop',
-      say`The running motor loses ${lost} of its voltage in the feeder, ${practice.runningDrop} wanted.`,
-    );
+    flag('supply.feeder-drop', say`The feeder voltage drop is ${lost}, limit ${practice.runningDrop}.`);
   return { ...(carries ? { feederAmpacity: carries } : {}), ...(lost ? { runningDrop: lost } : {}) };
 }

@@ -44,7 +44,7 @@ export function unbalance(fed: Fed, flag: Flag): Pick<SupplyValues, 'unbalance' 
     const severe = balance.derate === undefined;
     flag(
       'supply.unbalance',
-      say`The three voltages are ${balance.unbalance} out of balance${severe ? '; no motor may run on that' : say`: the motor keeps ${balance.derate} of its power, and its currents are several times as unbalanced`}.`,
+      say`The voltage unbalance is ${balance.unbalance}${severe ? '; no motor may run on it' : say`: the derating factor is ${balance.derate}, and the current unbalance several times higher`}.`,
       { severity: severe ? 'stop' : 'caution' },
     );
   }

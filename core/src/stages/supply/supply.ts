@@ -92,13 +92,13 @@ function askFor({ brief: { job, given }, voltage, frequency, source }: Fed, { ne
   if (!source) {
     sharpen(
       job.supply.source === 'fault level' ? 'supply.faultCurrent' : 'supply.sourcePower',
-      'Strength of the source (size and impedance, or fault level), to tell how much a start pulls the voltage down',
+      'Rated power and impedance of the source, or its fault level, for the voltage dip during starting',
     );
   }
   const { feederLength } = given.supply;
   const { feederSize } = job.supply;
-  if (feederLength && !feederSize) sharpen('supply.feederSize', 'Size of the feeder, to count its voltage drop');
-  if (!feederLength && feederSize) sharpen('supply.feederLength', 'Length of the feeder, to count its voltage drop');
+  if (feederLength && !feederSize) sharpen('supply.feederSize', 'Feeder conductor size, for its voltage drop');
+  if (!feederLength && feederSize) sharpen('supply.feederLength', 'Feeder length, for its voltage drop');
 }
 
 /** Reactances of a generator in their order, and phases enough for a motor. */

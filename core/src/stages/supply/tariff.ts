@@ -16,7 +16,7 @@ export function meanPrice(brief: Brief, flag: Flag): Value | undefined {
   if (Math.abs(total - 1) > 0.011) {
     flag(
       'supply.band-shares',
-      say`The time bands hold ${figures(total * 100)} % of the hours; the mean price is taken over what is there.`,
+      say`The tariff periods cover ${figures(total * 100)} % of the hours; the mean price is calculated from these.`,
     );
   }
   return quantity(bands.reduce((sum, { price, share }) => sum + price.value * share.value, 0) / total, 'energyPrice', {

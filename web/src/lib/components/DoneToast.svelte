@@ -16,7 +16,7 @@
   <button
     type="button"
     class="min-h-9 px-2 font-semibold text-sea underline pointer-coarse:min-h-11"
-    onclick={() => store.undo()}>Undo removal</button
+    onclick={() => store.undo()}>Revert</button
   >
   <button
     type="button"

@@ -93,7 +93,7 @@
       >
         <input type="hidden" name="id" value={data.justRemoved} />
         <p>The motor was removed. It stays under the state “removed”.</p>
-        <button type="submit" class="min-h-11 text-sea underline">Undo removal</button>
+        <button type="submit" class="min-h-11 text-sea underline">Restore</button>
       </form>
     {/if}
     <p class="mt-3 text-sm text-quiet" role="status" data-testid="motor-count">

@@ -89,13 +89,13 @@ function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
   if (breaker && own && isSlow(own))
     flag(
       'protection.slow-start',
-      `The start needs a class ${own.relayClass} overload; a motor breaker trips by class 10 before it is through.`,
+      `The start requires trip class ${own.relayClass}; a motor-protective breaker trips by class 10 before it ends.`,
     );
   if (breaker) return heldBreaker(breaker, circuit, flag);
   const peak = figures((Math.SQRT2 * asked.inrush * asked.standing) / running, 3);
   flag(
     'protection.inrush',
-    say`No motor breaker of the usual ladder holds ${amount(running, 'current')} whose first half-wave reaches ${peak} times it: three devices do.`,
+    say`No standard motor-protective breaker carries ${amount(running, 'current')} with a first half-cycle peak of ${peak} times: use three devices.`,
   );
   return undefined;
 }
@@ -109,7 +109,7 @@ function heldBreaker(breaker: MotorBreaker, { supply }: Circuit, flag: Flag): De
 /** A rating that was typed and says nothing of the device. */
 const unused = (typed: Value, why: string, flag: Flag): void =>
   flag('protection.rating-unused', say`The ${typed} that were typed are not used: ${why}.`, {
-    mends: [{ label: 'Take the rating away', set: { 'protection.rating': '' } }],
+    mends: [{ label: 'Clear the rating', set: { 'protection.rating': '' } }],
   });
 
 const FUSES = { gG: { smallest: gGFuse, sizes: gGSizes }, aM: { smallest: aMFuse, sizes: aMSizes } } as const;
@@ -356,7 +356,7 @@ function checkRuns(runs: readonly (SizedRun | undefined)[], circuit: Circuit, fl
   for (const run of runs) {
     const failed = run?.limits.find(({ size }) => size === undefined);
     if (run && failed)
-      flag('protection.no-cable', say`No single cable of the table does for ${run.needed} here: ${failed.name}.`);
+      flag('protection.no-cable', say`No single cable of the table carries ${run.needed} here: ${failed.name}.`);
   }
   // Of cables side by side each carries its share, which is not worked out here.
   const single = (brief.given.supply.feederRuns?.value ?? 1) === 1;
@@ -365,6 +365,6 @@ function checkRuns(runs: readonly (SizedRun | undefined)[], circuit: Circuit, fl
   if (there !== undefined && run?.size !== undefined && Number(there) < run.size - 1e-9)
     flag(
       'protection.cable-small',
-      `The cable of ${there} mm² that lies there is too small: ${run.decides} asks for ${sizeText(run.size, laid.metal)}.`,
+      `The existing cable of ${there} mm² is too small: ${run.decides} requires ${sizeText(run.size, laid.metal)}.`,
     );
 }

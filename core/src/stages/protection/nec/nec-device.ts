@@ -57,12 +57,12 @@ export function deviceOf(most: Value, circuit: Circuit, flag: Flag): Value {
   });
   const mends = [{ label: say`Take ${most}`, set: { 'protection.rating': `${most.value} A` } }];
   if (rating > most.value * 1.001)
-    flag('protection.device-large', say`${own} are more than the ${most} that the code allows here.`, { mends });
+    flag('protection.device-large', say`The device rating is ${own}, maximum ${most}.`, { mends });
   const least = device === 'inverse time breaker' ? leastRating(circuit) : circuit.motor.current;
   if (rating < least * 0.999)
     flag(
       'protection.device-small',
-      say`${own} open before the motor is up: ${amount(least, 'current')} are the least that carry it and its start.`,
+      say`A rating of ${own} trips during starting, minimum ${amount(least, 'current')}.`,
       least <= most.value ? { mends } : {},
     );
   return own;

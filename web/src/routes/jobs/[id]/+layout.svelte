@@ -35,7 +35,7 @@
   >
     <input type="hidden" name="id" value={data.id} />
     <strong>△ This job was removed; what is typed here is not saved.</strong>
-    <button class="min-h-8 rounded-lg border px-3 text-sea hover:bg-wash pointer-coarse:min-h-11">Undo removal</button>
+    <button class="min-h-8 rounded-lg border px-3 text-sea hover:bg-wash pointer-coarse:min-h-11">Restore</button>
   </form>
 {/if}
 {@render children()}
