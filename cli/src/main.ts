@@ -15,6 +15,7 @@ import {
   type Issue,
   type Solution,
 } from '@pilgrim/core';
+import { termList } from '@pilgrim/core/commands/term-list';
 import { valueList } from '@pilgrim/core/commands/value-list';
 import { drawSlice } from '@pilgrim/core/solve/risk/draw';
 import { judgeRisk } from '@pilgrim/core/solve/risk/judge';
@@ -236,6 +237,7 @@ function run(): unknown {
   if (command === 'machine') return machineCommand(file);
   if (command === 'schema') return schemaCommand(file);
   if (command === 'values') return valueList();
+  if (command === 'terms') return termList();
   throw bad('', USAGE);
 }
 

@@ -195,6 +195,31 @@ describe('pilgrim', () => {
     expect(pilgrim(['values'], '').output()).toEqual(listed);
   });
 
+  it('lists what everything is called in both systems; docs/terms.md shows the same', () => {
+    const shown = readFileSync(new URL('../../docs/terms.md', import.meta.url), 'utf8')
+      .split('\n')
+      .filter((line) => line.startsWith('| `'))
+      .map((line) => line.split('|').map((cell) => cell.trim()));
+    const listed = pilgrim(['terms'], '').output() as unknown as Record<string, string>[];
+    expect(listed).toContainEqual({
+      id: 'nameplate.ratedCurrent',
+      kind: 'value',
+      nema: 'Full-load current',
+      nemaSymbol: 'FLA',
+      iec: 'Rated current',
+      iecSymbol: 'Iₙ',
+    });
+    expect(shown.map(([, id, ...rest]) => [id, ...rest.slice(0, 4)])).toEqual(
+      listed.map(({ id, kind, nema, nemaSymbol, iec, iecSymbol }) => [
+        kind === 'field' ? `\`${id}\` (field)` : `\`${id}\``,
+        nema,
+        nemaSymbol,
+        iec,
+        iecSymbol,
+      ]),
+    );
+  });
+
   it('draws what the options of a job may cost, the same for a seed; refuses what is no number and a job without costs', () => {
     const job = JSON.stringify({
       situation: { kind: 'new' },

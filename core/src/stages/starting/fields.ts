@@ -36,7 +36,7 @@ export const fields = {
   ...perOption({
     tripClass: choice(
       [
-        ['auto', 'Fastest that clears the start'],
+        ['auto', 'Fastest clearing the start'],
         ['5', '5'],
         ['10A', '10A'],
         ['10', '10'],
