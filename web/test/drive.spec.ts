@@ -25,7 +25,7 @@ test('an old motor on 64 m of cable: the peak, the filter that mends it, and wha
   await openStage(page, 'starting');
   await field(page, 'starting.method').selectOption('drive');
   await openStage(page, 'drive');
-  await expect(page.getByText('Length of the cable from drive to motor').first()).toBeVisible();
+  await expect(page.getByText('Motor cable length, for the peak').first()).toBeVisible();
   await fill(page, { 'drive.lead': '64 m' });
   // √2·480·1.95 at the end of a cable that reflects all; 1000 V are borne.
   await expect(figure(page, 'drive.peakVoltage')).toHaveText(/^13\d\d\sV$/);
@@ -33,7 +33,7 @@ test('an old motor on 64 m of cable: the peak, the filter that mends it, and wha
   await field(page, 'drive.filter').selectOption('none');
   await expect(page.locator('[data-stage="drive"]')).toContainText('Motor not like this');
   const stop = finding(page, 'drive.winding-peak');
-  await expect(stop).toContainText('reach the winding');
+  await expect(stop).toContainText('winding withstand 1000');
   await stop.getByRole('button', { name: 'Add a dV/dt filter' }).click();
   await expect(field(page, 'drive.filter')).toHaveValue('dV/dt');
   await expect(stop).toHaveCount(0);
@@ -68,7 +68,7 @@ test('the generator-fed works: distortion of its voltage, and what each line sid
   await expect(page.locator('[data-remedy="none"]')).toContainText('taken');
   await page.getByText('Line side and harmonics').click();
   await fill(page, { 'drive.otherDrives': '150 A' });
-  await expect(finding(page, 'drive.generator-share')).toContainText('no choke');
+  await expect(finding(page, 'drive.generator-share')).toContainText('without line reactor');
   await accessible(page);
 });
 
@@ -79,7 +79,7 @@ test('what was set is typed back: a wrong frequency is told, a rounded voltage i
   await page.getByLabel('Motor rated voltage, as set').blur();
   await expect(page.locator('[data-setting="ratedFrequency"]')).toContainText('differs');
   await expect(page.locator('[data-setting="ratedVoltage"]')).not.toContainText('differs');
-  await expect(finding(page, 'drive.setting-differs')).toContainText('worked out was 60 Hz');
+  await expect(finding(page, 'drive.setting-differs')).toContainText('calculated 60 Hz');
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save as CSV' }).click(),

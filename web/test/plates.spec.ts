@@ -63,7 +63,7 @@ test('an early failure is inquired into, and what is found reaches the pick and 
   await visit(page, `${job}/situation`);
   await fill(page, { 'situation.life': '2 years' });
   await field(page, 'situation.failureMode').selectOption('bearing');
-  await expect(finding(page, 'situation.early-failure')).toContainText('still unexplained');
+  await expect(finding(page, 'situation.early-failure')).toContainText('is unexplained');
   await page.locator('[data-cause="drive-currents"]').getByRole('link').click();
   await expect(field(page, 'situation.onDrive')).toBeFocused();
   await field(page, 'situation.onDrive').check();

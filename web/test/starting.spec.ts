@@ -42,7 +42,7 @@ async function dataSheet(page: Page, figures: Readonly<Record<string, string>>):
 test('ways to start side by side: dragged, and every figure follows', async ({ page }) => {
   await fanJob(page, 'F-501');
   // A slow start asks for a slow relay, which the usual motor, not known to bear it, may not have.
-  await expect(page.locator('[data-failures="direct"]')).toContainText('before it cuts off a stalled cold motor');
+  await expect(page.locator('[data-failures="direct"]')).toContainText('to trip a stalled cold motor');
   await dataSheet(page, { 'starting.stallTimeHot': '22 s' });
   await expect(figure(page, 'starting.method')).toHaveText('direct');
   await expect(page.locator('[data-testid="start-run"] [data-drawn="true"] svg')).toHaveCount(2);
