@@ -217,7 +217,7 @@ test('the run shows what asks for its size at each place, and its length moves i
   const run = page.getByRole('region', { name: 'Conductor sizing criteria' }).locator('[data-run]');
   await expect(run).toContainText('6 mm² copper');
   await expect(run).toContainText('its length is not typed');
-  await page.getByRole('link', { name: /^Length of the cable/ }).click();
+  await page.getByRole('link', { name: /^Cable length/ }).click();
   await fill(page, { 'supply.feederLength': '250 m' });
   await visit(page, `${job}/protection`);
   await expect(run).toContainText('▲ a fault to earth being cleared');
