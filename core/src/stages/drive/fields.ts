@@ -11,7 +11,7 @@ const SPEEDS = 'Speed range and machine';
 const STOP = 'Ramps and stopping';
 const CONTROL = 'Control';
 
-export const lead = 'What the drive must carry, what the cable does to the winding, and what is set in it.';
+export const lead = 'Sizing, motor cable, line side, braking and settings of the drive.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {

@@ -1,6 +1,6 @@
 import { words } from '../../ground/field.ts';
 
-export const lead = 'The sheet that goes to purchasing, the electrician and the auditor.';
+export const lead = 'The selection sheet for purchasing, electrician and auditor.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {

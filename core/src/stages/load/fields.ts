@@ -9,7 +9,7 @@ const centrifuge = ways('centrifuge');
 /** Machines that may drive their motor. */
 const drivesMotor = ways('hoist', 'duty', 'curve');
 
-export const lead = 'Torque first. Type what you measured, where you measured it.';
+export const lead = 'Enter the torque as measured, at the shaft where it was measured.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {

@@ -3,7 +3,7 @@ import { choice, is, perOption, quantity, tick, words } from '../../ground/field
 
 const replacing = is('situation.kind', 'replace');
 
-export const lead = 'What each option costs, what it saves, and how sure that is.';
+export const lead = 'Costs and savings of each option, and their uncertainty.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {

@@ -10,7 +10,7 @@ const twoSpeed: Asked = (look) => {
   return look('nameplate.speedInForce') !== 'ask' || (typeof speed === 'string' && /\d\s*[-–/]\s*\d/.test(speed));
 };
 
-export const lead = 'Type it as it stands on the plate, or paste the whole plate.';
+export const lead = 'Enter each figure as printed, or paste the whole nameplate.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {

@@ -1,6 +1,6 @@
 import { choice, words, line, rows, quantity, never, perOption } from '../../ground/field.ts';
 
-export const lead = 'What fits, ranked; and why the rest do not.';
+export const lead = 'Suitable motors, drives and starters, ranked, with the reasons for rejection.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = perOption({

@@ -3,7 +3,7 @@ import { quantity, choice, flag, named, is } from '../../ground/field.ts';
 
 const cabinet = is('place.cabinet', true);
 
-export const lead = 'Where it has to live decides its skin and what heat takes away.';
+export const lead = 'Conditions at the place of installation: enclosures and derating.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {

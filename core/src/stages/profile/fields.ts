@@ -2,7 +2,7 @@ import { HOUR, YEAR } from '../../ground/constants.ts';
 import { clockCells } from '../supply/clock.ts';
 import { quantity, choice, list, rows, perOption, tick } from '../../ground/field.ts';
 
-export const lead = 'Hours a year at each flow, and how flow is controlled today.';
+export const lead = 'Annual hours at each flow, and the present flow control.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {

@@ -30,7 +30,7 @@ const WAYS = [
   ['duct', 'Duct in the ground (D1)'],
 ] as const;
 
-export const lead = 'Overload, wires, short-circuit device and earth of the motor’s circuit.';
+export const lead = 'Overload protection, conductors, short-circuit protection and protective conductor.';
 
 const own = perOption({
   dial: quantity('current', {

@@ -3,7 +3,7 @@ import { quantity, choice, line, open, words, flag, tick, named, is, not } from 
 
 const replacing = is('situation.kind', 'replace');
 
-export const lead = 'What is being asked decides what has to be known.';
+export const lead = 'The task decides which data are needed.';
 
 /** What the whole document says of itself. */
 export const head = {

@@ -7,7 +7,7 @@ const reverses = ways('hoist', 'conveyor', 'crusher', 'mixer', 'duty');
 const jogs = ways('hoist', 'conveyor', 'press', 'duty');
 const plugs = ways('hoist', 'press', 'centrifuge', 'duty');
 
-export const lead = 'The least costly start that passes every limit, unless the speed must be controlled.';
+export const lead = 'The least costly starting method that passes every limit.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {

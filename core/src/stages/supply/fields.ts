@@ -9,7 +9,7 @@ const generator = is('supply.source', 'generator');
 const sized = (size: string): string =>
   size.endsWith('mm²') ? size : Number(size) >= 250 ? `${size} kcmil` : `${size} AWG`;
 
-export const lead = 'What the motor is fed from, and how much a start may pull it down.';
+export const lead = 'The source of the motor, and the permissible voltage dip during starting.';
 
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {

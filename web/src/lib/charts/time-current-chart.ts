@@ -106,7 +106,7 @@ export function timeCurrentChart(start: Start, setting: Setting, also: AlsoDrawn
   const logarithmic = { type: 'log', minorSplitLine: { show: false } };
   const series = [
     ...(spread ? startBand(spread, copper) : []),
-    plain(`Start, ${start.method}${setting.ceiling ? ', torque as promised' : ''}`, copper, run),
+    plain(`Start, ${start.method}${setting.ceiling ? ', guaranteed torque' : ''}`, copper, run),
     // A drive’s own overload has a curve of its maker.
     ...(start.method === 'drive' ? [] : relayBands(start, setting)),
     ...standing(setting, stop),

@@ -57,8 +57,8 @@
     first
       ? ([
           ['Shaft height', 'height', [first.height], fresh && old ? [fresh.height] : []],
-          ['Feet across', 'across', [first.across], fresh && old ? [fresh.across] : []],
-          ['Feet along', 'along', first.along, fresh && old ? fresh.along : []],
+          ['Foot holes, across', 'across', [first.across], fresh && old ? [fresh.across] : []],
+          ['Foot holes, along', 'along', first.along, fresh && old ? fresh.along : []],
           ['Shoulder to foot hole', 'shoulder', [first.shoulder], fresh && old ? [fresh.shoulder] : []],
           ['Shaft diameter', 'diameter', [first.shaftDiameter], fresh && old ? [fresh.shaftDiameter] : []],
           ['Shaft length', 'length', [first.shaftLength], fresh && old ? [fresh.shaftLength] : []],

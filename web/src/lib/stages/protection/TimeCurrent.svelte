@@ -91,7 +91,7 @@
 <!-- Time against current: the start must pass under the relay, and the relay under what motor and wires bear. -->
 <section class="rounded-lg border bg-card p-3" aria-label="Time–current curves">
   <h2 class="mb-1 text-sm font-semibold text-quiet">
-    Time against current{turned.length === 0
+    Time–current curves{turned.length === 0
       ? ''
       : sized.length === 0
         ? ': drag the circle, the overload dial'

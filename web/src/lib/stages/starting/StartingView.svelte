@@ -102,7 +102,7 @@
     {#if shown && details.machine && details.startSetting}
       <section class="mb-3 rounded-lg border bg-card p-2" aria-label="Starting curves" data-testid="start-run">
         <h2 class="mb-1 text-sm font-semibold text-quiet">
-          {shown.method[0]?.toUpperCase()}{shown.method.slice(1)}, as it runs: {shown.text.current}, {shown.time ===
+          {shown.method[0]?.toUpperCase()}{shown.method.slice(1)}{' '}start: {shown.text.current}, {shown.time ===
           undefined
             ? 'does not come up'
             : `up in ${shown.text.time}`}
@@ -140,7 +140,7 @@
         <caption class="sr-only">Starting methods, lowest cost first; select one to see its curves</caption>
         <thead>
           <tr class="text-left text-xs text-quiet">
-            <th scope="col" class={head}>Way</th>
+            <th scope="col" class={head}>Method</th>
             {#each columns as column (column.title)}
               {@const wide = 'wide' in column}
               <th scope="col" class={`${head} text-right ${wide ? '@max-[36rem]:hidden' : ''}`} title={column.under}
