@@ -12,8 +12,11 @@ const SAMPLE = 130;
 const SEED = 20_261_126;
 const CORE = 'core/src';
 const FOLDERS = [
-  'ground',
+  'kernel',
+  'catalogue',
   'motor',
+  'job',
+  'present',
   'solve',
   ...readdirSync(`${root}/${CORE}/stages`, { withFileTypes: true })
     .filter((entry) => entry.isDirectory())
@@ -99,6 +102,7 @@ async function run(name) {
 function summary(name, { files }, chosen) {
   const lived = [];
   let killed = 0;
+  let timeouts = 0;
   for (const [file, { mutants, source }] of Object.entries(files)) {
     const lines = source.split('\n');
     for (const { status, mutatorName, replacement = '', location } of mutants) {
@@ -109,7 +113,8 @@ function summary(name, { files }, chosen) {
         end: { line: end.line - 1, column: end.column - 1 },
       };
       if (!chosen.has(keyOf(file, { mutatorName, replacement, location: raw }))) continue;
-      if (status === 'Killed' || status === 'Timeout') killed++;
+      if (status === 'Killed') killed++;
+      else if (status === 'Timeout') timeouts++;
       else if (status === 'Survived' || status === 'NoCoverage')
         lived.push(
           `${file}:${location.start.line} ${status} ${mutatorName}: ${lines[location.start.line - 1]?.trim().slice(0, 90)}  →  ${replacement.replaceAll(/\s+/g, ' ').slice(0, 60)}`,
@@ -120,7 +125,7 @@ function summary(name, { files }, chosen) {
   const share = total === 0 ? 100 : (100 * killed) / total;
   process.stdout.write(lived.map((line) => `     ${line}\n`).join(''));
   process.stdout.write(
-    `${share >= 80 ? 'ok  ' : 'MISS'} ${name}: ${killed} of ${total} killed, ${share.toFixed(0)} %\n`,
+    `${share >= 80 ? 'ok  ' : 'MISS'} ${name}: ${killed} of ${total} killed, ${share.toFixed(0)} %; ${timeouts} more ran out of time\n`,
   );
   return share;
 }

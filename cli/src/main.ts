@@ -21,10 +21,10 @@ import { drawSlice } from '@pilgrim/core/solve/risk/draw';
 import { judgeRisk } from '@pilgrim/core/solve/risk/judge';
 import { riskModelOf } from '@pilgrim/core/solve/risk/risk-model';
 import { readMachine, runMachine } from '@pilgrim/core/commands/machine';
-import type { FieldSpec } from '@pilgrim/core/ground/field';
-import { checkField } from '@pilgrim/core/ground/read-field';
+import type { FieldSpec } from '@pilgrim/core/kernel/field';
+import { checkField } from '@pilgrim/core/kernel/read-field';
 import { quantityFields } from '@pilgrim/core/job/fields';
-import { letters } from '@pilgrim/core/job/places';
+import { letters } from '@pilgrim/core/job/document-paths';
 import { readPlate, type PlateDoubt, type TokenState } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import { demoCatalogue } from '@pilgrim/db/demo/catalogue';
 

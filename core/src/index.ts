@@ -13,7 +13,7 @@ export {
   type Issue,
 } from './job/job.ts';
 export { ownNames, type Option } from './job/options.ts';
-export type { Letter } from './job/places.ts';
+export type { Letter } from './job/document-paths.ts';
 export {
   catalogueSchema,
   emptyCatalogue,
@@ -23,12 +23,12 @@ export {
   type StarterPart,
 } from './catalogue/catalogue.ts';
 import type { Shown } from './present/present.ts';
-import type { Finding as FoundFinding } from './ground/finding.ts';
+import type { Finding as FoundFinding } from './kernel/finding.ts';
 import type { Missing as FoundMissing } from './stages/stage.ts';
 import type { TrainBlock as FoundTrainBlock } from './solve/train.ts';
 export type { AnyShownValue as AnyValue, Shown } from './present/present.ts';
 export type Missing = Shown<FoundMissing>;
-export { stageNames, type StageName } from './ground/stage-names.ts';
+export { stageNames, type StageName } from './kernel/stage-names.ts';
 export type Finding = Shown<FoundFinding>;
 export type TrainBlock = Shown<FoundTrainBlock>;
 export { jobJsonSchema, machineJsonSchema, solutionJsonSchema } from './commands/json-schema.ts';

@@ -2,9 +2,9 @@
  * The demo catalogue: invented makers and series. Figures come from the standards' tables with seeded scatter,
  * so that power, current, efficiency and torque of each item agree with each other.
  */
-import type { TestedPair } from '@pilgrim/core/catalogue/tested-pair';
+import type { TestedPair } from '@pilgrim/core/catalogue/coordinated-combination';
 import { synchronousSpeed } from '@pilgrim/core/motor/synchronous';
-import { referenceLoss } from '@pilgrim/core/stages/profile/drive-loss';
+import { referenceLoss } from '@pilgrim/core/stages/operating-profile/drive-loss';
 import type { Catalogue, DriveItem, DrivePart, MotorItem, StarterPart } from '@pilgrim/core/catalogue/catalogue';
 import { classEfficiency, type EfficiencyClass } from '@pilgrim/core/motor/efficiency-class';
 import { horsepowerOf, standardPowers } from '@pilgrim/core/motor/standard-power';
@@ -16,9 +16,9 @@ import {
   minimumLockedRotorTorque,
 } from '@pilgrim/core/motor/typical';
 import { standardFrame } from '@pilgrim/core/stages/nameplate/frame';
-import { HORSEPOWER } from '@pilgrim/core/ground/quantity/units';
+import { HORSEPOWER } from '@pilgrim/core/kernel/quantity/units';
 import { fitCircuit, type FitTargets } from '@pilgrim/core/motor/fit-circuit';
-import { codeLetters, motorBreakerRanges, nominalEfficiency, standardRatings } from '@pilgrim/core/ground/tables/index';
+import { codeLetters, motorBreakerRanges, nominalEfficiency, standardRatings } from '@pilgrim/core/kernel/tables/index';
 
 type Random = () => number;
 

@@ -2,7 +2,7 @@
 // Needs DATABASE_URL; prints JSON. Run by bench.mjs.
 import Papa from 'papaparse';
 import postgres from 'postgres';
-import plates from '../../core/test/plates.json' with { type: 'json' };
+import plates from '../../core/test/cases/plates.json' with { type: 'json' };
 import { readPlate } from '../../core/src/stages/nameplate/read/read-plate.ts';
 import { insertMotors } from '../../db/store-motors.ts';
 import { ImportSession } from '../../web/src/lib/register/import-session.ts';

@@ -6,14 +6,14 @@
 import { fileURLToPath } from 'node:url';
 import { isMainThread, parentPort, Worker } from 'node:worker_threads';
 import { Solver } from 'odex/src/odex.ts';
-import { interpolate } from '../../core/src/ground/numeric.ts';
+import { interpolate } from '../../core/src/kernel/numeric.ts';
 import { circuitState, windageAt } from '../../core/src/motor/circuit.ts';
 import { fitMotor } from '../../core/src/motor/fit-motor.ts';
 import { synchronousSpeed } from '../../core/src/motor/synchronous.ts';
-import { methods } from '../../core/src/stages/starting/feeds.ts';
+import { methods } from '../../core/src/stages/starting/starting-mode.ts';
 import { runStart } from '../../core/src/stages/starting/run-start.ts';
 import { runUp } from '../../core/src/stages/starting/run-up.ts';
-import { sampleStart } from '../../core/src/stages/starting/spread.ts';
+import { sampleStart } from '../../core/src/stages/starting/tolerance-sampling.ts';
 import { classTimes } from '../../core/src/stages/starting/trip-class.ts';
 import { transientRun } from '../../core/src/stages/starting/transient.ts';
 import { demoCatalogue } from '../../db/demo/catalogue.ts';

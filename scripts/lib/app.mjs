@@ -55,7 +55,7 @@ async function buildBeside() {
   await build({
     entryPoints: {
       worker: `${root}/web/src/lib/server/work/worker.ts`,
-      rig: `${root}/web/src/lib/server/rig/device.ts`,
+      rig: `${root}/web/src/lib/server/test-rig/device.ts`,
     },
     outdir: `${root}/web/build`,
     bundle: true,

@@ -23,11 +23,11 @@ import { root } from './root.mjs';
 const BUDGET = 15;
 /** Where the times of the first run are kept, in the copy that was changed. */
 const TIMES = 'test-times.json';
-const DEMO = './demo.ts';
+const DEMO = './lib/demo.ts';
 /** Random cases of a property that does not say how many. */
 const RUNS = 6;
 /** Compares the program with itself, and sees little of a wrong figure. */
-const LEFT_OUT = ['any-document', 'any-machine'];
+const LEFT_OUT = ['job/any-document', 'commands/any-machine'];
 
 chai.use(JestExtend);
 chai.use(JestChaiExpect);
@@ -39,14 +39,23 @@ globalThis[GLOBAL_EXPECT] = expect;
 setState({ assertionCalls: 0, isExpectingAssertions: false, testPath: '', currentTestName: '' }, expect);
 fc.configureGlobal({ numRuns: RUNS, seed: 20_261_126, endOnFailure: true });
 
+/** The test files below a folder of tests, `stages/drive/drive` for stages/drive/drive.test.ts. */
 function testFiles(folder) {
   const only = process.env.MUTANTS_TESTS?.split(',');
-  return readdirSync(folder)
+  return readdirSync(folder, { recursive: true })
     .flatMap((file) => /^(.+)\.test\.ts$/.exec(file)?.[1] ?? [])
     .filter((name) => only?.includes(name) ?? !LEFT_OUT.includes(name));
 }
 
-async function bundle(folder, contents, external) {
+/** The demo’s catalogue is one, wherever a test stands. */
+const sharedDemo = {
+  name: 'shared-demo',
+  setup: ({ onResolve }) => void onResolve({ filter: /\/lib\/demo\.ts$/ }, () => ({ path: DEMO, external: true })),
+};
+
+const nameIn = (name) => name.replaceAll(/\W/g, '_');
+
+async function bundle(folder, contents, external, plugins = []) {
   const { outputFiles } = await build({
     stdin: { contents, resolveDir: folder },
     absWorkingDir: process.cwd(),
@@ -56,6 +65,7 @@ async function bundle(folder, contents, external) {
     platform: 'node',
     target: 'node20',
     external,
+    plugins,
     alias: { odex: `${process.cwd()}/node_modules/odex/src/odex.ts` },
     logLevel: 'error',
   });
@@ -113,13 +123,13 @@ class CoreTestRunner {
     this.#imports = Object.fromEntries(
       this.#names.map((name) => [
         name,
-        [...this.#texts[name].matchAll(/from '\.\.\/src\/([^']+)'/g)].map(([, path]) => path),
+        [...this.#texts[name].matchAll(/from '(?:\.\.\/)+src\/([^']+)'/g)].map(([, path]) => path),
       ]),
     );
     const tests = this.#names.map(
-      (name) => `export const ${name.replaceAll('-', '_')} = () => require('./${name}.test.ts');`,
+      (name) => `export const ${nameIn(name)} = () => require('./${name}.test.ts');`,
     );
-    this.#script = await bundle(folder, tests.join('\n'), ['vitest', DEMO, ...packages]);
+    this.#script = await bundle(folder, tests.join('\n'), ['vitest', ...packages], [sharedDemo]);
     // The demo’s catalogue is made once, by the code as it is.
     this.#demo = evaluated(await bundle(folder, `export * from '${DEMO}';`, packages), this.#require);
   }
@@ -134,7 +144,7 @@ class CoreTestRunner {
       tests,
       load: (name) => {
         file = name;
-        load[name.replaceAll('-', '_')]();
+        load[nameIn(name)]();
       },
     };
   }
@@ -170,15 +180,14 @@ class CoreTestRunner {
     );
   }
 
-  /** How far a test is from a changed file: it imports the file or is called like it, imports its folder or names its stage, its file does, or none of these. */
-  #distance({ id, run, file }, changed) {
+  /** How far a test is from a changed file: it imports the file or is called like it, stands in its folder or imports from it, names it, or none of these. */
+  #distance({ file }, changed) {
     const imports = this.#imports[file] ?? [];
-    if (imports.includes(changed) || changed.endsWith(`/${file}.ts`)) return 0;
+    if (imports.includes(changed) || changed === `${file}.ts`) return 0;
     const folder = changed.slice(0, changed.lastIndexOf('/') + 1);
-    if (imports.some((path) => path.startsWith(folder))) return 1;
-    const stage = /stages\/(\w+)\//.exec(changed)?.[1];
-    if (!stage) return 3;
-    return `${id} ${run}`.includes(`${stage}.`) ? 1 : this.#texts[file].includes(stage) ? 2 : 3;
+    if (`${file}.`.startsWith(folder) || imports.some((path) => path.startsWith(folder))) return 1;
+    const stage = /stages\/([\w-]+)\//.exec(changed)?.[1];
+    return stage && this.#texts[file].includes(stage) ? 2 : 3;
   }
 
   /** Runs tests, the nearest and quickest first, until one fails or the time is spent. */

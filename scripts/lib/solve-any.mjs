@@ -1,11 +1,11 @@
 // Solves arbitrary accepted documents and prints JSON: how many, the longest times in ms and what broke. A slow one gets a second
 // look after all others, since the machine may have been held up; nothing of the first is remembered by then.
 import fc from 'fast-check';
-import { stageNames } from '../../core/src/ground/stage-names.ts';
+import { stageNames } from '../../core/src/kernel/stage-names.ts';
 import { emptyJob, solve } from '../../core/src/index.ts';
 import { detailsAt } from '../../core/src/solve/details.ts';
-import { anyJob } from '../../core/test/any-job.ts';
-import { demo } from '../../core/test/demo.ts';
+import { anyJob } from '../../core/test/lib/any-job.ts';
+import { demo } from '../../core/test/lib/demo.ts';
 
 const [count, seed, limit] = process.argv.slice(2).map(Number);
 const WARM = 200;

@@ -1,8 +1,8 @@
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
-import { guard, refusalOf } from '$lib/server/edge';
+import { guard, refusalOf } from '$lib/server/request-guard';
 import { log } from '$lib/server/log';
-import { overRate } from '$lib/server/rate';
+import { overRate } from '$lib/server/rate-limit';
 import { warmUp } from '$lib/server/work/warm-up';
 
 /** Nobody waits for it: what comes meanwhile is served. */

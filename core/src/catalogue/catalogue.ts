@@ -3,7 +3,7 @@ import { drivePartKinds, drivePartSchema, searchedOfDrivePart, type DrivePart } 
 import { driveItemSchema, searchedOfDrive, type DriveItem } from './drive-item.ts';
 import type { Searched } from './item.ts';
 import { motorItemSchema, searchedOfMotor, type MotorItem } from './motor-item.ts';
-import { testedPairSchema } from './tested-pair.ts';
+import { testedPairSchema } from './coordinated-combination.ts';
 import { searchedOfPart, starterPartSchema, type StarterPart } from './starter-part.ts';
 
 export type { DriveItem, DrivePart, MotorItem, StarterPart };

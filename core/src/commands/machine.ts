@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { complex } from '../ground/complex.ts';
+import { complex } from '../kernel/complex.ts';
 import { emptyJob, issuesOf, type Issue } from '../job/job.ts';
 import { emptyCatalogue } from '../catalogue/catalogue.ts';
 import { readPlate } from '../stages/nameplate/read/read-plate.ts';
 import { solve } from '../solve/solve.ts';
-import type { Feed } from '../stages/starting/feeds.ts';
+import type { Feed } from '../stages/starting/starting-mode.ts';
 import { runUp, type RunUp } from '../stages/starting/run-up.ts';
 import { transientRun, type TransientRun } from '../stages/starting/transient.ts';
 import { circuitShape } from '../motor/circuit-shape.ts';

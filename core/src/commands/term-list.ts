@@ -1,5 +1,5 @@
-import type { Field, Fields } from '../ground/field.ts';
-import { termIn, type Term } from '../ground/term.ts';
+import type { Field, Fields } from '../kernel/field.ts';
+import { termIn, type Term } from '../kernel/term.ts';
 import { stageFields } from '../job/fields.ts';
 import { publishedValues } from '../solve/published.ts';
 

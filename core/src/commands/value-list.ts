@@ -1,5 +1,5 @@
-import { siUnit } from '../ground/quantity/format.ts';
-import { bothTerms } from '../ground/term.ts';
+import { siUnit } from '../kernel/quantity/format.ts';
+import { bothTerms } from '../kernel/term.ts';
 import { publishedValues } from '../solve/published.ts';
 
 export interface ListedValue {

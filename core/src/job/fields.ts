@@ -1,17 +1,17 @@
-import type { Field, FieldSpec, QuantityField, RowsField } from '../ground/field.ts';
+import type { Field, FieldSpec, QuantityField, RowsField } from '../kernel/field.ts';
 import { fields as drive } from '../stages/drive/fields.ts';
-import { fields as handover } from '../stages/handover/fields.ts';
+import { fields as handover } from '../stages/documents/fields.ts';
 import { fields as load } from '../stages/load/fields.ts';
-import { fields as money } from '../stages/money/fields.ts';
+import { fields as money } from '../stages/economics/fields.ts';
 import { fields as nameplate } from '../stages/nameplate/fields.ts';
-import { fields as pick } from '../stages/pick/fields.ts';
-import { fields as place } from '../stages/place/fields.ts';
-import { fields as profile } from '../stages/profile/fields.ts';
+import { fields as pick } from '../stages/selection/fields.ts';
+import { fields as place } from '../stages/environment/fields.ts';
+import { fields as profile } from '../stages/operating-profile/fields.ts';
 import { fields as protection } from '../stages/protection/fields.ts';
-import { fields as situation } from '../stages/situation/fields.ts';
+import { fields as situation } from '../stages/task/fields.ts';
 import { fields as starting } from '../stages/starting/fields.ts';
 import { fields as supply } from '../stages/supply/fields.ts';
-import { practiceFields } from './practice.ts';
+import { practiceFields } from './design-rules.ts';
 
 /** What every stage declares. */
 export const stageFields = {

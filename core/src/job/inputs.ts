@@ -1,17 +1,17 @@
 import { quantityFields, rowFields, stageFields, type RowFields } from './fields.ts';
-import type { Fields, FieldSpec } from '../ground/field.ts';
-import { readFigures } from '../ground/read-field.ts';
-import type { Finding } from '../ground/finding.ts';
+import type { Fields, FieldSpec } from '../kernel/field.ts';
+import { readFigures } from '../kernel/read-field.ts';
+import type { Finding } from '../kernel/finding.ts';
 import type { Job } from './job.ts';
 import { placeOf, type Option } from './options.ts';
-import { type Letter } from './places.ts';
-import { formatOther } from '../ground/quantity/format.ts';
-import { amount, series, type Text } from '../ground/text.ts';
-import type { Parsed, Reading } from '../ground/quantity/parse.ts';
-import type { School, Unit } from '../ground/quantity/units.ts';
-import { practiceRules, type PracticeName } from './practice-rules.ts';
-import { remembered } from '../ground/remembered.ts';
-import { quantity, type Value } from '../ground/value.ts';
+import { type Letter } from './document-paths.ts';
+import { formatOther } from '../kernel/quantity/format.ts';
+import { amount, series, type Text } from '../kernel/text.ts';
+import type { Parsed, Reading } from '../kernel/quantity/parse.ts';
+import type { School, Unit } from '../kernel/quantity/units.ts';
+import { practiceRules, type PracticeName } from './design-rule-list.ts';
+import { remembered } from '../kernel/memoize.ts';
+import { quantity, type Value } from '../kernel/value.ts';
 
 type Groups = readonly (readonly Value[])[];
 type Given<Fields extends Record<string, FieldSpec>> = {

@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { head } from '../stages/situation/fields.ts';
-import { causeIds } from '../stages/situation/cause-ids.ts';
+import { head } from '../stages/task/fields.ts';
+import { causeIds } from '../stages/task/cause-ids.ts';
 import { stageFields } from './fields.ts';
 import { optionSchema, optionStages, sharedFields, type Option } from './options.ts';
-import { letters, type Letter } from './places.ts';
-import { practiceFields } from './practice.ts';
+import { letters, type Letter } from './document-paths.ts';
+import { practiceFields } from './design-rules.ts';
 import { shapeOf } from './shape.ts';
 import { FORMAT, upgrade } from './upgrade.ts';
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import type { Field, Fields } from '../ground/field.ts';
+import type { Field, Fields } from '../kernel/field.ts';
 import { stageFields } from './fields.ts';
-import { placeIn, type Letter, type OwnNames } from './places.ts';
+import { placeIn, type Letter, type OwnNames } from './document-paths.ts';
 import { shapeOf } from './shape.ts';
 
 type OwnOf<Each> = {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { bothTerms } from '../ground/term.ts';
+import { bothTerms } from '../kernel/term.ts';
 import type {
   ChoiceField,
   Field,
@@ -10,7 +10,7 @@ import type {
   RowsField,
   TickField,
   WordsField,
-} from '../ground/field.ts';
+} from '../kernel/field.ts';
 
 /** Text as typed, or a bare number in the school’s unit. Reading it is a later step, so nothing typed is lost. */
 const typed = z.union([z.string().max(200), z.number()]).optional();

@@ -1,5 +1,5 @@
-import { stageNames } from '../ground/stage-names.ts';
-import type { Fields } from '../ground/field.ts';
+import { stageNames } from '../kernel/stage-names.ts';
+import type { Fields } from '../kernel/field.ts';
 import { stageFields } from './fields.ts';
 import { ownFields } from './options.ts';
 

@@ -1,4 +1,4 @@
-import { complex, type Complex } from '../ground/complex.ts';
+import { complex, type Complex } from '../kernel/complex.ts';
 import type { Circuit } from './circuit-shape.ts';
 import { synchronousSpeed } from './synchronous.ts';
 

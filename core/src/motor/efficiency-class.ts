@@ -1,4 +1,4 @@
-import type { School } from '../ground/quantity/units.ts';
+import type { School } from '../kernel/quantity/units.ts';
 import {
   efficiencyTolerance,
   energyEfficient,
@@ -6,9 +6,9 @@ import {
   iecEfficiency60,
   nominalEfficiency,
   premiumEfficient,
-} from '../ground/tables/index.ts';
-import { cellValue, type Table } from '../ground/tables/table.ts';
-import { quantity, type Value } from '../ground/value.ts';
+} from '../kernel/tables/index.ts';
+import { cellValue, type Table } from '../kernel/tables/table.ts';
+import { quantity, type Value } from '../kernel/value.ts';
 import { standardHorsepower } from './standard-power.ts';
 
 export type EfficiencyClass = 'premium' | 'energy efficient' | 'IE1' | 'IE2' | 'IE3' | 'IE4';

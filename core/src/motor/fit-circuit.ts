@@ -1,5 +1,5 @@
-import { bisect } from '../ground/numeric.ts';
-import { add, complex, divide, inverse, magnitude, multiply, subtract, type Complex } from '../ground/complex.ts';
+import { bisect } from '../kernel/numeric.ts';
+import { add, complex, divide, inverse, magnitude, multiply, subtract, type Complex } from '../kernel/complex.ts';
 import { breakdownSlip, curveExtremes, leakageAt, steadyPoint, torqueAt, type Circuit } from './circuit.ts';
 import { synchronousSpeed } from './synchronous.ts';
 

@@ -1,5 +1,5 @@
-import type { Value } from '../ground/value.ts';
-import { remembered } from '../ground/remembered.ts';
+import type { Value } from '../kernel/value.ts';
+import { remembered } from '../kernel/memoize.ts';
 import { speedCurve } from './circuit.ts';
 import { fitCircuit, type Fit, type FitTargets } from './fit-circuit.ts';
 import { bestFlux, partLoads } from './operating.ts';

@@ -1,4 +1,4 @@
-import { bisect } from '../ground/numeric.ts';
+import { bisect } from '../kernel/numeric.ts';
 import { breakdownSlip, leastBetween, steadyPoint, type Circuit, type SteadyPoint } from './circuit.ts';
 import { slipAtTorque } from './fit-circuit.ts';
 

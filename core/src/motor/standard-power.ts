@@ -1,7 +1,7 @@
-import { amount, type Text } from '../ground/text.ts';
-import { HORSEPOWER, type School } from '../ground/quantity/units.ts';
-import { iecFrames, motorCurrent } from '../ground/tables/index.ts';
-import type { Table } from '../ground/tables/table.ts';
+import { amount, type Text } from '../kernel/text.ts';
+import { HORSEPOWER, type School } from '../kernel/quantity/units.ts';
+import { iecFrames, motorCurrent } from '../kernel/tables/index.ts';
+import type { Table } from '../kernel/tables/table.ts';
 
 const IEC_SOURCE = 'EN 50347:2001, output assignment table';
 

@@ -1,7 +1,7 @@
-import type { Text } from '../ground/text.ts';
-import type { School } from '../ground/quantity/units.ts';
-import { remembered } from '../ground/remembered.ts';
-import { lockedRotorCurrent, lockedRotorTorque, breakdownTorque } from '../ground/tables/index.ts';
+import type { Text } from '../kernel/text.ts';
+import type { School } from '../kernel/quantity/units.ts';
+import { remembered } from '../kernel/memoize.ts';
+import { lockedRotorCurrent, lockedRotorTorque, breakdownTorque } from '../kernel/tables/index.ts';
 import { classEfficiency, type EfficiencyClass } from './efficiency-class.ts';
 import { standardHorsepower } from './standard-power.ts';
 import { synchronousSpeed } from './synchronous.ts';

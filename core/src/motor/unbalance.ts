@@ -1,5 +1,5 @@
-import { unbalanceDerate } from '../ground/tables/index.ts';
-import { quantity, type Value } from '../ground/value.ts';
+import { unbalanceDerate } from '../kernel/tables/index.ts';
+import { quantity, type Value } from '../kernel/value.ts';
 
 export interface Unbalance {
   readonly unbalance: Value;

@@ -1,8 +1,8 @@
-import { formatNumber, showQuantity, siUnit } from '../ground/quantity/format.ts';
-import type { Dimension, School } from '../ground/quantity/units.ts';
-import { isLate, late } from '../ground/remembered.ts';
-import { Amount, Figures, Series, Unspoken, type Text } from '../ground/text.ts';
-import type { Origin, ShownWorking, Value, Working } from '../ground/value.ts';
+import { formatNumber, showQuantity, siUnit } from '../kernel/quantity/format.ts';
+import type { Dimension, School } from '../kernel/quantity/units.ts';
+import { isLate, late } from '../kernel/memoize.ts';
+import { Amount, Figures, Series, Unspoken, type Text } from '../kernel/text.ts';
+import type { Origin, ShownWorking, Value, Working } from '../kernel/value.ts';
 
 /** Whose units and terms are shown, and in whose words: a template is looked up by the words it has in English. */
 export interface Locale {

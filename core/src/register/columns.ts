@@ -1,10 +1,10 @@
-import type { Field, Fields } from '../ground/field.ts';
-import { bothTerms } from '../ground/term.ts';
-import { checkField } from '../ground/read-field.ts';
+import type { Field, Fields } from '../kernel/field.ts';
+import { bothTerms } from '../kernel/term.ts';
+import { checkField } from '../kernel/read-field.ts';
 import { fields as plateFields } from '../stages/nameplate/fields.ts';
 import { issuesOf } from '../job/job.ts';
 import { readPlate } from '../stages/nameplate/read/read-plate.ts';
-import type { School } from '../ground/quantity/units.ts';
+import type { School } from '../kernel/quantity/units.ts';
 import {
   motorStates,
   registeredMotorSchema,

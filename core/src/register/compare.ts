@@ -3,14 +3,14 @@ import { emptyJob } from '../job/job.ts';
 import { nameplate } from '../stages/nameplate/nameplate.ts';
 import { values as declared, type NameplateValues } from '../stages/nameplate/values.ts';
 import { readInputs } from '../job/inputs.ts';
-import { readPractice } from '../job/practice.ts';
-import type { School } from '../ground/quantity/units.ts';
+import { readPractice } from '../job/design-rules.ts';
+import type { School } from '../kernel/quantity/units.ts';
 import type { AnyValue } from '../stages/stage.ts';
-import { formatNumber } from '../ground/quantity/format.ts';
+import { formatNumber } from '../kernel/quantity/format.ts';
 import { misfitsOf, type Outlines } from '../stages/nameplate/outline.ts';
 import { present, textIn, type Shown } from '../present/present.ts';
-import { textOf } from '../ground/text.ts';
-import { termIn } from '../ground/term.ts';
+import { textOf } from '../kernel/text.ts';
+import { termIn } from '../kernel/term.ts';
 import { isExplosionProtected } from '../stages/nameplate/enclosure.ts';
 
 export interface Difference {

@@ -1,8 +1,8 @@
 import { quantityFields } from '../job/fields.ts';
 import type { Plate } from '../job/job.ts';
 import { readFrame } from '../stages/nameplate/frame.ts';
-import { parseGroups } from '../ground/quantity/parse.ts';
-import type { Dimension, School } from '../ground/quantity/units.ts';
+import { parseGroups } from '../kernel/quantity/parse.ts';
+import type { Dimension, School } from '../kernel/quantity/units.ts';
 import type { RegisteredMotor } from './registered-motor.ts';
 import { textIn } from '../present/present.ts';
 import { sizeText } from '../motor/standard-power.ts';

@@ -1,6 +1,6 @@
-import { mountingMisfit, shaftMisfit, type MotorNeed } from '../stages/pick/motor-rules.ts';
+import { mountingMisfit, shaftMisfit, type MotorNeed } from '../stages/selection/motor-rules.ts';
 import { decodeFrame } from '../stages/nameplate/frame.ts';
-import { say } from '../ground/text.ts';
+import { say } from '../kernel/text.ts';
 import { textIn } from '../present/present.ts';
 import { sameRating, sizeText } from '../motor/standard-power.ts';
 import { decodeEnclosure } from '../stages/nameplate/enclosure.ts';

@@ -1,11 +1,11 @@
-import { amount, figures, say, textOf, type Text } from '../ground/text.ts';
+import { amount, figures, say, textOf, type Text } from '../kernel/text.ts';
 import { z } from 'zod';
-import { YEAR } from '../ground/constants.ts';
+import { YEAR } from '../kernel/constants.ts';
 import type { AnyValue } from '../stages/stage.ts';
-import { letters, type Letter } from '../job/places.ts';
-import type { School } from '../ground/quantity/units.ts';
+import { letters, type Letter } from '../job/document-paths.ts';
+import type { School } from '../kernel/quantity/units.ts';
 import { textIn } from '../present/present.ts';
-import { termIn } from '../ground/term.ts';
+import { termIn } from '../kernel/term.ts';
 import { publishedValues } from './published.ts';
 import {
   discountedPayback,
@@ -13,7 +13,7 @@ import {
   netPresentValue,
   simplePayback,
   type Horizon,
-} from '../stages/money/cash-flow.ts';
+} from '../stages/economics/cash-flow.ts';
 
 const letterSchema = z.enum(letters);
 const rowSchema = z.object({

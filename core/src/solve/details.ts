@@ -1,27 +1,27 @@
 import type { Shown } from '../present/present.ts';
 import type { Readout } from './readouts.ts';
-import { stageNames, type StageName } from '../ground/stage-names.ts';
-import type { UsedRule } from '../job/practice.ts';
+import { stageNames, type StageName } from '../kernel/stage-names.ts';
+import type { UsedRule } from '../job/design-rules.ts';
 import type { Warming } from '../stages/load/duty.ts';
 import type { DriveResult } from '../stages/drive/drive.ts';
 import type { LoadResult } from '../stages/load/load-result.ts';
 import type { PoleChoice } from '../stages/load/pole-comparison.ts';
 import type { Outlines } from '../stages/nameplate/outline.ts';
 import type { Clue } from '../stages/nameplate/measured-motor.ts';
-import type { PickResult } from '../stages/pick/pick.ts';
-import type { MotorNeed } from '../stages/pick/motor-rules.ts';
-import type { MoneyResult } from '../stages/money/money.ts';
+import type { PickResult } from '../stages/selection/selection.ts';
+import type { MotorNeed } from '../stages/selection/motor-rules.ts';
+import type { MoneyResult } from '../stages/economics/economics.ts';
 import type { DevicePicture } from '../stages/protection/protection.ts';
 import type { Scheme } from '../stages/protection/diagram/scheme.ts';
-import type { DrawnRun } from '../stages/protection/drawn-run.ts';
-import type { BothAnswers } from '../stages/protection/side-by-side.ts';
-import type { PlaceResult } from '../stages/place/place.ts';
-import type { FlowCurve, FlowPicture, ProfilePoint } from '../stages/profile/profile-result.ts';
-import type { Inquiry } from '../stages/situation/inquiry.ts';
+import type { DrawnRun } from '../stages/protection/conductor-run.ts';
+import type { BothAnswers } from '../stages/protection/standards-comparison.ts';
+import type { PlaceResult } from '../stages/environment/environment.ts';
+import type { FlowCurve, FlowPicture, ProfilePoint } from '../stages/operating-profile/profile-result.ts';
+import type { Inquiry } from '../stages/task/inquiry.ts';
 import type { SupplyResult } from '../stages/supply/supply.ts';
 import type { Comparison } from '../stages/starting/comparison.ts';
 import type { StartingResult } from '../stages/starting/starting.ts';
-import type { Text } from '../ground/text.ts';
+import type { Text } from '../kernel/text.ts';
 
 /** What the screens draw beside the published values. */
 export interface Details {

@@ -1,6 +1,6 @@
-import { stageNames, type StageName } from '../ground/stage-names.ts';
+import { stageNames, type StageName } from '../kernel/stage-names.ts';
 import type { Shown } from '../present/present.ts';
-import type { ShownWorking } from '../ground/value.ts';
+import type { ShownWorking } from '../kernel/value.ts';
 import { pickDetails, noDetails, shownAt } from './details.ts';
 import type { Solution } from './solution.ts';
 

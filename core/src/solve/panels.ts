@@ -1,6 +1,6 @@
 import type { Job } from '../job/job.ts';
-import type { Dimension, School } from '../ground/quantity/units.ts';
-import { quantity, type Value } from '../ground/value.ts';
+import type { Dimension, School } from '../kernel/quantity/units.ts';
+import { quantity, type Value } from '../kernel/value.ts';
 import { feederByIec, feederByNec, type Feeder, type OnFeeder } from '../stages/protection/feeder.ts';
 import type { Solution } from './solution.ts';
 

@@ -1,8 +1,8 @@
-import { say, type Text } from '../ground/text.ts';
+import { say, type Text } from '../kernel/text.ts';
 import { optionSchema, type Option } from '../job/options.ts';
-import { letters, type Letter } from '../job/places.ts';
+import { letters, type Letter } from '../job/document-paths.ts';
 import { typedOptions, type Job, type Proposal } from '../job/job.ts';
-import type { Method } from '../stages/starting/feeds.ts';
+import type { Method } from '../stages/starting/starting-mode.ts';
 import type { Asked, SolvedOption } from './option.ts';
 
 interface Idea {

@@ -1,11 +1,11 @@
-import { say, type Text } from '../ground/text.ts';
-import type { StageName } from '../ground/stage-names.ts';
-import { KELVIN, YEAR } from '../ground/constants.ts';
+import { say, type Text } from '../kernel/text.ts';
+import type { StageName } from '../kernel/stage-names.ts';
+import { KELVIN, YEAR } from '../kernel/constants.ts';
 import { UNBALANCE_MOST } from '../motor/unbalance.ts';
-import { quantity, type Value } from '../ground/value.ts';
+import { quantity, type Value } from '../kernel/value.ts';
 import type { AnyValue, Brief } from '../stages/stage.ts';
-import { yearsCounted } from '../stages/pick/asked-of-pick.ts';
-import { RATED_ALTITUDE, RATED_AMBIENT } from '../stages/place/place-known.ts';
+import { yearsCounted } from '../stages/selection/selection-input.ts';
+import { RATED_ALTITUDE, RATED_AMBIENT } from '../stages/environment/environment-known.ts';
 
 /** A figure that stands large at the head of its stage, against its limit where it has one. */
 export interface Readout {

@@ -1,4 +1,4 @@
-import { textOf } from '../ground/text.ts';
+import { textOf } from '../kernel/text.ts';
 import { present, textIn } from '../present/present.ts';
 import type { Job } from '../job/job.ts';
 import { panelsOf } from './panels.ts';

@@ -1,12 +1,12 @@
-import type { Finding } from '../ground/finding.ts';
+import type { Finding } from '../kernel/finding.ts';
 import { readInputs, type Inputs } from '../job/inputs.ts';
 import type { Job } from '../job/job.ts';
-import { readPractice, type PracticeRead } from '../job/practice.ts';
+import { readPractice, type PracticeRead } from '../job/design-rules.ts';
 import { load } from '../stages/load/load.ts';
 import type { LoadResult } from '../stages/load/load-result.ts';
 import { nameplate, type NameplateResult } from '../stages/nameplate/nameplate.ts';
-import { place, type PlaceResult } from '../stages/place/place.ts';
-import { situation, type SituationResult } from '../stages/situation/situation.ts';
+import { place, type PlaceResult } from '../stages/environment/environment.ts';
+import { situation, type SituationResult } from '../stages/task/task.ts';
 import type { Brief } from '../stages/stage.ts';
 import { supply, type SupplyResult } from '../stages/supply/supply.ts';
 

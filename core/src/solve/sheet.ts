@@ -1,9 +1,9 @@
-import type { Finding } from '../ground/finding.ts';
+import type { Finding } from '../kernel/finding.ts';
 import type { Shown, AnyShownValue } from '../present/present.ts';
-import { formatNumber } from '../ground/quantity/format.ts';
-import { withSymbol } from '../ground/term.ts';
+import { formatNumber } from '../kernel/quantity/format.ts';
+import { withSymbol } from '../kernel/term.ts';
 import type { Job } from '../job/job.ts';
-import { letters } from '../job/places.ts';
+import { letters } from '../job/document-paths.ts';
 import type { Solution } from './solution.ts';
 import type { Scheme } from '../stages/protection/diagram/scheme.ts';
 import type { Setting } from '../stages/drive/settings.ts';

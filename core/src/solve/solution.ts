@@ -1,12 +1,12 @@
-import type { Text } from '../ground/text.ts';
+import type { Text } from '../kernel/text.ts';
 import { z } from 'zod';
-import { findingSchema, type Finding } from '../ground/finding.ts';
-import { stageNames, type StageName } from '../ground/stage-names.ts';
-import { valueSchema } from '../ground/value.ts';
+import { findingSchema, type Finding } from '../kernel/finding.ts';
+import { stageNames, type StageName } from '../kernel/stage-names.ts';
+import { valueSchema } from '../kernel/value.ts';
 import type { FieldEcho } from '../job/inputs.ts';
 import { proposals, type Proposal } from '../job/job.ts';
 import { optionSchema, type Option } from '../job/options.ts';
-import { letters, type Letter } from '../job/places.ts';
+import { letters, type Letter } from '../job/document-paths.ts';
 import type { Shown } from '../present/present.ts';
 import { missingSchema, type AnyValue, type Missing } from '../stages/stage.ts';
 import { comparisonSchema, type OptionComparison } from './compare-options.ts';

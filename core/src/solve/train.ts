@@ -1,12 +1,12 @@
-import { amount, say, series, textOf, type Text } from '../ground/text.ts';
+import { amount, say, series, textOf, type Text } from '../kernel/text.ts';
 import type { LoadResult } from '../stages/load/load-result.ts';
 import type { NameplateResult } from '../stages/nameplate/nameplate.ts';
-import type { PickResult } from '../stages/pick/pick.ts';
+import type { PickResult } from '../stages/selection/selection.ts';
 import type { ProtectionResult } from '../stages/protection/protection.ts';
-import type { StageName } from '../ground/stage-names.ts';
+import type { StageName } from '../kernel/stage-names.ts';
 import type { StartingResult } from '../stages/starting/starting.ts';
 import type { SupplyResult } from '../stages/supply/supply.ts';
-import type { Finding } from '../ground/finding.ts';
+import type { Finding } from '../kernel/finding.ts';
 import { sizeText } from '../motor/standard-power.ts';
 import type { Job } from '../job/job.ts';
 import { z } from 'zod';

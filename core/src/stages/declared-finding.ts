@@ -1,6 +1,6 @@
-import type { Finding, Severity } from '../ground/finding.ts';
-import type { Text } from '../ground/text.ts';
-import type { StageName } from '../ground/stage-names.ts';
+import type { Finding, Severity } from '../kernel/finding.ts';
+import type { Text } from '../kernel/text.ts';
+import type { StageName } from '../kernel/stage-names.ts';
 
 /** A finding as its stage declares it; where it is raised it gets its figures, and a more exact basis or remedy. */
 export interface DeclaredFinding {

@@ -1,7 +1,7 @@
-import type { Dimension } from '../ground/quantity/units.ts';
-import type { Term } from '../ground/term.ts';
-import type { Text } from '../ground/text.ts';
-import type { Value } from '../ground/value.ts';
+import type { Dimension } from '../kernel/quantity/units.ts';
+import type { Term } from '../kernel/term.ts';
+import type { Text } from '../kernel/text.ts';
+import type { Value } from '../kernel/value.ts';
 
 /** Chapters of the selection sheet, in their order. */
 export const sheetSections = [

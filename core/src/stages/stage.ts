@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import type { Finding } from '../ground/finding.ts';
+import type { Finding } from '../kernel/finding.ts';
 import type { Inputs } from '../job/inputs.ts';
 import type { Job, JobView } from '../job/job.ts';
-import type { Practice } from '../job/practice.ts';
-import type { Text } from '../ground/text.ts';
-import type { StageName } from '../ground/stage-names.ts';
-import type { Value } from '../ground/value.ts';
+import type { Practice } from '../job/design-rules.ts';
+import type { Text } from '../kernel/text.ts';
+import type { StageName } from '../kernel/stage-names.ts';
+import type { Value } from '../kernel/value.ts';
 import { findingOf, type DeclaredFinding, type FlagOf } from './declared-finding.ts';
 
 export const missingSchema = z.object({

@@ -1,4 +1,4 @@
-import type { School } from '@pilgrim/core/ground/quantity/units';
+import type { School } from '@pilgrim/core/kernel/quantity/units';
 
 const KEY = 'pilgrim.units';
 

@@ -1,3 +1,3 @@
-import { stageNames } from '@pilgrim/core/ground/stage-names';
+import { stageNames } from '@pilgrim/core/kernel/stage-names';
 
 export const match = (param: string): boolean => (stageNames as readonly string[]).includes(param);

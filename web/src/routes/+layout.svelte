@@ -3,7 +3,7 @@
   import '../app.css';
   import ThemeProvider from 'flowbite-svelte/ThemeProvider.svelte';
   import { onMount, type Snippet } from 'svelte';
-  import { inTurn } from '$lib/later.svelte';
+  import { inTurn } from '$lib/deferred.svelte';
   import { units } from '$lib/units.svelte';
 
   let { children }: { children: Snippet } = $props();

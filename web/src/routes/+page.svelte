@@ -5,7 +5,7 @@
   import Alert from 'flowbite-svelte/Alert.svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { onMount, tick } from 'svelte';
-  import { fields } from '@pilgrim/core/stages/situation/fields';
+  import { fields } from '@pilgrim/core/stages/task/fields';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import { seenRevisions } from '$lib/job/seen';
   import Menu from '$lib/components/Menu.svelte';

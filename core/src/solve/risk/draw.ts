@@ -1,9 +1,9 @@
-import { laterCosts } from '../../stages/money/later.ts';
+import { laterCosts } from '../../stages/economics/replacement-costs.ts';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { interpolate } from '../../ground/numeric.ts';
-import type { Letter } from '../../job/places.ts';
-import { growingAnnuity } from '../../stages/money/cash-flow.ts';
+import { interpolate } from '../../kernel/numeric.ts';
+import type { Letter } from '../../job/document-paths.ts';
+import { growingAnnuity } from '../../stages/economics/cash-flow.ts';
 import type { RiskModel, RiskOption, YearOfCost } from './risk-model.ts';
 import { riskVariables, type Range, type RiskVariable } from './spreads.ts';
 

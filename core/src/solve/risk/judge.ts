@@ -1,6 +1,6 @@
-import { bandOf, bisect, interpolate, type Band } from '../../ground/numeric.ts';
-import type { Letter } from '../../job/places.ts';
-import { growingAnnuity } from '../../stages/money/cash-flow.ts';
+import { bandOf, bisect, interpolate, type Band } from '../../kernel/numeric.ts';
+import type { Letter } from '../../job/document-paths.ts';
+import { growingAnnuity } from '../../stages/economics/cash-flow.ts';
 import { eachFigure, likeliest, outcomesOf, yearlyOf, type Draws, type Outcome, type World } from './draw.ts';
 import type { RiskModel, RiskOption } from './risk-model.ts';
 import { riskVariables, type RiskVariable, type Spreads } from './spreads.ts';

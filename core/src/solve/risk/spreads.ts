@@ -1,7 +1,7 @@
-import { YEAR } from '../../ground/constants.ts';
-import { UNSURE } from '../../stages/money/unsure.ts';
-import { onMotor } from '../../stages/load/ways.ts';
-import type { ProfileResult } from '../../stages/profile/profile-result.ts';
+import { YEAR } from '../../kernel/constants.ts';
+import { UNSURE } from '../../stages/economics/uncertainty.ts';
+import { onMotor } from '../../stages/load/load-definition-methods.ts';
+import type { ProfileResult } from '../../stages/operating-profile/profile-result.ts';
 import type { Shared } from '../shared.ts';
 
 /** What is not known for sure, each drawn by itself. */

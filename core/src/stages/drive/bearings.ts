@@ -1,7 +1,7 @@
-import type { Text } from '../../ground/text.ts';
-import { PRACTICE, wording, type Value } from '../../ground/value.ts';
+import type { Text } from '../../kernel/text.ts';
+import { PRACTICE, wording, type Value } from '../../kernel/value.ts';
 import { readFrame } from '../nameplate/frame.ts';
-import type { Driven } from './asked-of-drive.ts';
+import type { Driven } from './drive-stage-input.ts';
 import type { Flag } from './findings.ts';
 
 /** W and shaft height, mm, from which on currents go round through both bearings; and above which more is needed. Common practice. */

@@ -1,8 +1,8 @@
-import { amount, say } from '../../ground/text.ts';
+import { amount, say } from '../../kernel/text.ts';
 import type { DriveItem } from '../../catalogue/catalogue.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
-import { ratedTorque, type Driven } from './asked-of-drive.ts';
-import { amperesTimes } from '../pick/choose-drive.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
+import { ratedTorque, type Driven } from './drive-stage-input.ts';
+import { amperesTimes } from '../selection/choose-drive.ts';
 import type { Flag } from './findings.ts';
 import { torqueOf } from './speed-range.ts';
 import type { DriveValues } from './values.ts';

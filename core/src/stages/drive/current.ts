@@ -1,9 +1,9 @@
-import { amount, say, type Text } from '../../ground/text.ts';
+import { amount, say, type Text } from '../../kernel/text.ts';
 import { bearableTime, overloadOf, type Overload } from '../../catalogue/drive-duty.ts';
-import { PRACTICE, quantity } from '../../ground/value.ts';
-import { currentNeeded, driveDuty, eventsOf, SEVERAL } from '../pick/choose-drive.ts';
-import { deratedCurrent, deratesOf, type Derates } from '../pick/rank-drives.ts';
-import type { Driven } from './asked-of-drive.ts';
+import { PRACTICE, quantity } from '../../kernel/value.ts';
+import { currentNeeded, driveDuty, eventsOf, SEVERAL } from '../selection/choose-drive.ts';
+import { deratedCurrent, deratesOf, type Derates } from '../selection/rank-drives.ts';
+import type { Driven } from './drive-stage-input.ts';
 import type { Flag } from './findings.ts';
 import type { DriveValues } from './values.ts';
 

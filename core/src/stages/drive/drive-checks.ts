@@ -1,7 +1,7 @@
-import { amount, say, type Text } from '../../ground/text.ts';
-import { isAnalog, type Driven } from './asked-of-drive.ts';
+import { amount, say, type Text } from '../../kernel/text.ts';
+import { isAnalog, type Driven } from './drive-stage-input.ts';
 import type { Flag } from './findings.ts';
-import type { Filter } from './lead.ts';
+import type { Filter } from './motor-cable.ts';
 import { highestFrequency, type SpeedRange } from './speed-range.ts';
 
 /** A share by which a row may miss an end before it counts. */

@@ -1,5 +1,5 @@
-import { TURN } from '../../ground/constants.ts';
-import { choice, flag, is, line, list, perOption, quantity, rows, type Asked } from '../../ground/field.ts';
+import { TURN } from '../../kernel/constants.ts';
+import { choice, flag, is, line, list, perOption, quantity, rows, type Asked } from '../../kernel/field.ts';
 
 const pump: Asked = is('load.machine', 'pump');
 const brakes: Asked = (look) => look('starting.braking') === 'chopper' || Boolean(look('drive.stopTime'));

@@ -1,6 +1,6 @@
 import { declared, type FlagOf } from '../declared-finding.ts';
-import { distortionLimits, safeSpeed, voltageDistortion, windingWithstand } from '../../ground/tables/index.ts';
-import { PRACTICE } from '../../ground/value.ts';
+import { distortionLimits, safeSpeed, voltageDistortion, windingWithstand } from '../../kernel/tables/index.ts';
+import { PRACTICE } from '../../kernel/value.ts';
 
 const REFLECTED = 'Reflected wave on the motor cable; reflection and speed of the wave from memory';
 

@@ -1,10 +1,10 @@
-import { magnitude } from '../../ground/complex.ts';
-import { distortionLimits, sixPulse, voltageDistortion } from '../../ground/tables/index.ts';
-import { cellValue } from '../../ground/tables/table.ts';
-import type { Text } from '../../ground/text.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import { magnitude } from '../../kernel/complex.ts';
+import { distortionLimits, sixPulse, voltageDistortion } from '../../kernel/tables/index.ts';
+import { cellValue } from '../../kernel/tables/table.ts';
+import type { Text } from '../../kernel/text.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
 import { DRIVE_INPUT } from '../../motor/drive-input.ts';
-import type { Driven } from './asked-of-drive.ts';
+import type { Driven } from './drive-stage-input.ts';
 import type { Flag } from './findings.ts';
 import {
   chokeOf,

@@ -1,7 +1,7 @@
 import type { DrivePart } from '../../catalogue/catalogue.ts';
-import type { Driven } from './asked-of-drive.ts';
+import type { Driven } from './drive-stage-input.ts';
 import type { Flag } from './findings.ts';
-import { filterNames, type Filter } from './lead.ts';
+import { filterNames, type Filter } from './motor-cable.ts';
 import { chokeOf, type LineSide } from './spectrum.ts';
 import type { DriveValues } from './values.ts';
 

@@ -1,12 +1,12 @@
-import { amount, say, textOf, type Text } from '../../ground/text.ts';
-import type { Dimension } from '../../ground/quantity/units.ts';
-import { parseQuantity } from '../../ground/quantity/parse.ts';
-import { PRACTICE } from '../../ground/value.ts';
-import { amperesTimes, deltaShare } from '../pick/choose-drive.ts';
-import { USUAL } from '../starting/feeds.ts';
+import { amount, say, textOf, type Text } from '../../kernel/text.ts';
+import type { Dimension } from '../../kernel/quantity/units.ts';
+import { parseQuantity } from '../../kernel/quantity/parse.ts';
+import { PRACTICE } from '../../kernel/value.ts';
+import { amperesTimes, deltaShare } from '../selection/choose-drive.ts';
+import { USUAL } from '../starting/starting-mode.ts';
 import type { Flag } from './findings.ts';
-import { USUAL_CARRIER, type Filter } from './lead.ts';
-import { isAnalog, type Driven } from './asked-of-drive.ts';
+import { USUAL_CARRIER, type Filter } from './motor-cable.ts';
+import { isAnalog, type Driven } from './drive-stage-input.ts';
 import { controlMode, highestFrequency, isCooled, skipsOf, type SpeedRange } from './speed-range.ts';
 import type { DriveValues } from './values.ts';
 

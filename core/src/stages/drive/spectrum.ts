@@ -1,5 +1,5 @@
-import { interpolate } from '../../ground/numeric.ts';
-import { sixPulse } from '../../ground/tables/index.ts';
+import { interpolate } from '../../kernel/numeric.ts';
+import { sixPulse } from '../../kernel/tables/index.ts';
 
 /** Orders of a six-pulse bridge that count; the last stands for all from it on. */
 export const ORDERS = [5, 7, 11, 13, 17, 19, 23] as const;

@@ -1,15 +1,15 @@
-import { safeSpeed } from '../../ground/tables/index.ts';
-import { PRACTICE } from '../../ground/value.ts';
-import { TURN } from '../../ground/constants.ts';
-import { bisect } from '../../ground/numeric.ts';
+import { safeSpeed } from '../../kernel/tables/index.ts';
+import { PRACTICE } from '../../kernel/value.ts';
+import { TURN } from '../../kernel/constants.ts';
+import { bisect } from '../../kernel/numeric.ts';
 import { horsepowerOf } from '../../motor/standard-power.ts';
 import { synchronousSpeed } from '../../motor/synchronous.ts';
 import { inverterStatement } from '../nameplate/inverter.ts';
-import { deltaShare } from '../pick/choose-drive.ts';
-import { currentAtTorque } from '../pick/drive-events.ts';
-import { speedFor } from '../profile/flow-machine.ts';
-import { bearableTorque } from '../place/slow.ts';
-import { ratedTorque, type Driven } from './asked-of-drive.ts';
+import { deltaShare } from '../selection/choose-drive.ts';
+import { currentAtTorque } from '../selection/drive-events.ts';
+import { speedFor } from '../operating-profile/flow-machine.ts';
+import { bearableTorque } from '../environment/reduced-speed-torque.ts';
+import { ratedTorque, type Driven } from './drive-stage-input.ts';
 
 /** Breakdown torque is kept this many times the torque above base speed. Common practice, no published source. */
 export const BREAKDOWN_RESERVE = 1.5;

@@ -1,5 +1,5 @@
-import { say, type Text } from '../../ground/text.ts';
-import { isAnalog, type Driven } from './asked-of-drive.ts';
+import { say, type Text } from '../../kernel/text.ts';
+import { isAnalog, type Driven } from './drive-stage-input.ts';
 
 /** One wire or pair of the terminal plan, by what it is for; the maker’s numbers are written in on the spot. */
 export interface Terminal {

@@ -1,4 +1,4 @@
-import { bisect } from '../../ground/numeric.ts';
+import { bisect } from '../../kernel/numeric.ts';
 import { hottestOf, type Stretch, type Warming } from './duty.ts';
 
 /** One level of a binned log. Torque in the unit of the samples, time in s. */

@@ -1,4 +1,4 @@
-import type { School } from '../../ground/quantity/units.ts';
+import type { School } from '../../kernel/quantity/units.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { Brief } from '../stage.ts';
 import type { Flag } from './findings.ts';

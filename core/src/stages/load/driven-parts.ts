@@ -1,6 +1,6 @@
-import { say, type Text } from '../../ground/text.ts';
+import { say, type Text } from '../../kernel/text.ts';
 import { sizeText } from '../../motor/standard-power.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
 import { serviceFactors } from './transmission.ts';
 import type { LoadKnown } from './load-known.ts';
 

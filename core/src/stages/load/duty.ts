@@ -1,6 +1,6 @@
-import { amount, say, type Text } from '../../ground/text.ts';
+import { amount, say, type Text } from '../../kernel/text.ts';
 import type { Brief } from '../stage.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
 
 export interface Stretch {
   /** N·m; 0 while standing, below zero where the load drives. */

@@ -1,5 +1,5 @@
-import { TURN } from '../../ground/constants.ts';
-import { type Asked, quantity, choice, flag, rows, named, is, not } from '../../ground/field.ts';
+import { TURN } from '../../kernel/constants.ts';
+import { type Asked, quantity, choice, flag, rows, named, is, not } from '../../kernel/field.ts';
 
 const ways = (...ways: readonly string[]): Asked => is('load.way', ...ways);
 /** The transmission is given stage by stage. */

@@ -1,6 +1,6 @@
 import { declared, type FlagOf } from '../declared-finding.ts';
-import { sheaves } from '../../ground/tables/index.ts';
-import { PRACTICE } from '../../ground/value.ts';
+import { sheaves } from '../../kernel/tables/index.ts';
+import { PRACTICE } from '../../kernel/value.ts';
 
 /** What this stage may find, by its code. */
 export const findings = declared({

@@ -1,4 +1,4 @@
-import { say } from '../../ground/text.ts';
+import { say } from '../../kernel/text.ts';
 import type { CheckedFrom, CheckedLoad } from './checked-load.ts';
 import { checkTrain, checkBelt } from './train-checks.ts';
 import { keepsMotor } from './reference-motor.ts';
@@ -6,7 +6,7 @@ import { sizeText } from '../../motor/standard-power.ts';
 import { synchronousSpeed } from '../../motor/synchronous.ts';
 import { speedTyped } from './transmission.ts';
 import { checkReadings } from './reading-checks.ts';
-import { loadField, torqueKindOf } from './ways.ts';
+import { loadField, torqueKindOf } from './load-definition-methods.ts';
 
 /** What is doubtful or dangerous about a load once it is carried back to the motor. */
 export function checkLoad({ brief, ...rest }: CheckedFrom): void {

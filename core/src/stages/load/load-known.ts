@@ -1,5 +1,5 @@
-import type { School } from '../../ground/quantity/units.ts';
-import type { Value } from '../../ground/value.ts';
+import type { School } from '../../kernel/quantity/units.ts';
+import type { Value } from '../../kernel/value.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { Brief } from '../stage.ts';

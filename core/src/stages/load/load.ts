@@ -1,4 +1,4 @@
-import { say, type Text } from '../../ground/text.ts';
+import { say, type Text } from '../../kernel/text.ts';
 import type { LoadResult } from './load-result.ts';
 import {
   throughRatio,
@@ -8,7 +8,7 @@ import {
   peakAtMotor,
   speedAtThisLoad,
   curveAtMotor,
-} from './to-motor.ts';
+} from './refer-to-motor-shaft.ts';
 import { torqueAtShaft } from './shaft-torque.ts';
 import { standardSize, stallTorque } from './standard-size.ts';
 import { ratingFor, bearingFor } from './driven-parts.ts';
@@ -18,7 +18,7 @@ import { sizeText } from '../../motor/standard-power.ts';
 import { motorInForce } from './reference-motor.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { notebook, type Brief, type Notebook } from '../stage.ts';
-import { PRACTICE, quantity } from '../../ground/value.ts';
+import { PRACTICE, quantity } from '../../kernel/value.ts';
 import { checkLoad } from './load-checks.ts';
 import { dutyOf } from './duty.ts';
 import { checkBrake, loweringTorque } from './overhauling.ts';
@@ -27,7 +27,7 @@ import { leastSheave } from './sheave.ts';
 import { compareSizes, type SizeChoice } from './size-comparison.ts';
 import { pullsSideways, reflectedInertia, shaftsOf, sideLoad, speedTyped, transmissionOf } from './transmission.ts';
 import { wholePoints } from './torque-curve.ts';
-import { usualBreakaway } from './ways.ts';
+import { usualBreakaway } from './load-definition-methods.ts';
 
 /** Fields of the load; a reading that another stage has already is not asked again. */
 function readingsOf({ load: typed, situation, supply }: Inputs['given']): Inputs['given']['load'] {

@@ -1,7 +1,7 @@
 import type { Flag } from './findings.ts';
-import { GRAVITY } from '../../ground/constants.ts';
+import { GRAVITY } from '../../kernel/constants.ts';
 import type { Brief, Notebook } from '../stage.ts';
-import { quantity, type Value } from '../../ground/value.ts';
+import { quantity, type Value } from '../../kernel/value.ts';
 
 /** How a load may drive its motor: a hoist that lowers, a cycle or a curve with torque below zero. Undefined where it never does. */
 export function overhaulingOf({ job, rows }: Brief): 'hoist' | 'cycle' | 'curve' | undefined {

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts';
-import { shelvesOf } from '../../catalogue/shelves.ts';
+import { shelvesOf } from '../../catalogue/size-groups.ts';
 import type { Job } from '../../job/job.ts';
 import { classEfficiency } from '../../motor/efficiency-class.ts';
 import { sameRating, sizeText } from '../../motor/standard-power.ts';
@@ -10,7 +10,7 @@ import type { Brief } from '../stage.ts';
 import type { LoadResult } from './load-result.ts';
 import { leastSheave } from './sheave.ts';
 import { pullsSideways, sidePullOf } from './transmission.ts';
-import type { Text } from '../../ground/text.ts';
+import type { Text } from '../../kernel/text.ts';
 
 /** One speed a motor could be bought in for this load; SI. */
 export interface PoleChoice {

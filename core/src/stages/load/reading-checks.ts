@@ -1,12 +1,12 @@
-import { amount, figures, say, type Text } from '../../ground/text.ts';
+import { amount, figures, say, type Text } from '../../kernel/text.ts';
 import type { Flag } from './findings.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { synchronousSpeed } from '../../motor/synchronous.ts';
 import type { Brief } from '../stage.ts';
-import { PRACTICE } from '../../ground/value.ts';
+import { PRACTICE } from '../../kernel/value.ts';
 import type { LoadValues } from './values.ts';
 import { wholePoints, type TypedPoint } from './torque-curve.ts';
-import { onMotor } from './ways.ts';
+import { onMotor } from './load-definition-methods.ts';
 
 /** Below this share of rated power the current of a motor is mostly magnetising. Common practice, no published source. */
 const CURRENT_TELLS = 0.5;

@@ -1,7 +1,7 @@
 import type { LoadResult } from './load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { Job } from '../../job/job.ts';
-import type { Value } from '../../ground/value.ts';
+import type { Value } from '../../kernel/value.ts';
 import { typicalMotor, type Motor } from '../../motor/typical.ts';
 
 /** Whether the motor on the plate stays; otherwise a new one is bought. */

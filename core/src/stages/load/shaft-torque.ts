@@ -1,7 +1,7 @@
-import { say } from '../../ground/text.ts';
-import { type Value } from '../../ground/value.ts';
+import { say } from '../../kernel/text.ts';
+import { type Value } from '../../kernel/value.ts';
 import { torqueTyped } from './transmission.ts';
-import { loadField, onMotor, ways } from './ways.ts';
+import { loadField, onMotor, ways } from './load-definition-methods.ts';
 import type { LoadKnown } from './load-known.ts';
 
 export function torqueAtShaft({

@@ -1,8 +1,8 @@
-import { amount, say, series } from '../../ground/text.ts';
+import { amount, say, series } from '../../kernel/text.ts';
 import { rowReaching } from '../../motor/standard-power.ts';
-import { INCH, type School } from '../../ground/quantity/units.ts';
-import { sheaves } from '../../ground/tables/index.ts';
-import { quantity, type Value } from '../../ground/value.ts';
+import { INCH, type School } from '../../kernel/quantity/units.ts';
+import { sheaves } from '../../kernel/tables/index.ts';
+import { quantity, type Value } from '../../kernel/value.ts';
 
 /**
  * Least pitch diameter, m, of a V-belt sheave of classical section on a motor of a size, W, and pole count (MG 1 Table

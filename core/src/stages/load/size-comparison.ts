@@ -1,5 +1,5 @@
-import type { Text } from '../../ground/text.ts';
-import type { School } from '../../ground/quantity/units.ts';
+import type { Text } from '../../kernel/text.ts';
+import type { School } from '../../kernel/quantity/units.ts';
 import { inputOnLine } from '../../motor/part-load.ts';
 import { sizeText, standardPowers } from '../../motor/standard-power.ts';
 import { typicalMotor } from '../../motor/typical.ts';

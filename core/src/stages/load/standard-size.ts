@@ -1,7 +1,7 @@
 import { nextStandardPower, standardPowers, standardPowerSource } from '../../motor/standard-power.ts';
 import { typicalFor } from './reference-motor.ts';
 import { minimumBreakdownTorque, type Motor } from '../../motor/typical.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 import type { LoadKnown } from './load-known.ts';
 
 /** The least standard size that carries the load with its margin and does not stall on its peak; the plate’s where no load is known. */

@@ -1,6 +1,6 @@
 import type { RowOf } from '../../job/inputs.ts';
 import type { Job } from '../../job/job.ts';
-import type { Value } from '../../ground/value.ts';
+import type { Value } from '../../kernel/value.ts';
 
 /** Torque against speed, seen from the motor shaft, rising in speed; SI. */
 export interface TorqueCurve {

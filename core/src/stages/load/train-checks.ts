@@ -1,4 +1,4 @@
-import { amount, figures, say } from '../../ground/text.ts';
+import { amount, figures, say } from '../../kernel/text.ts';
 import { shortShaft } from '../nameplate/frame.ts';
 import { keepsMotor } from './reference-motor.ts';
 import { sizeText } from '../../motor/standard-power.ts';

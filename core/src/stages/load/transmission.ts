@@ -1,7 +1,7 @@
 import type { Brief } from '../stage.ts';
 import type { Job } from '../../job/job.ts';
-import { interpolate } from '../../ground/numeric.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { interpolate } from '../../kernel/numeric.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 
 type Kind = Job['load']['stages'][number]['kind'];
 

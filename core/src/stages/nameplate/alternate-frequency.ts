@@ -1,5 +1,5 @@
-import { amount, figures, say, type Text, series } from '../../ground/text.ts';
-import { PRACTICE, wording, type Value } from '../../ground/value.ts';
+import { amount, figures, say, type Text, series } from '../../kernel/text.ts';
+import { PRACTICE, wording, type Value } from '../../kernel/value.ts';
 
 interface Rated {
   readonly power: Value;

@@ -1,5 +1,5 @@
 import type { EfficiencyClass } from '../../motor/efficiency-class.ts';
-import type { School } from '../../ground/quantity/units.ts';
+import type { School } from '../../kernel/quantity/units.ts';
 
 interface Rule {
   readonly from: number;

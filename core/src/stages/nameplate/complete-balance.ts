@@ -1,5 +1,5 @@
 import { classEfficiency, classesOf } from '../../motor/efficiency-class.ts';
-import { type Value } from '../../ground/value.ts';
+import { type Value } from '../../kernel/value.ts';
 import { solveMissing, type Balance } from './power-balance.ts';
 import type { PlateKnown } from './plate-known.ts';
 

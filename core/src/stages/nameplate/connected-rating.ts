@@ -1,7 +1,7 @@
-import { say } from '../../ground/text.ts';
+import { say } from '../../kernel/text.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import type { Job } from '../../job/job.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 
 /** Utilization voltage for a nominal system voltage (MG 1 and C84.1 practice, from memory): 480 → 460 and so on. */
 const utilization: Readonly<Record<number, number>> = { 208: 200, 240: 230, 480: 460, 600: 575 };

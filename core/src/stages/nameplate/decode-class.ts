@@ -1,7 +1,7 @@
-import { figures, say, textOf } from '../../ground/text.ts';
+import { figures, say, textOf } from '../../kernel/text.ts';
 import type { EfficiencyClass } from '../../motor/efficiency-class.ts';
 import { classEfficiency, classesOf } from '../../motor/efficiency-class.ts';
-import { type Value } from '../../ground/value.ts';
+import { type Value } from '../../kernel/value.ts';
 import { leastClass } from './class-in-year.ts';
 import { KNOWN_YEAR, type Decoding } from './decoding.ts';
 

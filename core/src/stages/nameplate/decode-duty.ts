@@ -1,4 +1,4 @@
-import { say } from '../../ground/text.ts';
+import { say } from '../../kernel/text.ts';
 import { decodeDuty, isExplosionProtected } from './enclosure.ts';
 import type { Decoding } from './decoding.ts';
 

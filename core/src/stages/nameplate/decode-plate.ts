@@ -1,4 +1,4 @@
-import { say, type Text } from '../../ground/text.ts';
+import { say, type Text } from '../../kernel/text.ts';
 import type { Decoded, DecodedValues, Decoding, PlateFacts } from './decoding.ts';
 import { checkExplosionProtection, readServiceFactor, readDuty } from './decode-duty.ts';
 import { readZone, readConnection, readInverter } from './decode-winding.ts';
@@ -6,8 +6,8 @@ import { readBearing, readGrease } from './decode-bearings.ts';
 import { readClass } from './decode-class.ts';
 import type { Flag } from './findings.ts';
 import type { Brief } from '../stage.ts';
-import { motorEnclosures } from '../../ground/tables/index.ts';
-import { wording, type Value } from '../../ground/value.ts';
+import { motorEnclosures } from '../../kernel/tables/index.ts';
+import { wording, type Value } from '../../kernel/value.ts';
 import { atOtherFrequency } from './alternate-frequency.ts';
 import { decodeEnclosure } from './enclosure.ts';
 import { insulation } from './insulation.ts';

@@ -1,6 +1,6 @@
-import { figures, say } from '../../ground/text.ts';
-import { voltageZones, windingWithstand } from '../../ground/tables/index.ts';
-import { PRACTICE, wording } from '../../ground/value.ts';
+import { figures, say } from '../../kernel/text.ts';
+import { voltageZones, windingWithstand } from '../../kernel/tables/index.ts';
+import { PRACTICE, wording } from '../../kernel/value.ts';
 import { connectionAt } from './connection.ts';
 import { utilizationVoltage } from './connected-rating.ts';
 import { inverterStatement, type InverterStatement } from './inverter.ts';

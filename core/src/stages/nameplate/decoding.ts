@@ -1,11 +1,11 @@
-import type { School } from '../../ground/quantity/units.ts';
-import type { Value } from '../../ground/value.ts';
+import type { School } from '../../kernel/quantity/units.ts';
+import type { Value } from '../../kernel/value.ts';
 import type { Plate } from '../../job/job.ts';
 import type { Brief } from '../stage.ts';
 import type { Flag } from './findings.ts';
 import type { DesignValues } from './design-letter.ts';
 import type { NameplateValues } from './values.ts';
-import type { Text } from '../../ground/text.ts';
+import type { Text } from '../../kernel/text.ts';
 
 /** The year up to which laws and plate habits are known to this engine; the core has no clock. */
 export const KNOWN_YEAR = 2026;

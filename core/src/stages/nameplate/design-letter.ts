@@ -9,9 +9,9 @@ import {
   designNTorques,
   lockedRotorTorque,
   pullUpTorque,
-} from '../../ground/tables/index.ts';
-import { cellValue, type Table } from '../../ground/tables/table.ts';
-import { quantity, wording, type Value } from '../../ground/value.ts';
+} from '../../kernel/tables/index.ts';
+import { cellValue, type Table } from '../../kernel/tables/table.ts';
+import { quantity, wording, type Value } from '../../kernel/value.ts';
 
 export type DesignValues = Pick<
   NameplateValues,

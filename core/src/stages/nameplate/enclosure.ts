@@ -1,4 +1,4 @@
-import { motorEnclosures } from '../../ground/tables/index.ts';
+import { motorEnclosures } from '../../kernel/tables/index.ts';
 
 const solids = [
   'no protection from touch',

@@ -1,5 +1,5 @@
-import { TURN, KELVIN } from '../../ground/constants.ts';
-import { type Asked, quantity, list, choice, words, flag, is, not, never } from '../../ground/field.ts';
+import { TURN, KELVIN } from '../../kernel/constants.ts';
+import { type Asked, quantity, list, choice, words, flag, is, not, never } from '../../kernel/field.ts';
 
 const buying = is('situation.kind', 'replace', 'new');
 const starting = not(is('situation.kind', 'energy'));

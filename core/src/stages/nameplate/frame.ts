@@ -1,14 +1,14 @@
-import { INCH, type School } from '../../ground/quantity/units.ts';
+import { INCH, type School } from '../../kernel/quantity/units.ts';
 import {
   frameSuffixes,
   iecDimensions,
   iecFrames,
   nemaFramesEnclosed,
   nemaFramesOpen,
-} from '../../ground/tables/index.ts';
+} from '../../kernel/tables/index.ts';
 import { standardHorsepower } from '../../motor/standard-power.ts';
-import { quantity, wording, type Value } from '../../ground/value.ts';
-import type { Text } from '../../ground/text.ts';
+import { quantity, wording, type Value } from '../../kernel/value.ts';
+import type { Text } from '../../kernel/text.ts';
 
 export interface Frame {
   readonly shaftHeight: Value;

@@ -1,6 +1,6 @@
-import { KELVIN } from '../../ground/constants.ts';
-import { thermalClasses } from '../../ground/tables/index.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { KELVIN } from '../../kernel/constants.ts';
+import { thermalClasses } from '../../kernel/tables/index.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 
 export interface Insulation {
   readonly limit: Value;

@@ -1,4 +1,4 @@
-import { windingWithstand } from '../../ground/tables/index.ts';
+import { windingWithstand } from '../../kernel/tables/index.ts';
 
 export interface InverterStatement {
   readonly verdict: 'made for a drive' | 'takes a drive' | 'not proven' | 'confirm from the data sheet';

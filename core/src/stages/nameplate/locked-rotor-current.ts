@@ -1,6 +1,6 @@
 import { horsepowerOf } from '../../motor/standard-power.ts';
-import { codeLetters } from '../../ground/tables/index.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { codeLetters } from '../../kernel/tables/index.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 
 export interface LockedRotorRange {
   readonly min?: Value;

@@ -1,5 +1,5 @@
-import { say } from '../../ground/text.ts';
-import { quantity, type Value } from '../../ground/value.ts';
+import { say } from '../../kernel/text.ts';
+import { quantity, type Value } from '../../kernel/value.ts';
 import {
   lockedRotorFromCode,
   lockedRotorFromRatio,

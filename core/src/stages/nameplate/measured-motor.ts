@@ -1,5 +1,5 @@
-import type { Text } from '../../ground/text.ts';
-import type { School } from '../../ground/quantity/units.ts';
+import type { Text } from '../../kernel/text.ts';
+import type { School } from '../../kernel/quantity/units.ts';
 import type { Brief } from '../stage.ts';
 
 /** One way of guessing the power of a motor without a plate. */

@@ -1,4 +1,4 @@
-import type { Mend } from '../../ground/finding.ts';
+import type { Mend } from '../../kernel/finding.ts';
 import type { Job } from '../../job/job.ts';
 
 export interface Suspect {

@@ -1,4 +1,4 @@
-import { textOf, series } from '../../ground/text.ts';
+import { textOf, series } from '../../kernel/text.ts';
 import type { PlateKnown } from './plate-known.ts';
 import type { Turning } from './poles.ts';
 import { completeBalance } from './complete-balance.ts';
@@ -9,7 +9,7 @@ import type { NameplateValues } from './values.ts';
 import { classMet, guaranteedMinimum } from '../../motor/efficiency-class.ts';
 import { type Motor } from '../../motor/typical.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
-import { quantity, wording, type Value } from '../../ground/value.ts';
+import { quantity, wording, type Value } from '../../kernel/value.ts';
 import { connectedRating, type ConnectedRating } from './connected-rating.ts';
 import { checkPlate } from './plate-checks.ts';
 import { checkDoubts } from './plate-doubts.ts';

@@ -1,6 +1,6 @@
-import { INCH, type School } from '../../ground/quantity/units.ts';
-import { iecDimensions, nemaDimensions } from '../../ground/tables/index.ts';
-import type { Table } from '../../ground/tables/table.ts';
+import { INCH, type School } from '../../kernel/quantity/units.ts';
+import { iecDimensions, nemaDimensions } from '../../kernel/tables/index.ts';
+import type { Table } from '../../kernel/tables/table.ts';
 import type { Frame } from './frame.ts';
 
 /** The mounting dimensions of a foot motor, metres. A dimension that the suffix makes special is undefined. */

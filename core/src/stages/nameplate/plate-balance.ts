@@ -1,4 +1,4 @@
-import { figures, say, textOf, type Text } from '../../ground/text.ts';
+import { figures, say, textOf, type Text } from '../../kernel/text.ts';
 import { mendsOf, misreadDigit, type Suspect } from './misread-digit.ts';
 import { fits } from './plate-pairs.ts';
 import { mismatch } from './power-balance.ts';

@@ -1,4 +1,4 @@
-import { figures, say } from '../../ground/text.ts';
+import { figures, say } from '../../kernel/text.ts';
 import type { CheckedPlate } from './checked-plate.ts';
 import { checkBalance } from './plate-balance.ts';
 import { checkFrame } from './frame-checks.ts';

@@ -1,8 +1,8 @@
-import { say, series, textOf, type Text } from '../../ground/text.ts';
+import { say, series, textOf, type Text } from '../../kernel/text.ts';
 import type { Flag } from './findings.ts';
 import { classEfficiency, classesOf } from '../../motor/efficiency-class.ts';
 import { estimatedPowerFactor } from '../../motor/typical.ts';
-import { remembered } from '../../ground/remembered.ts';
+import { remembered } from '../../kernel/memoize.ts';
 import type { Brief } from '../stage.ts';
 import type { ConnectedRating } from './connected-rating.ts';
 import type { Turning } from './poles.ts';

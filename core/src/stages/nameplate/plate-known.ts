@@ -1,5 +1,5 @@
-import type { School } from '../../ground/quantity/units.ts';
-import type { Value } from '../../ground/value.ts';
+import type { School } from '../../kernel/quantity/units.ts';
+import type { Value } from '../../kernel/value.ts';
 import type { Plate } from '../../job/job.ts';
 import type { Brief } from '../stage.ts';
 import type { ConnectedRating } from './connected-rating.ts';

@@ -1,11 +1,11 @@
-import { figures, say, type Text } from '../../ground/text.ts';
-import type { School } from '../../ground/quantity/units.ts';
+import { figures, say, type Text } from '../../kernel/text.ts';
+import type { School } from '../../kernel/quantity/units.ts';
 import type { Brief } from '../stage.ts';
 import type { CheckedPlate } from './checked-plate.ts';
 import type { Flag } from './findings.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import type { Job } from '../../job/job.ts';
-import { codeLetters } from '../../ground/tables/index.ts';
+import { codeLetters } from '../../kernel/tables/index.ts';
 import { horsepowerOf } from '../../motor/standard-power.ts';
 import { decodeFrame, standardFrame } from './frame.ts';
 import { mendsOf, misreadDigit, oneDigitAway, type Misreading, type Suspect } from './misread-digit.ts';

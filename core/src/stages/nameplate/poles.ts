@@ -1,6 +1,6 @@
 import { estimatedSlip } from '../../motor/typical.ts';
 import { synchronousSpeed } from '../../motor/synchronous.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 
 export interface Turning {
   readonly poles: Value;

@@ -1,5 +1,5 @@
-import type { Dimension } from '../../ground/quantity/units.ts';
-import { quantity, type Value } from '../../ground/value.ts';
+import type { Dimension } from '../../kernel/quantity/units.ts';
+import { quantity, type Value } from '../../kernel/value.ts';
 
 export interface Balance {
   readonly power?: Value;

@@ -1,4 +1,4 @@
-import { iecDimensions, nemaDimensions } from '../../ground/tables/index.ts';
+import { iecDimensions, nemaDimensions } from '../../kernel/tables/index.ts';
 import type { FoundFrame, MeasuredMotor } from './measured-motor.ts';
 
 const INCH = 0.0254;

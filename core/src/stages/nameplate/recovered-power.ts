@@ -1,6 +1,6 @@
-import { amount, figures, say, type Text } from '../../ground/text.ts';
+import { amount, figures, say, type Text } from '../../kernel/text.ts';
 import { standardHorsepower } from '../../motor/standard-power.ts';
-import { iecFrames, nemaFramesEnclosed, nemaFramesOpen } from '../../ground/tables/index.ts';
+import { iecFrames, nemaFramesEnclosed, nemaFramesOpen } from '../../kernel/tables/index.ts';
 import type { Clue, MeasuredMotor } from './measured-motor.ts';
 
 export interface Band {

@@ -1,4 +1,4 @@
-import { say, series } from '../../ground/text.ts';
+import { say, series } from '../../kernel/text.ts';
 import type { Clue, FoundFrame, MeasuredMotor } from './measured-motor.ts';
 import type { Band } from './recovered-power.ts';
 import { framesMatching, poleCount } from './recovered-frame.ts';
@@ -7,9 +7,9 @@ import type { Flag } from './findings.ts';
 import type { NameplateValues } from './values.ts';
 import type { Brief } from '../stage.ts';
 import { utilizationVoltage } from './connected-rating.ts';
-import { iecDimensions, nemaDimensions } from '../../ground/tables/index.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
-import type { Text } from '../../ground/text.ts';
+import { iecDimensions, nemaDimensions } from '../../kernel/tables/index.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
+import type { Text } from '../../kernel/text.ts';
 
 export type RecoveryValues = Pick<
   NameplateValues,

@@ -1,5 +1,5 @@
 import type { StarterPart } from '../../catalogue/catalogue.ts';
-import { MAGNETIC, TOLERANCE } from '../pick/magnetic-trip.ts';
+import { MAGNETIC, TOLERANCE } from '../selection/magnetic-trip.ts';
 import { INRUSH } from '../starting/inrush.ts';
 
 /** A breaker carries its motor for good with this in hand. Common practice, no published source. */

@@ -1,8 +1,8 @@
-import { amount, say } from '../../ground/text.ts';
+import { amount, say } from '../../kernel/text.ts';
 import type { StarterPart } from '../../catalogue/catalogue.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
-import { isHard } from '../starting/hard-duty.ts';
-import type { Circuit } from './asked-of-protection.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
+import { isHard } from '../starting/ac4-duty.ts';
+import type { Circuit } from './protection-input.ts';
 import type { Flag } from './findings.ts';
 import type { StarterValues } from './starter-values.ts';
 

@@ -1,7 +1,7 @@
-import { amount, say, textOf, type Text } from '../../ground/text.ts';
-import { coordinations, type Coordination, type TestedPair } from '../../catalogue/tested-pair.ts';
-import { PRACTICE, wording, type Value } from '../../ground/value.ts';
-import type { Circuit } from './asked-of-protection.ts';
+import { amount, say, textOf, type Text } from '../../kernel/text.ts';
+import { coordinations, type Coordination, type TestedPair } from '../../catalogue/coordinated-combination.ts';
+import { PRACTICE, wording, type Value } from '../../kernel/value.ts';
+import type { Circuit } from './protection-input.ts';
 import { holds, kiloAmperes } from '../supply/short-circuit.ts';
 import type { Flag } from './findings.ts';
 import type { ProtectionValues } from './values.ts';

@@ -1,9 +1,9 @@
-import { say } from '../../ground/text.ts';
+import { say } from '../../kernel/text.ts';
 import type { StarterPart } from '../../catalogue/catalogue.ts';
-import { add, magnitude, type Complex } from '../../ground/complex.ts';
-import { quantity, type Value } from '../../ground/value.ts';
+import { add, magnitude, type Complex } from '../../kernel/complex.ts';
+import { quantity, type Value } from '../../kernel/value.ts';
 import { holds, kiloAmperes } from '../supply/short-circuit.ts';
-import type { Circuit } from './asked-of-protection.ts';
+import type { Circuit } from './protection-input.ts';
 import type { Flag } from './findings.ts';
 
 /** A, three phases shorted at the terminals of the motor or its drive, behind these wires. Undefined where source or wires are not known. */

@@ -1,8 +1,8 @@
-import { amount, say, textOf } from '../../ground/text.ts';
-import { gGGates } from '../../ground/tables/index.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
+import { amount, say, textOf } from '../../kernel/text.ts';
+import { gGGates } from '../../kernel/tables/index.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
 import type { OptionBrief } from '../stage.ts';
-import type { Circuit } from './asked-of-protection.ts';
+import type { Circuit } from './protection-input.ts';
 import { gGSizes } from './iec/device.ts';
 import { largestDevice, standardSizes } from './nec/nec-device.ts';
 import type { ProtectionValues } from './values.ts';

@@ -1,5 +1,5 @@
-import { KELVIN } from '../../ground/constants.ts';
-import { choice, flag, is, line, named, not, perOption, quantity, rows, type Asked } from '../../ground/field.ts';
+import { KELVIN } from '../../kernel/constants.ts';
+import { choice, flag, is, line, named, not, perOption, quantity, rows, type Asked } from '../../kernel/field.ts';
 
 const iec: Asked = is('school', 'IEC');
 const nema: Asked = is('school', 'NEMA');

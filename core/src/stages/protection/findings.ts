@@ -1,6 +1,6 @@
 import { declared, type FlagOf } from '../declared-finding.ts';
-import { motorCurrent } from '../../ground/tables/index.ts';
-import { PRACTICE } from '../../ground/value.ts';
+import { motorCurrent } from '../../kernel/tables/index.ts';
+import { PRACTICE } from '../../kernel/value.ts';
 
 /** What this stage may find, by its code. */
 export const findings = declared({

@@ -1,9 +1,9 @@
-import { amount, say, type Text, series } from '../../ground/text.ts';
-import { overload } from '../../ground/tables/index.ts';
-import { cellValue } from '../../ground/tables/table.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
-import { dialShare, hasReserve, IN_WINDING } from '../starting/overload-dial.ts';
-import { ownStart, type Circuit } from './asked-of-protection.ts';
+import { amount, say, type Text, series } from '../../kernel/text.ts';
+import { overload } from '../../kernel/tables/index.ts';
+import { cellValue } from '../../kernel/tables/table.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
+import { dialShare, hasReserve, IN_WINDING } from '../starting/overload-setting.ts';
+import { ownStart, type Circuit } from './protection-input.ts';
 import { classTimes } from '../starting/trip-class.ts';
 import { tripUse } from '../starting/trip-curve.ts';
 import type { Flag } from './findings.ts';

@@ -1,10 +1,10 @@
-import { say, textOf, series, type Text } from '../../ground/text.ts';
+import { say, textOf, series, type Text } from '../../kernel/text.ts';
 import { notebook, type StageResult } from '../stage.ts';
-import type { Circuit, ProtectionOn } from './asked-of-protection.ts';
+import type { Circuit, ProtectionOn } from './protection-input.ts';
 import { schemeOf, type Scheme } from './diagram/scheme.ts';
 import { findings as declared, type Flag } from './findings.ts';
-import { once } from '../../ground/remembered.ts';
-import type { DrawnRun } from './drawn-run.ts';
+import { once } from '../../kernel/memoize.ts';
+import type { DrawnRun } from './conductor-run.ts';
 import { faultAtBus } from '../supply/short-circuit.ts';
 import { checkFault, faultBehind } from './fault.ts';
 import { feederOf } from './feeder.ts';
@@ -14,8 +14,8 @@ import { checkRelay, checkUnusedDial, dialOf, driveOverload, overloadByIec, over
 import { starterOf } from './starter.ts';
 import type { StarterValues } from './starter-values.ts';
 import type { ProtectionValues } from './values.ts';
-import { checkWire } from './wire-heat.ts';
-import type { Worked } from './worked.ts';
+import { checkWire } from './conductor-i2t.ts';
+import type { Worked } from './circuit-design.ts';
 
 export interface ProtectionResult extends StageResult<ProtectionValues> {
   /** What the starter is built of and must carry; empty on a drive. */

@@ -1,19 +1,19 @@
-import { say, series } from '../../ground/text.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../ground/value.ts';
-import { dialShare } from '../starting/overload-dial.ts';
+import { say, series } from '../../kernel/text.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
+import { dialShare } from '../starting/overload-setting.ts';
 import { horsepowerOf } from '../../motor/standard-power.ts';
-import { controllerSizes } from '../../ground/tables/index.ts';
-import { cellWording } from '../../ground/tables/table.ts';
-import { bothSpeeds, mostCurrent, ownStart, type Circuit } from './asked-of-protection.ts';
+import { controllerSizes } from '../../kernel/tables/index.ts';
+import { cellWording } from '../../kernel/tables/table.ts';
+import { bothSpeeds, mostCurrent, ownStart, type Circuit } from './protection-input.ts';
 import { arrangementOf } from './diagram/scheme.ts';
 import { controlOf } from './control.ts';
 import { coordinationOf } from './coordination.ts';
-import { isHard } from '../starting/hard-duty.ts';
+import { isHard } from '../starting/ac4-duty.ts';
 import type { Comparison } from '../starting/comparison.ts';
 import type { Flag } from './findings.ts';
-import { IN_WINDING } from '../starting/overload-dial.ts';
+import { IN_WINDING } from '../starting/overload-setting.ts';
 import type { StarterValues } from './starter-values.ts';
-import type { Worked } from './worked.ts';
+import type { Worked } from './circuit-design.ts';
 
 /** Star-delta: main and delta contactors stand in the winding, the star contactor carries a third of the line. */
 const IN_STAR = 1 / 3;

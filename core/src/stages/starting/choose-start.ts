@@ -1,9 +1,9 @@
-import { amount, say, type Text } from '../../ground/text.ts';
-import { once } from '../../ground/remembered.ts';
-import type { Value } from '../../ground/value.ts';
+import { amount, say, type Text } from '../../kernel/text.ts';
+import { once } from '../../kernel/memoize.ts';
+import type { Value } from '../../kernel/value.ts';
 import { compareStart, type Comparison, type Limits } from './comparison.ts';
 import type { Flag } from './findings.ts';
-import { methods, type Method } from './feeds.ts';
+import { methods, type Method } from './starting-mode.ts';
 import { startsOf, type Start, type StartSetting } from './run-start.ts';
 import { settledMargin } from './run-up.ts';
 import { softFeed } from './soft-start.ts';

@@ -1,14 +1,14 @@
-import { amount, figures, say, type Text } from '../../ground/text.ts';
+import { amount, figures, say, type Text } from '../../kernel/text.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { OptionBrief } from '../stage.ts';
 import { flickerOf, LONG_TERM_LIMIT, SHORT_TERM_LIMIT } from '../supply/flicker.ts';
 import type { SupplyResult } from '../supply/supply.ts';
-import type { Value } from '../../ground/value.ts';
-import type { Method } from './feeds.ts';
+import type { Value } from '../../kernel/value.ts';
+import type { Method } from './starting-mode.ts';
 import type { Start, StartSetting } from './run-start.ts';
 import type { Trace } from './recorder.ts';
 import type { StartsBorne } from './starts-per-hour.ts';
-import type { DriveLimits } from './feeds.ts';
+import type { DriveLimits } from './starting-mode.ts';
 import { classTimes, type ClassTimes, type TripClass } from './trip-class.ts';
 import { tripTime } from './trip-curve.ts';
 

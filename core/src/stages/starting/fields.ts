@@ -1,4 +1,4 @@
-import { type Asked, quantity, choice, flag, named, is, perOption } from '../../ground/field.ts';
+import { type Asked, quantity, choice, flag, named, is, perOption } from '../../kernel/field.ts';
 
 const ways = (...ways: readonly string[]): Asked => is('load.way', ...ways);
 /** Machines that may drive their motor, and those that turn back, are jogged or plugged. */

@@ -1,6 +1,6 @@
-import { fallingRoot, interpolate } from '../../ground/numeric.ts';
+import { fallingRoot, interpolate } from '../../kernel/numeric.ts';
 import { circuitState } from '../../motor/circuit.ts';
-import { of, STRAIGHT, through, TINY, type Instant, type Moment, type Running } from './fed-motor.ts';
+import { of, STRAIGHT, through, TINY, type Instant, type Moment, type Running } from './motor-on-supply.ts';
 
 /** Shaft speed on a drive at rated frequency and load, of synchronous speed. Common practice, no published source. */
 const DRIVEN = 0.985;

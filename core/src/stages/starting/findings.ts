@@ -1,5 +1,5 @@
 import { declared, type FlagOf } from '../declared-finding.ts';
-import { PRACTICE } from '../../ground/value.ts';
+import { PRACTICE } from '../../kernel/value.ts';
 
 /** What this stage may find, by its code. */
 export const findings = declared({

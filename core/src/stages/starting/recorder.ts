@@ -1,4 +1,4 @@
-import { of, type Instant } from './fed-motor.ts';
+import { of, type Instant } from './motor-on-supply.ts';
 
 export interface Trace {
   readonly time: readonly number[];

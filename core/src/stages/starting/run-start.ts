@@ -1,11 +1,11 @@
 import type { Circuit } from '../../motor/circuit.ts';
 import { terminalImpedance } from '../../motor/circuit.ts';
 import type { Motor } from '../../motor/typical.ts';
-import { remembered } from '../../ground/remembered.ts';
+import { remembered } from '../../kernel/memoize.ts';
 import type { Impedances } from '../supply/source.ts';
-import type { Turning } from './fed-motor.ts';
-import type { Feed, Method } from './feeds.ts';
-import type { TorqueCeiling } from './guarantee.ts';
+import type { Turning } from './motor-on-supply.ts';
+import type { Feed, Method } from './starting-mode.ts';
+import type { TorqueCeiling } from './minimum-torque.ts';
 import { runUp, type RunUp } from './run-up.ts';
 import type { HotAndCold } from './stall-time.ts';
 import { classTimes, leastClass, type TripClass } from './trip-class.ts';

@@ -1,7 +1,7 @@
-import { bisect, interpolate, leastOf, mostOf } from '../../ground/numeric.ts';
+import { bisect, interpolate, leastOf, mostOf } from '../../kernel/numeric.ts';
 import { windageAt, type Written } from '../../motor/circuit.ts';
-import { instant, of, running, type FedMotor, type Instant, type Moment, type Running } from './fed-motor.ts';
-import { feedEvents, longestStep, rising, type Feed } from './feeds.ts';
+import { instant, of, running, type FedMotor, type Instant, type Moment, type Running } from './motor-on-supply.ts';
+import { feedEvents, longestStep, rising, type Feed } from './starting-mode.ts';
 import { finalSpeed } from './final-speed.ts';
 import { MARGIN_UP_TO, recorder, type Reached, type Trace } from './recorder.ts';
 

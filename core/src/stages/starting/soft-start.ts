@@ -1,5 +1,5 @@
 import type { OptionBrief } from '../stage.ts';
-import type { Feed } from './feeds.ts';
+import type { Feed } from './starting-mode.ts';
 import type { StartSetting } from './run-start.ts';
 import { settledMargin } from './run-up.ts';
 

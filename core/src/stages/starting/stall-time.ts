@@ -1,5 +1,5 @@
-import { stallTime } from '../../ground/tables/index.ts';
-import { quantity, type Value } from '../../ground/value.ts';
+import { stallTime } from '../../kernel/tables/index.ts';
+import { quantity, type Value } from '../../kernel/value.ts';
 import type { OptionBrief } from '../stage.ts';
 
 /** A cold motor bears standing longer than a hot one by this. Common practice, no published source. */

@@ -1,14 +1,14 @@
-import type { School } from '../../ground/quantity/units.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import type { School } from '../../kernel/quantity/units.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 import type { Machine } from '../../motor/fit-motor.ts';
 import { usualRotorInertia } from '../../motor/rotor-inertia.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
-import type { ProfileResult } from '../profile/profile-result.ts';
+import type { ProfileResult } from '../operating-profile/profile-result.ts';
 import type { OptionBrief } from '../stage.ts';
 import type { SupplyResult } from '../supply/supply.ts';
-import { usualDrive, type DriveLimits } from './feeds.ts';
-import { guaranteedTorques, type Guaranteed } from './guarantee.ts';
+import { usualDrive, type DriveLimits } from './starting-mode.ts';
+import { guaranteedTorques, type Guaranteed } from './minimum-torque.ts';
 import { stallTimeOf } from './stall-time.ts';
 
 export interface StartingOn {

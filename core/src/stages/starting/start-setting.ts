@@ -1,11 +1,11 @@
-import { complex } from '../../ground/complex.ts';
+import { complex } from '../../kernel/complex.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { torqueCurve } from '../load/torque-curve.ts';
 import type { OptionBrief } from '../stage.ts';
 import { startVoltage, type Impedances } from '../supply/source.ts';
-import { feedsOf } from './feeds.ts';
-import { torqueCeiling } from './guarantee.ts';
-import { dialShare } from './overload-dial.ts';
+import { feedsOf } from './starting-mode.ts';
+import { torqueCeiling } from './minimum-torque.ts';
+import { dialShare } from './overload-setting.ts';
 import { hotAndCold } from './stall-time.ts';
 import type { StartSetting } from './run-start.ts';
 import type { StartKnown } from './start-known.ts';

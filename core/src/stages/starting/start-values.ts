@@ -1,8 +1,8 @@
-import { say } from '../../ground/text.ts';
-import type { Text } from '../../ground/text.ts';
-import { PRACTICE, quantity, wording } from '../../ground/value.ts';
+import { say } from '../../kernel/text.ts';
+import type { Text } from '../../kernel/text.ts';
+import { PRACTICE, quantity, wording } from '../../kernel/value.ts';
 import type { Comparison } from './comparison.ts';
-import { guaranteeSource, type Guaranteed } from './guarantee.ts';
+import { guaranteeSource, type Guaranteed } from './minimum-torque.ts';
 import type { Start } from './run-start.ts';
 import type { StartKnown } from './start-known.ts';
 import type { StartingValues } from './values.ts';

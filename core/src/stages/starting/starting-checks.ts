@@ -1,11 +1,11 @@
-import { figures, say, series, type Text } from '../../ground/text.ts';
+import { figures, say, series, type Text } from '../../kernel/text.ts';
 import type { Flag } from './findings.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { OptionBrief } from '../stage.ts';
 import type { SupplyResult } from '../supply/supply.ts';
-import { type Value } from '../../ground/value.ts';
+import { type Value } from '../../kernel/value.ts';
 import type { Comparison } from './comparison.ts';
-import type { Method } from './feeds.ts';
+import type { Method } from './starting-mode.ts';
 import type { Start } from './run-start.ts';
 
 /** The way to start that was chosen, and what it was chosen from. */

@@ -1,13 +1,13 @@
-import { say, type Text } from '../../ground/text.ts';
+import { say, type Text } from '../../kernel/text.ts';
 import { fitOf, type Machine } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
-import { loadField } from '../load/ways.ts';
+import { loadField } from '../load/load-definition-methods.ts';
 import { notebook, type StageResult } from '../stage.ts';
 import { benchOf, type Bench, chooseStart, needsSpeedControl, settledMethod, whyChosen } from './choose-start.ts';
 import type { Comparison } from './comparison.ts';
-import { methods, type Method } from './feeds.ts';
+import { methods, type Method } from './starting-mode.ts';
 import { findings as declared, type Flag } from './findings.ts';
-import { checkMotion } from './motion.ts';
+import { checkMotion } from './reversing-jogging.ts';
 import type { StartSetting } from './run-start.ts';
 import { knownOf, type StartingOn } from './start-known.ts';
 import { startSetting } from './start-setting.ts';

@@ -1,9 +1,9 @@
-import { say } from '../../ground/text.ts';
+import { say } from '../../kernel/text.ts';
 import { rowReaching } from '../../motor/standard-power.ts';
 import type { Motor } from '../../motor/typical.ts';
-import { POUND_SQUARE_FOOT, type School } from '../../ground/quantity/units.ts';
-import { loadInertia, startsAllowed } from '../../ground/tables/index.ts';
-import { quantity, type Value } from '../../ground/value.ts';
+import { POUND_SQUARE_FOOT, type School } from '../../kernel/quantity/units.ts';
+import { loadInertia, startsAllowed } from '../../kernel/tables/index.ts';
+import { quantity, type Value } from '../../kernel/value.ts';
 
 /** What a motor bears of starts on the line, whichever way; empty where the tables do not reach. */
 export interface StartsBorne {

@@ -1,6 +1,6 @@
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
-import { USUAL, type Method } from './feeds.ts';
-import { runDown } from './run-down.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
+import { USUAL, type Method } from './starting-mode.ts';
+import { runDown } from './coast-down.ts';
 import type { StartSetting } from './run-start.ts';
 import type { StartKnown } from './start-known.ts';
 

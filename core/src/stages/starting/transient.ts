@@ -1,8 +1,8 @@
-import { add, complex } from '../../ground/complex.ts';
+import { add, complex } from '../../kernel/complex.ts';
 import type { Circuit } from '../../motor/circuit.ts';
-import type { Method } from './feeds.ts';
+import type { Method } from './starting-mode.ts';
 import type { StartSetting } from './run-start.ts';
-import { interpolate } from '../../ground/numeric.ts';
+import { interpolate } from '../../kernel/numeric.ts';
 import { synchronousSpeed } from '../../motor/synchronous.ts';
 
 /** How the motor is switched in a transient run; times in s. */

@@ -1,4 +1,4 @@
-import { tripClasses } from '../../ground/tables/index.ts';
+import { tripClasses } from '../../kernel/tables/index.ts';
 import type { Trace } from './recorder.ts';
 import { tripUse } from './trip-curve.ts';
 

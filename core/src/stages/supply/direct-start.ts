@@ -1,6 +1,6 @@
-import { figures, say } from '../../ground/text.ts';
-import { type Complex } from '../../ground/complex.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { figures, say } from '../../kernel/text.ts';
+import { type Complex } from '../../kernel/complex.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 import { terminalImpedance } from '../../motor/circuit.ts';
 import { fitOf } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';

@@ -1,4 +1,4 @@
-import type { Value } from '../../ground/value.ts';
+import type { Value } from '../../kernel/value.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';

@@ -1,10 +1,10 @@
-import { amount, say } from '../../ground/text.ts';
-import { KELVIN } from '../../ground/constants.ts';
-import type { Complex } from '../../ground/complex.ts';
+import { amount, say } from '../../kernel/text.ts';
+import { KELVIN } from '../../kernel/constants.ts';
+import type { Complex } from '../../kernel/complex.ts';
 import type { Brief } from '../stage.ts';
-import { ambientCorrection, ampacity, pvcCable } from '../../ground/tables/index.ts';
-import { cellValue } from '../../ground/tables/table.ts';
-import { quantity, type Value } from '../../ground/value.ts';
+import { ambientCorrection, ampacity, pvcCable } from '../../kernel/tables/index.ts';
+import { cellValue } from '../../kernel/tables/table.ts';
+import { quantity, type Value } from '../../kernel/value.ts';
 
 /** Air that the ampacity tables hold for, °C. */
 const BASE = 30;

@@ -1,5 +1,5 @@
-import { clockCells } from './clock.ts';
-import { quantity, list, choice, open, line, rows, named, is, not } from '../../ground/field.ts';
+import { clockCells } from './time-of-use.ts';
+import { quantity, list, choice, open, line, rows, named, is, not } from '../../kernel/field.ts';
 import { feederSizes } from './feeder-sizes.ts';
 
 const transformer = is('supply.source', 'transformer');

@@ -1,5 +1,5 @@
 import { declared, type FlagOf } from '../declared-finding.ts';
-import { PRACTICE } from '../../ground/value.ts';
+import { PRACTICE } from '../../kernel/value.ts';
 
 const MG1_VOLTAGE = 'MG 1 12.44 (recalled from memory): ±10 % voltage, ±5 % frequency, ±10 % together';
 

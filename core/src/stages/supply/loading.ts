@@ -1,4 +1,4 @@
-import { amount, say } from '../../ground/text.ts';
+import { amount, say } from '../../kernel/text.ts';
 import type { Fed } from './fed.ts';
 import { feederAmpacity, runningDrop } from './feeder.ts';
 import type { Flag } from './findings.ts';

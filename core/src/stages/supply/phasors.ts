@@ -1,4 +1,4 @@
-import { complex, lagging, magnitude, type Complex } from '../../ground/complex.ts';
+import { complex, lagging, magnitude, type Complex } from '../../kernel/complex.ts';
 import { standstillPowerFactor } from './direct-start.ts';
 import type { Fed } from './fed.ts';
 import { flowOf, type Flow } from './source.ts';

@@ -1,5 +1,5 @@
-import { amount, figures, say } from '../../ground/text.ts';
-import type { Value } from '../../ground/value.ts';
+import { amount, figures, say } from '../../kernel/text.ts';
+import type { Value } from '../../kernel/value.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { Fed } from './fed.ts';
 import type { Flag } from './findings.ts';

@@ -1,5 +1,5 @@
-import { say } from '../../ground/text.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { say } from '../../kernel/text.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 import { unbalanceOf } from '../../motor/unbalance.ts';
 import type { Fed } from './fed.ts';
 import type { Flag } from './findings.ts';

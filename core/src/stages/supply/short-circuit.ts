@@ -1,6 +1,6 @@
-import { figures, say, type Text } from '../../ground/text.ts';
-import { magnitude } from '../../ground/complex.ts';
-import { quantity, type Value } from '../../ground/value.ts';
+import { figures, say, type Text } from '../../kernel/text.ts';
+import { magnitude } from '../../kernel/complex.ts';
+import { quantity, type Value } from '../../kernel/value.ts';
 import type { SupplyResult } from './supply.ts';
 
 /** A, three phases shorted at the bus; what every device there must break. Undefined where the source is not known. */

@@ -8,11 +8,11 @@ import {
   multiply,
   subtract,
   type Complex,
-} from '../../ground/complex.ts';
+} from '../../kernel/complex.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import type { Brief } from '../stage.ts';
-import { conductorImpedance } from '../../ground/tables/index.ts';
-import { PRACTICE, quantity, type Value } from '../../ground/value.ts';
+import { conductorImpedance } from '../../kernel/tables/index.ts';
+import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 
 /**
  * Voltage a start is judged at, V: the lowest typed, else the motor’s rated voltage, or the system’s where that is lower.

@@ -1,11 +1,11 @@
-import { say, type Text } from '../../ground/text.ts';
+import { say, type Text } from '../../kernel/text.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import { referenceMotor } from '../load/reference-motor.ts';
 import { utilizationVoltage } from '../nameplate/connected-rating.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { notebook, type Brief, type StageResult } from '../stage.ts';
-import { magnitude } from '../../ground/complex.ts';
-import { quantity, type Value } from '../../ground/value.ts';
+import { magnitude } from '../../kernel/complex.ts';
+import { quantity, type Value } from '../../kernel/value.ts';
 import { directStart } from './direct-start.ts';
 import type { Fed } from './fed.ts';
 import { findings as declared, type Flag } from './findings.ts';

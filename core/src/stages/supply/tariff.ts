@@ -1,8 +1,8 @@
-import { figures, say } from '../../ground/text.ts';
-import { YEAR } from '../../ground/constants.ts';
-import { quantity, type Value } from '../../ground/value.ts';
+import { figures, say } from '../../kernel/text.ts';
+import { YEAR } from '../../kernel/constants.ts';
+import { quantity, type Value } from '../../kernel/value.ts';
 import type { Brief } from '../stage.ts';
-import { clockOf, holds, yearOf, type Clock } from './clock.ts';
+import { clockOf, holds, yearOf, type Clock } from './time-of-use.ts';
 import type { Flag } from './findings.ts';
 
 /**

@@ -1,5 +1,5 @@
 import type { Solution } from '@pilgrim/core';
-import { shownUnit, type School } from '@pilgrim/core/ground/quantity/units';
+import { shownUnit, type School } from '@pilgrim/core/kernel/quantity/units';
 import type { EChartsCoreOption } from 'echarts/core';
 import { axisLook, chartColours } from './colours';
 

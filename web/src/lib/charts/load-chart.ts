@@ -1,6 +1,6 @@
 import type { Solution } from '@pilgrim/core';
-import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
-import { shownUnit, type School } from '@pilgrim/core/ground/quantity/units';
+import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
+import { shownUnit, type School } from '@pilgrim/core/kernel/quantity/units';
 import type { EChartsCoreOption } from 'echarts/core';
 import { axisLook, chartColours } from './colours';
 

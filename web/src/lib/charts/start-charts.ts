@@ -1,9 +1,9 @@
 import type { Solution } from '@pilgrim/core';
 import type { SteadyPoint } from '@pilgrim/core/motor/circuit';
 import { tripTime } from '@pilgrim/core/stages/starting/trip-curve';
-import type { Spread } from '@pilgrim/core/stages/starting/spread';
+import type { Spread } from '@pilgrim/core/stages/starting/tolerance-sampling';
 import type { TransientRun } from '@pilgrim/core/stages/starting/transient';
-import { shownUnit, type School } from '@pilgrim/core/ground/quantity/units';
+import { shownUnit, type School } from '@pilgrim/core/kernel/quantity/units';
 import type { EChartsCoreOption } from 'echarts/core';
 import { chartColours } from './colours';
 import { frame, line, pairs, xAxis, yAxis } from './frame';

@@ -1,7 +1,7 @@
 import type { Solution } from '@pilgrim/core';
 import { ADIABATIC } from '@pilgrim/core/stages/protection/adiabatic';
 import { tripTime } from '@pilgrim/core/stages/starting/trip-curve';
-import type { Spread } from '@pilgrim/core/stages/starting/spread';
+import type { Spread } from '@pilgrim/core/stages/starting/tolerance-sampling';
 import type { EChartsCoreOption } from 'echarts/core';
 import { chartColours } from './colours';
 import { frame, line, pairs, rounded, xAxis, yAxis } from './frame';

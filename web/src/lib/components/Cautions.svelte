@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { cautions, deferral } from '@pilgrim/core/stages/handover/cautions';
+  import { cautions, deferral } from '@pilgrim/core/stages/documents/cautions';
 </script>
 
 <section class="border-2 border-caution bg-card p-3 text-sm" aria-label="Cautions">

@@ -4,7 +4,7 @@
   import { settled } from '$lib/charts/colours';
   import { paint } from '$lib/charts/painter';
   import { fetched } from '$lib/fetched.svelte';
-  import { inTurn } from '$lib/later.svelte';
+  import { inTurn } from '$lib/deferred.svelte';
   import { grips, type Grips, type Handle } from '$lib/charts/handles';
 
   interface Props {

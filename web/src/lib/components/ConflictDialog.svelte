@@ -1,9 +1,9 @@
 <script lang="ts">
   import Button from 'flowbite-svelte/Button.svelte';
   import Modal from 'flowbite-svelte/Modal.svelte';
-  import { fieldAt } from '@pilgrim/core/job/places';
+  import { fieldAt } from '@pilgrim/core/job/document-paths';
   import { clashes, merge, type Side } from '$lib/job/conflict';
-  import { stageTitles } from '@pilgrim/core/ground/stage-names';
+  import { stageTitles } from '@pilgrim/core/kernel/stage-names';
   import { fieldNames } from '$lib/job/sheets';
   import type { JobStore } from '$lib/job/job-store.svelte';
 

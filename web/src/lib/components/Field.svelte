@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { termIn } from '@pilgrim/core/ground/term';
+  import { termIn } from '@pilgrim/core/kernel/term';
   import type { FieldHost } from '$lib/job/field-host';
   import type { FieldDefinition } from '$lib/job/sheets';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { AnyValue, Solution } from '@pilgrim/core';
-  import type { School } from '@pilgrim/core/ground/quantity/units';
-  import { termIn } from '@pilgrim/core/ground/term';
+  import type { School } from '@pilgrim/core/kernel/quantity/units';
+  import { termIn } from '@pilgrim/core/kernel/term';
   import type { DeclaredValue } from '@pilgrim/core/stages/declared-value';
   import Figure from './Figure.svelte';
 

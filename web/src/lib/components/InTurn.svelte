@@ -1,7 +1,7 @@
 <script lang="ts">
   import { createRawSnippet, getAllContexts, hydrate, mount, unmount, type Snippet } from 'svelte';
   import { render } from 'svelte/server';
-  import { inTurn } from '$lib/later.svelte';
+  import { inTurn } from '$lib/deferred.svelte';
   import Whole from './Whole.svelte';
 
   let { children }: { children: Snippet } = $props();

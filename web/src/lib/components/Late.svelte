@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { Later } from '$lib/later.svelte';
+  import { Later } from '$lib/deferred.svelte';
 
   let { children }: { children: Snippet } = $props();
   const later = new Later();

@@ -1,6 +1,6 @@
 <script lang="ts">
   import CloseOutline from 'flowbite-svelte-icons/CloseOutline.svelte';
-  import { letters, type Letter } from '@pilgrim/core/job/places';
+  import { letters, type Letter } from '@pilgrim/core/job/document-paths';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import Menu from './Menu.svelte';
 

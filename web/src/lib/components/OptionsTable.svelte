@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { YEAR } from '@pilgrim/core/ground/constants';
-  import { formatNumber, formatQuantity } from '@pilgrim/core/ground/quantity/format';
-  import { letters } from '@pilgrim/core/job/places';
+  import { YEAR } from '@pilgrim/core/kernel/constants';
+  import { formatNumber, formatQuantity } from '@pilgrim/core/kernel/quantity/format';
+  import { letters } from '@pilgrim/core/job/document-paths';
   import type { ViewProps } from '$lib/stages/views';
   import TableCard from './TableCard.svelte';
 

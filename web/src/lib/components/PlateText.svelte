@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { PlateReading, PlateToken } from '@pilgrim/core/stages/nameplate/read/read-plate';
-  import { termIn } from '@pilgrim/core/ground/term';
+  import { termIn } from '@pilgrim/core/kernel/term';
   import Button from 'flowbite-svelte/Button.svelte';
   import type { FieldHost } from '$lib/job/field-host';
   import type { FieldDefinition } from '$lib/job/sheets';

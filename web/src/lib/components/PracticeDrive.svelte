@@ -3,10 +3,10 @@
   import Button from 'flowbite-svelte/Button.svelte';
   import Range from 'flowbite-svelte/Range.svelte';
   import { onMount } from 'svelte';
-  import { explain, tasksOf } from '@pilgrim/core/rig/exercise';
-  import { frequencyOf, practicePlate as plate, practiceRange, type SettingName } from '@pilgrim/core/rig/practice';
+  import { explain, tasksOf } from '@pilgrim/core/test-rig/exercise';
+  import { frequencyOf, practicePlate as plate, practiceRange, type SettingName } from '@pilgrim/core/test-rig/practice';
   import { practiceChart } from '$lib/charts/practice-chart';
-  import { PracticeStore } from '$lib/rig/practice-store.svelte';
+  import { PracticeStore } from '$lib/test-rig/practice-store.svelte';
   import Chart from './Chart.svelte';
 
   const store = new PracticeStore();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { School } from '@pilgrim/core/ground/quantity/units';
+  import type { School } from '@pilgrim/core/kernel/quantity/units';
   import { units } from '$lib/units.svelte';
 
   /** `own` are the units shown until somebody chooses; undefined in a list whose rows each have their own. */

@@ -1,4 +1,4 @@
-import { clockCells } from '@pilgrim/core/stages/supply/clock';
+import { clockCells } from '@pilgrim/core/stages/supply/time-of-use';
 import { optionsOf, type FieldDefinition } from './sheets';
 
 const { days, from, to, firstMonth, lastMonth } = clockCells;

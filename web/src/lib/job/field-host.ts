@@ -1,4 +1,4 @@
-import type { School } from '@pilgrim/core/ground/quantity/units';
+import type { School } from '@pilgrim/core/kernel/quantity/units';
 import type { FieldEcho } from '@pilgrim/core/job/inputs';
 
 export type FieldValue = string | number | boolean | undefined;

@@ -1,15 +1,15 @@
 import type { AnyValue, Job, Letter, Option, Solution } from '@pilgrim/core';
-import type { StageName } from '@pilgrim/core/ground/stage-names';
+import type { StageName } from '@pilgrim/core/kernel/stage-names';
 import type { FieldEcho } from '@pilgrim/core/job/inputs';
 import type { PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import type { FieldHost, FieldValue } from './field-host';
 import { read, write } from './dotted';
-import { letters, placeIn, type OwnNames } from '@pilgrim/core/job/places';
+import { letters, placeIn, type OwnNames } from '@pilgrim/core/job/document-paths';
 import type * as Conflict from './conflict';
 import { History } from './history.svelte';
 import type { RiskModel } from '@pilgrim/core/solve/risk/risk-model';
 import { SolverClient } from './solver-client';
-import type { School } from '@pilgrim/core/ground/quantity/units';
+import type { School } from '@pilgrim/core/kernel/quantity/units';
 import { units } from '$lib/units.svelte';
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused';

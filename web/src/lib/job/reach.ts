@@ -1,5 +1,5 @@
-import { stageTitles } from '@pilgrim/core/ground/stage-names';
-import { fieldAt } from '@pilgrim/core/job/places';
+import { stageTitles } from '@pilgrim/core/kernel/stage-names';
+import { fieldAt } from '@pilgrim/core/job/document-paths';
 
 export const fieldId = (path: string): string => `field-${path.replaceAll('.', '-')}`;
 

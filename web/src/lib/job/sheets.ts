@@ -1,9 +1,9 @@
-import type { Asked, Field, Fields, Shown } from '@pilgrim/core/ground/field';
-import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
-import { termIn, type Term } from '@pilgrim/core/ground/term';
-import type { School } from '@pilgrim/core/ground/quantity/units';
+import type { Asked, Field, Fields, Shown } from '@pilgrim/core/kernel/field';
+import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
+import { termIn, type Term } from '@pilgrim/core/kernel/term';
+import type { School } from '@pilgrim/core/kernel/quantity/units';
 import type { DeclaredValue } from '@pilgrim/core/stages/declared-value';
-import type { StageName } from '@pilgrim/core/ground/stage-names';
+import type { StageName } from '@pilgrim/core/kernel/stage-names';
 
 interface Option {
   readonly value: string;
@@ -81,7 +81,7 @@ const definitionsOf = (prefix: string, fields: Fields): FieldDefinition[] =>
 
 /** The rules of thumb a stage uses, as fields; empty means the site’s or the usual value. */
 async function rulesOf(stage: StageName): Promise<FieldDefinition[]> {
-  const { practiceNames, ruleOf } = await import('@pilgrim/core/job/practice-rules');
+  const { practiceNames, ruleOf } = await import('@pilgrim/core/job/design-rule-list');
   return practiceNames
     .filter((name) => ruleOf(name).stage === stage)
     .map((name) => ({
@@ -99,24 +99,24 @@ type Declared = Promise<[{ lead: string; fields: Fields }, { values: Sheet['valu
 /** What each stage declares, fetched with it, so that a first visit loads only one. */
 const declared: Readonly<Record<StageName, () => Declared>> = {
   situation: () =>
-    Promise.all([import('@pilgrim/core/stages/situation/fields'), import('@pilgrim/core/stages/situation/values')]),
+    Promise.all([import('@pilgrim/core/stages/task/fields'), import('@pilgrim/core/stages/task/values')]),
   nameplate: () =>
     Promise.all([import('@pilgrim/core/stages/nameplate/fields'), import('@pilgrim/core/stages/nameplate/values')]),
   load: () => Promise.all([import('@pilgrim/core/stages/load/fields'), import('@pilgrim/core/stages/load/values')]),
   supply: () =>
     Promise.all([import('@pilgrim/core/stages/supply/fields'), import('@pilgrim/core/stages/supply/values')]),
-  place: () => Promise.all([import('@pilgrim/core/stages/place/fields'), import('@pilgrim/core/stages/place/values')]),
+  place: () => Promise.all([import('@pilgrim/core/stages/environment/fields'), import('@pilgrim/core/stages/environment/values')]),
   profile: () =>
-    Promise.all([import('@pilgrim/core/stages/profile/fields'), import('@pilgrim/core/stages/profile/values')]),
+    Promise.all([import('@pilgrim/core/stages/operating-profile/fields'), import('@pilgrim/core/stages/operating-profile/values')]),
   starting: () =>
     Promise.all([import('@pilgrim/core/stages/starting/fields'), import('@pilgrim/core/stages/starting/values')]),
-  pick: () => Promise.all([import('@pilgrim/core/stages/pick/fields'), import('@pilgrim/core/stages/pick/values')]),
+  pick: () => Promise.all([import('@pilgrim/core/stages/selection/fields'), import('@pilgrim/core/stages/selection/values')]),
   drive: () => Promise.all([import('@pilgrim/core/stages/drive/fields'), import('@pilgrim/core/stages/drive/values')]),
   protection: () =>
     Promise.all([import('@pilgrim/core/stages/protection/fields'), import('@pilgrim/core/stages/protection/values')]),
-  money: () => Promise.all([import('@pilgrim/core/stages/money/fields'), import('@pilgrim/core/stages/money/values')]),
+  money: () => Promise.all([import('@pilgrim/core/stages/economics/fields'), import('@pilgrim/core/stages/economics/values')]),
   handover: () =>
-    Promise.all([import('@pilgrim/core/stages/handover/fields'), import('@pilgrim/core/stages/handover/values')]),
+    Promise.all([import('@pilgrim/core/stages/documents/fields'), import('@pilgrim/core/stages/documents/values')]),
 };
 
 const made = new Map<StageName, Promise<Sheet>>();
@@ -136,7 +136,7 @@ async function makeSheet(stage: StageName): Promise<Sheet> {
   const [[{ lead, fields }, { values }], rules] = await Promise.all([declared[stage](), rulesOf(stage)]);
   const own = definitionsOf(`${stage}.`, fields);
   if (stage !== 'situation') return { lead, fields: [...own, ...rules], values };
-  const head = definitionsOf('', (await import('@pilgrim/core/stages/situation/fields')).head);
+  const head = definitionsOf('', (await import('@pilgrim/core/stages/task/fields')).head);
   const put = head.map((field) => ({ ...field, group: 'Tag, title, site and standards', shut: true }));
   return { lead, fields: [...own, ...rules, ...put], values };
 }

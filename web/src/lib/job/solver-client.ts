@@ -1,6 +1,6 @@
 import type { Job, Solution } from '@pilgrim/core';
-import type { StageName } from '@pilgrim/core/ground/stage-names';
-import type { School } from '@pilgrim/core/ground/quantity/units';
+import type { StageName } from '@pilgrim/core/kernel/stage-names';
+import type { School } from '@pilgrim/core/kernel/quantity/units';
 import SolveWorker from '$lib/workers/solve.worker?worker';
 import type { Answer, Aside, AsideAnswers, Question } from '$lib/workers/solve.worker';
 

@@ -1,4 +1,4 @@
-import type { Sample, Spread, SpreadSetting } from '@pilgrim/core/stages/starting/spread';
+import type { Sample, Spread, SpreadSetting } from '@pilgrim/core/stages/starting/tolerance-sampling';
 import type { TransientRun, TransientSetting } from '@pilgrim/core/stages/starting/transient';
 import StartWorker from '$lib/workers/start.worker?worker';
 import type { StartAnswer, StartQuestion } from '$lib/workers/start.worker';

@@ -1,5 +1,5 @@
 import { fetched } from '$lib/fetched.svelte';
-import type { Spread, SpreadSetting } from '@pilgrim/core/stages/starting/spread';
+import type { Spread, SpreadSetting } from '@pilgrim/core/stages/starting/tolerance-sampling';
 
 /** Starts that tell a band of nine in ten well enough for a picture. */
 const COUNT = 400;

@@ -1,5 +1,5 @@
 import { logBinner, type BinnedLog } from '@pilgrim/core/stages/load/bin-log';
-import { flowLogger, type FlowRecord } from '@pilgrim/core/stages/profile/flow-log';
+import { flowLogger, type FlowRecord } from '@pilgrim/core/stages/operating-profile/flow-log';
 import Papa from 'papaparse';
 
 /** What the first lines of a log say of its columns. */

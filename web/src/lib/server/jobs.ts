@@ -3,7 +3,7 @@ import { insertJob, pageKept, updateJob, type JobState, type KeptResult } from '
 import { error } from '@sveltejs/kit';
 import { currentCatalogue } from './catalogue';
 import { withDatabase } from './database';
-import { readKept, type KeptText } from './work/kept.ts';
+import { readKept, type KeptText } from './work/stored-result.ts';
 import { beside } from './work/pool';
 import type { Done } from './work/worker';
 

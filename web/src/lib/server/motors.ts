@@ -1,6 +1,6 @@
 import { registeredMotorSchema, type RegisteredMotor } from '@pilgrim/core/register/registered-motor';
 import { spareMisfits } from '@pilgrim/core/register/spares';
-import type { MotorNeed } from '@pilgrim/core/stages/pick/motor-rules';
+import type { MotorNeed } from '@pilgrim/core/stages/selection/motor-rules';
 import { insertMotor, insertMotors, updateMotor } from '@pilgrim/db/store-motors';
 import { error } from '@sveltejs/kit';
 import { withDatabase } from './database';

@@ -1,4 +1,4 @@
-import type { StageName } from '@pilgrim/core/ground/stage-names';
+import type { StageName } from '@pilgrim/core/kernel/stage-names';
 import type { Component } from 'svelte';
 import type { JobStore } from '$lib/job/job-store.svelte';
 import type { Sheet } from '$lib/job/sheets';
@@ -20,16 +20,16 @@ type View = Promise<{ default: Component<ViewProps> }>;
 
 /** How each stage is shown. Fetched with the stage, so that a first visit loads only one. */
 export const stageViews: Readonly<Record<StageName, () => View>> = {
-  situation: () => import('./situation/SituationView.svelte'),
+  situation: () => import('./task/TaskView.svelte'),
   nameplate: () => import('./nameplate/NameplateView.svelte'),
   load: () => import('./load/LoadView.svelte'),
   supply: () => import('./supply/SupplyView.svelte'),
-  place: () => import('./place/PlaceView.svelte'),
-  profile: () => import('./profile/ProfileView.svelte'),
+  place: () => import('./environment/EnvironmentView.svelte'),
+  profile: () => import('./operating-profile/OperatingProfileView.svelte'),
   starting: () => import('./starting/StartingView.svelte'),
-  pick: () => import('./pick/PickView.svelte'),
+  pick: () => import('./selection/SelectionView.svelte'),
   drive: () => import('./drive/DriveView.svelte'),
   protection: () => import('./protection/ProtectionView.svelte'),
-  money: () => import('./money/MoneyView.svelte'),
-  handover: () => import('./handover/HandoverView.svelte'),
+  money: () => import('./economics/EconomicsView.svelte'),
+  handover: () => import('./documents/DocumentsView.svelte'),
 };

@@ -1,6 +1,6 @@
 /// <reference lib="webworker" />
 import type { BinnedLog } from '@pilgrim/core/stages/load/bin-log';
-import type { FlowRecord } from '@pilgrim/core/stages/profile/flow-log';
+import type { FlowRecord } from '@pilgrim/core/stages/operating-profile/flow-log';
 import { binLog, previewLog, recordFlow, type LogColumns, type LogPreview } from '$lib/load/read-log';
 
 export type LogQuestion =

@@ -1,8 +1,8 @@
 /// <reference lib="webworker" />
 import { emptyCatalogue, type AnyValue, type Catalogue, type Job, type Solution } from '@pilgrim/core';
 import { solveForScreen } from '@pilgrim/core/solve/solve';
-import type { StageName } from '@pilgrim/core/ground/stage-names';
-import type { School } from '@pilgrim/core/ground/quantity/units';
+import type { StageName } from '@pilgrim/core/kernel/stage-names';
+import type { School } from '@pilgrim/core/kernel/quantity/units';
 import { detailsAfter, detailsAt } from '@pilgrim/core/solve/details';
 import { riskModelOf, type RiskModel } from '@pilgrim/core/solve/risk/risk-model';
 import { readPlate, type PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';

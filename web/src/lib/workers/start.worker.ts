@@ -6,7 +6,7 @@ import {
   type Sample,
   type Spread,
   type SpreadSetting,
-} from '@pilgrim/core/stages/starting/spread';
+} from '@pilgrim/core/stages/starting/tolerance-sampling';
 import { transientRun, type TransientRun, type TransientSetting } from '@pilgrim/core/stages/starting/transient';
 
 export type StartQuestion =

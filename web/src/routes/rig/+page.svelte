@@ -5,14 +5,14 @@
   import Range from 'flowbite-svelte/Range.svelte';
   import Toggle from 'flowbite-svelte/Toggle.svelte';
   import { onMount } from 'svelte';
-  import { jobOfReadings, predictedWatts } from '@pilgrim/core/rig/predict';
-  import type { Readings } from '@pilgrim/core/rig/registers';
-  import { meters, rigRange, type Meter } from '@pilgrim/core/rig/rig';
+  import { jobOfReadings, predictedWatts } from '@pilgrim/core/test-rig/predict';
+  import type { Readings } from '@pilgrim/core/test-rig/registers';
+  import { meters, rigRange, type Meter } from '@pilgrim/core/test-rig/rig';
   import Blower from '$lib/components/Blower.svelte';
   import PracticeDrive from '$lib/components/PracticeDrive.svelte';
   import SiteHeader from '$lib/components/SiteHeader.svelte';
   import TableCard from '$lib/components/TableCard.svelte';
-  import { RigStore } from '$lib/rig/rig-store.svelte';
+  import { RigStore } from '$lib/test-rig/rig-store.svelte';
 
   const store = new RigStore();
   let taking = $state('');

@@ -1,8 +1,8 @@
-import type { Field, Fields, FieldSpec } from '../../../ground/field.ts';
-import { checkField } from '../../../ground/read-field.ts';
+import type { Field, Fields, FieldSpec } from '../../../kernel/field.ts';
+import { checkField } from '../../../kernel/read-field.ts';
 import { fields as declared } from '../fields.ts';
-import { parseGroups } from '../../../ground/quantity/parse.ts';
-import type { School } from '../../../ground/quantity/units.ts';
+import { parseGroups } from '../../../kernel/quantity/parse.ts';
+import type { School } from '../../../kernel/quantity/units.ts';
 import { linesOf, ratingSets, type Line, type RatingRow } from './rating-rows.ts';
 import { schoolOf } from './school.ts';
 import { scan, type Scanned } from './scan.ts';

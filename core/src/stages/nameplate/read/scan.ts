@@ -1,4 +1,4 @@
-import { plainFractions } from '../../../ground/quantity/parse.ts';
+import { plainFractions } from '../../../kernel/quantity/parse.ts';
 import {
   codes,
   FRAME,

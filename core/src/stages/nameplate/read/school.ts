@@ -1,4 +1,4 @@
-import type { School } from '../../../ground/quantity/units.ts';
+import type { School } from '../../../kernel/quantity/units.ts';
 import type { PlateField } from './vocabulary.ts';
 
 type Texts = Readonly<Partial<Record<PlateField, string | number | undefined>>>;

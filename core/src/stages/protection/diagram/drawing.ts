@@ -1,4 +1,4 @@
-import type { School } from '../../../ground/quantity/units.ts';
+import type { School } from '../../../kernel/quantity/units.ts';
 import { nameOf, type Item, type Scheme } from './scheme.ts';
 import { LENGTH, symbols, type Symbol } from './symbols.ts';
 

@@ -1,8 +1,8 @@
-import { say, textOf, type Text, series } from '../../../ground/text.ts';
-import type { School } from '../../../ground/quantity/units.ts';
-import { bothSpeeds, type Circuit } from '../asked-of-protection.ts';
+import { say, textOf, type Text, series } from '../../../kernel/text.ts';
+import type { School } from '../../../kernel/quantity/units.ts';
+import { bothSpeeds, type Circuit } from '../protection-input.ts';
 import type { StarterValues } from '../starter-values.ts';
-import type { Worked } from '../worked.ts';
+import type { Worked } from '../circuit-design.ts';
 
 export type Arrangement =
   | 'direct'

@@ -1,4 +1,4 @@
-import type { School } from '../../../ground/quantity/units.ts';
+import type { School } from '../../../kernel/quantity/units.ts';
 
 /** Of every symbol between its two ends: from (0, 0) down to (0, LENGTH); what moves it stands at its left (IEC) or right (NEMA). */
 export const LENGTH = 40;

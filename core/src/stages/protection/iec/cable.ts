@@ -1,6 +1,6 @@
-import { say, series, type Text } from '../../../ground/text.ts';
-import { KELVIN } from '../../../ground/constants.ts';
-import { remembered } from '../../../ground/remembered.ts';
+import { say, series, type Text } from '../../../kernel/text.ts';
+import { KELVIN } from '../../../kernel/constants.ts';
+import { remembered } from '../../../kernel/memoize.ts';
 import {
   cableAmbient,
   cableGrouping,
@@ -8,11 +8,11 @@ import {
   freeAirCable,
   pvcCable,
   xlpeCable,
-} from '../../../ground/tables/index.ts';
-import { cellValue, type Table } from '../../../ground/tables/table.ts';
-import { PRACTICE, quantity, type Value } from '../../../ground/value.ts';
+} from '../../../kernel/tables/index.ts';
+import { cellValue, type Table } from '../../../kernel/tables/table.ts';
+import { PRACTICE, quantity, type Value } from '../../../kernel/value.ts';
 import type { OptionBrief } from '../../stage.ts';
-import { liesBy, type Run } from '../lies.ts';
+import { liesBy, type Run } from '../installation-conditions.ts';
 
 /** Sizes of copper and aluminium cables, mm². */
 export const sizes: readonly number[] = pvcCable.rows.map((row) => Number(row['size']));

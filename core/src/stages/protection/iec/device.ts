@@ -1,8 +1,8 @@
 import type { StarterPart } from '../../../catalogue/catalogue.ts';
-import { aMGates, fuseRatings, gGGates } from '../../../ground/tables/index.ts';
-import { fixedTrip, type MotorBreaker } from '../../pick/motor-breaker.ts';
+import { aMGates, fuseRatings, gGGates } from '../../../kernel/tables/index.ts';
+import { fixedTrip, type MotorBreaker } from '../../selection/motor-breaker.ts';
 import type { StartCurrent } from '../../starting/inrush.ts';
-import { interpolate } from '../../../ground/numeric.ts';
+import { interpolate } from '../../../kernel/numeric.ts';
 
 export type Gate = readonly [current: number, time: number];
 

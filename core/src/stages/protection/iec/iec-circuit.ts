@@ -1,22 +1,22 @@
-import { amount, figures, say, textOf, type Text } from '../../../ground/text.ts';
-import { disconnection, dropConstants, gGGates, protectiveConductors } from '../../../ground/tables/index.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
-import { mostCurrent, ownStart, type Circuit } from '../asked-of-protection.ts';
-import { IN_WINDING } from '../../starting/overload-dial.ts';
-import { ENDS, type DrawnRun } from '../drawn-run.ts';
-import type { Worked } from '../worked.ts';
-import { isSlow, motorBreakerFor, overloadBreaker, standsAt, type MotorBreaker } from '../../pick/motor-breaker.ts';
+import { amount, figures, say, textOf, type Text } from '../../../kernel/text.ts';
+import { disconnection, dropConstants, gGGates, protectiveConductors } from '../../../kernel/tables/index.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../../kernel/value.ts';
+import { mostCurrent, ownStart, type Circuit } from '../protection-input.ts';
+import { IN_WINDING } from '../../starting/overload-setting.ts';
+import { ENDS, type DrawnRun } from '../conductor-run.ts';
+import type { Worked } from '../circuit-design.ts';
+import { isSlow, motorBreakerFor, overloadBreaker, standsAt, type MotorBreaker } from '../../selection/motor-breaker.ts';
 import { startCurrent } from '../../starting/inrush.ts';
 import { faultAtBus, kiloAmperes } from '../../supply/short-circuit.ts';
 import { checkBreaks } from '../fault.ts';
 import type { Flag } from '../findings.ts';
 import type { ProtectionValues } from '../values.ts';
 import { aMFuse, aMSizes, breakerDevice, gGFuse, gGSizes, type Asked, type Device } from './device.ts';
-import type { Complex } from '../../../ground/complex.ts';
-import { REACTANCE, resistanceOf } from './drop.ts';
+import type { Complex } from '../../../kernel/complex.ts';
+import { REACTANCE, resistanceOf } from './voltage-drop.ts';
 import { laidBy } from './cable.ts';
-import { heatFactor } from './earth.ts';
-import { sizeRun, RUNNING_MOST, STARTING_MOST, type SizedRun } from './size-run.ts';
+import { heatFactor } from './protective-earthing.ts';
+import { sizeRun, RUNNING_MOST, STARTING_MOST, type SizedRun } from './conductor-sizing.ts';
 
 /** A; peak of the first half-wave while it starts, as r.m.s. of a wave as high. */
 export function firstWave(circuit: Circuit): number {

@@ -1,16 +1,16 @@
-import { say, textOf } from '../../../ground/text.ts';
-import { conductorImpedance } from '../../../ground/tables/index.ts';
-import { quantity, wording, type Value } from '../../../ground/value.ts';
-import { ownStart, STANDING_POWER_FACTOR, type Circuit } from '../asked-of-protection.ts';
-import { magneticBand } from '../../pick/magnetic-trip.ts';
+import { say, textOf } from '../../../kernel/text.ts';
+import { conductorImpedance } from '../../../kernel/tables/index.ts';
+import { quantity, wording, type Value } from '../../../kernel/value.ts';
+import { ownStart, STANDING_POWER_FACTOR, type Circuit } from '../protection-input.ts';
+import { magneticBand } from '../../selection/magnetic-trip.ts';
 import { atOnce } from '../iec/device.ts';
-import { liesBy } from '../lies.ts';
-import { NO_TABLE } from '../side-by-side.ts';
-import type { Worked } from '../worked.ts';
+import { liesBy } from '../installation-conditions.ts';
+import { NO_TABLE } from '../standards-comparison.ts';
+import type { Worked } from '../circuit-design.ts';
 import type { Flag } from '../findings.ts';
 import { conduitFor } from './nec-conduit.ts';
-import { impedanceOf, voltsLost } from './nec-drop.ts';
-import { ENDS, type DrawnRun, type Place, type RunLimit } from '../drawn-run.ts';
+import { impedanceOf, voltsLost } from './nec-voltage-drop.ts';
+import { ENDS, type DrawnRun, type Place, type RunLimit } from '../conductor-run.ts';
 import {
   compareSizes,
   conductorName,

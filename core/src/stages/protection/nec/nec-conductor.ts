@@ -1,11 +1,11 @@
-import { KELVIN } from '../../../ground/constants.ts';
+import { KELVIN } from '../../../kernel/constants.ts';
 import type { OptionBrief } from '../../stage.ts';
-import { liesBy, type Run } from '../lies.ts';
+import { liesBy, type Run } from '../installation-conditions.ts';
 import { ambientFactor } from '../../supply/feeder.ts';
-import { ampacity, bundling, conductorMetal } from '../../../ground/tables/index.ts';
-import { cellValue } from '../../../ground/tables/table.ts';
-import { quantity, wording, type Value } from '../../../ground/value.ts';
-import { type Text, series } from '../../../ground/text.ts';
+import { ampacity, bundling, conductorMetal } from '../../../kernel/tables/index.ts';
+import { cellValue } from '../../../kernel/tables/table.ts';
+import { quantity, wording, type Value } from '../../../kernel/value.ts';
+import { type Text, series } from '../../../kernel/text.ts';
 
 type Column = '60' | '75' | '90';
 

@@ -1,6 +1,6 @@
-import { conductorAreas, conduits } from '../../../ground/tables/index.ts';
-import type { Text } from '../../../ground/text.ts';
-import { wording, type Value } from '../../../ground/value.ts';
+import { conductorAreas, conduits } from '../../../kernel/tables/index.ts';
+import type { Text } from '../../../kernel/text.ts';
+import { wording, type Value } from '../../../kernel/value.ts';
 
 /** Three wires of this share of a conduit’s bore can wedge in a bend. Common practice: 2.8 to 3.2. */
 const JAM = [2.8, 3.2] as const;

@@ -1,8 +1,8 @@
-import { motorCurrent } from '../../../ground/tables/index.ts';
-import { cellValue } from '../../../ground/tables/table.ts';
-import { PRACTICE, type Value } from '../../../ground/value.ts';
+import { motorCurrent } from '../../../kernel/tables/index.ts';
+import { cellValue } from '../../../kernel/tables/table.ts';
+import { PRACTICE, type Value } from '../../../kernel/value.ts';
 import { horsepowerOf } from '../../../motor/standard-power.ts';
-import { mostCurrent, type Circuit } from '../asked-of-protection.ts';
+import { mostCurrent, type Circuit } from '../protection-input.ts';
 
 /** Columns of Table 430.250 with the rated and system voltages each serves. */
 const voltageColumns: readonly (readonly [column: string, low: number, high: number])[] = [

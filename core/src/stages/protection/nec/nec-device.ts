@@ -1,8 +1,8 @@
-import { amount, say, type Text } from '../../../ground/text.ts';
-import { branchDevice, groundingConductors, standardRatings } from '../../../ground/tables/index.ts';
-import { cellValue } from '../../../ground/tables/table.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../../ground/value.ts';
-import { ownStart, type Circuit } from '../asked-of-protection.ts';
+import { amount, say, type Text } from '../../../kernel/text.ts';
+import { branchDevice, groundingConductors, standardRatings } from '../../../kernel/tables/index.ts';
+import { cellValue } from '../../../kernel/tables/table.ts';
+import { PRACTICE, quantity, wording, type Value } from '../../../kernel/value.ts';
+import { ownStart, type Circuit } from '../protection-input.ts';
 import { INRUSH } from '../../starting/inrush.ts';
 import { faultAtBus, holds, kiloAmperes } from '../../supply/short-circuit.ts';
 import { breakersFor, leastBreaker } from '../breaker.ts';

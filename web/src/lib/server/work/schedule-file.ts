@@ -1,7 +1,7 @@
 import { schedulesOf } from '@pilgrim/core/solve/schedules';
-import { cautions, deferral } from '@pilgrim/core/stages/handover/cautions';
+import { cautions, deferral } from '@pilgrim/core/stages/documents/cautions';
 import Papa from 'papaparse';
-import { readKept, type KeptText } from './kept.ts';
+import { readKept, type KeptText } from './stored-result.ts';
 import type { ScheduleFormat } from './file-types.ts';
 import { schedulesPdf } from './schedules-pdf.ts';
 import { workbooks } from './workbook.ts';

@@ -1,5 +1,5 @@
 import type { Schedule } from '@pilgrim/core/solve/schedules';
-import { cautions } from '@pilgrim/core/stages/handover/cautions';
+import { cautions } from '@pilgrim/core/stages/documents/cautions';
 import pdfmake from 'pdfmake';
 import type { Content } from 'pdfmake/interfaces';
 import { boxed, cell, prepare, printable, QUIET } from './pdf.ts';

@@ -1,4 +1,4 @@
-import { cautions, deferral } from '@pilgrim/core/stages/handover/cautions';
+import { cautions, deferral } from '@pilgrim/core/stages/documents/cautions';
 import type { SelectionSheet, SheetSection } from '@pilgrim/core/solve/sheet';
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';

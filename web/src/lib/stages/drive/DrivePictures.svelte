@@ -2,7 +2,7 @@
   import { untrack } from 'svelte';
   import TabItem from 'flowbite-svelte/TabItem.svelte';
   import Tabs from 'flowbite-svelte/Tabs.svelte';
-  import { formatNumber } from '@pilgrim/core/ground/quantity/format';
+  import { formatNumber } from '@pilgrim/core/kernel/quantity/format';
   import { leadChart, rangeChart, spectrumChart } from '$lib/charts/drive-charts';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import Chart from '$lib/components/Chart.svelte';

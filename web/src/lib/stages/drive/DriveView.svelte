@@ -2,7 +2,7 @@
   import { onMount } from 'svelte';
   import Bench from '$lib/bench/Bench.svelte';
   import Cautions from '$lib/components/Cautions.svelte';
-  import DriveFitness from './DriveFitness.svelte';
+  import DriveFitness from './DriveCompatibility.svelte';
   import DrivePictures from './DrivePictures.svelte';
   import DriveSettings from './DriveSettings.svelte';
   import SignalScale from './SignalScale.svelte';

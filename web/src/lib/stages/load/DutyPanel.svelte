@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { JobStore } from '$lib/job/job-store.svelte';
   import RowsEditor from '$lib/components/RowsEditor.svelte';
-  import { formatNumber, formatQuantity } from '@pilgrim/core/ground/quantity/format';
+  import { formatNumber, formatQuantity } from '@pilgrim/core/kernel/quantity/format';
 
   let { store }: { store: JobStore } = $props();
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { loadChart } from '$lib/charts/load-chart';
   import { speedCurve } from '@pilgrim/core/motor/circuit';
-  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
+  import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import Chart from '$lib/components/Chart.svelte';
   import EmptyPicture from '$lib/components/EmptyPicture.svelte';

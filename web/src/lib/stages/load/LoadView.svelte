@@ -2,7 +2,7 @@
   import Bench from '$lib/bench/Bench.svelte';
   import LoadCurve from './LoadCurve.svelte';
   import LoadPanels from './LoadPanels.svelte';
-  import LoadWays from './LoadWays.svelte';
+  import LoadWays from './LoadDefinitionMethods.svelte';
   import TransmissionPanel from './TransmissionPanel.svelte';
   import { without, type ViewProps } from '$lib/stages/views';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
-  import { findUnit } from '@pilgrim/core/ground/quantity/units';
+  import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
+  import { findUnit } from '@pilgrim/core/kernel/quantity/units';
   import { cycleOf, type BinnedLog } from '@pilgrim/core/stages/load/bin-log';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import type { LogTaken } from '$lib/load/read-log';

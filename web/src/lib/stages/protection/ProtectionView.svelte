@@ -1,7 +1,7 @@
 <script lang="ts">
   import { fetched } from '$lib/fetched.svelte';
   import Bench from '$lib/bench/Bench.svelte';
-  import BothSchools from './BothSchools.svelte';
+  import BothSchools from './StandardsComparison.svelte';
   import Figures from '$lib/components/Figures.svelte';
   import RunPicture from './RunPicture.svelte';
   import RowsEditor from '$lib/components/RowsEditor.svelte';

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
-  import { IN_WINDING } from '@pilgrim/core/stages/starting/overload-dial';
+  import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
+  import { IN_WINDING } from '@pilgrim/core/stages/starting/overload-setting';
   import { heatAtDial } from '@pilgrim/core/stages/starting/trip-curve';
   import { onMount } from 'svelte';
-  import { inTurn } from '$lib/later.svelte';
+  import { inTurn } from '$lib/deferred.svelte';
   import { timeCurrentChart } from '$lib/charts/time-current-chart';
   import type { Handle } from '$lib/charts/handles';
   import type { JobStore } from '$lib/job/job-store.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Solution } from '@pilgrim/core';
-  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
-  import type { School } from '@pilgrim/core/ground/quantity/units';
+  import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
+  import type { School } from '@pilgrim/core/kernel/quantity/units';
   import TableCard from '$lib/components/TableCard.svelte';
 
   let { machine, school }: { machine: NonNullable<Solution['details']['machine']>; school: School } = $props();

@@ -2,7 +2,7 @@
   import Range from 'flowbite-svelte/Range.svelte';
   import type { Solution } from '@pilgrim/core';
   import { speedCurve } from '@pilgrim/core/motor/circuit';
-  import type { School } from '@pilgrim/core/ground/quantity/units';
+  import type { School } from '@pilgrim/core/kernel/quantity/units';
   import { machineChart, type Against } from '$lib/charts/start-charts';
   import Chart from '$lib/components/Chart.svelte';
 

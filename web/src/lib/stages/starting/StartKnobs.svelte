@@ -1,7 +1,7 @@
 <script lang="ts">
   import Range from 'flowbite-svelte/Range.svelte';
-  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
-  import type { Method } from '@pilgrim/core/stages/starting/feeds';
+  import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
+  import type { Method } from '@pilgrim/core/stages/starting/starting-mode';
   import type { StartSetting } from '@pilgrim/core/stages/starting/run-start';
   import type { JobStore } from '$lib/job/job-store.svelte';
 

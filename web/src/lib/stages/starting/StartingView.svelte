@@ -1,11 +1,11 @@
 <script lang="ts">
   import Progress from '$lib/components/Progress.svelte';
-  import type { Spread } from '@pilgrim/core/stages/starting/spread';
+  import type { Spread } from '@pilgrim/core/stages/starting/tolerance-sampling';
   import type { TransientRun } from '@pilgrim/core/stages/starting/transient';
-  import type { Method } from '@pilgrim/core/stages/starting/feeds';
-  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
+  import type { Method } from '@pilgrim/core/stages/starting/starting-mode';
+  import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
   import { onMount } from 'svelte';
-  import { inTurn } from '$lib/later.svelte';
+  import { inTurn } from '$lib/deferred.svelte';
   import Button from 'flowbite-svelte/Button.svelte';
   import { bandChart, timeChart, torqueSpeedChart, transientChart } from '$lib/charts/start-charts';
   import Bench from '$lib/bench/Bench.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
+  import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
   import { polar } from '@pilgrim/core/stages/supply/phasors';
   import type { ViewProps } from '$lib/stages/views';
 

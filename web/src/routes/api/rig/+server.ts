@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { rigRange } from '@pilgrim/core/rig/rig';
+import { rigRange } from '@pilgrim/core/test-rig/rig';
 import { readJson } from '$lib/server/read-json';
-import { answered, readRig, setRig } from '$lib/server/rig/client';
+import { answered, readRig, setRig } from '$lib/server/test-rig/client';
 import type { RequestHandler } from './$types';
 
 const within = ([low, high]: readonly [number, number]) => z.number().min(low).max(high);

@@ -1,10 +1,10 @@
 import { documentSchema } from '@pilgrim/core';
-import { practiceFields } from '@pilgrim/core/job/practice';
-import { practiceReasons } from '@pilgrim/core/job/practice-reasons';
-import { practiceNames, ruleOf } from '@pilgrim/core/job/practice-rules';
-import { checkField } from '@pilgrim/core/ground/read-field';
-import { formatQuantity } from '@pilgrim/core/ground/quantity/format';
-import { stageTitles } from '@pilgrim/core/ground/stage-names';
+import { practiceFields } from '@pilgrim/core/job/design-rules';
+import { practiceReasons } from '@pilgrim/core/job/design-rule-reasons';
+import { practiceNames, ruleOf } from '@pilgrim/core/job/design-rule-list';
+import { checkField } from '@pilgrim/core/kernel/read-field';
+import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
+import { stageTitles } from '@pilgrim/core/kernel/stage-names';
 import { error, fail } from '@sveltejs/kit';
 import { readForm, typedIn } from '$lib/server/read-form';
 import { findSite, keepPractice, type Site } from '$lib/server/sites';

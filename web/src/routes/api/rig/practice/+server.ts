@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { practiceRange, type SettingName } from '@pilgrim/core/rig/practice';
+import { practiceRange, type SettingName } from '@pilgrim/core/test-rig/practice';
 import { readJson } from '$lib/server/read-json';
-import { answered, readPractice, setPractice } from '$lib/server/rig/client';
+import { answered, readPractice, setPractice } from '$lib/server/test-rig/client';
 import type { RequestHandler } from './$types';
 
 const settings = Object.fromEntries(

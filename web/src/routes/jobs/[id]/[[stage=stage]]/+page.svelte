@@ -1,8 +1,8 @@
 <script lang="ts">
   import { afterNavigate, goto } from '$app/navigation';
-  import { isAsked } from '@pilgrim/core/stages/situation/asked';
-  import { stageNames, type StageName } from '@pilgrim/core/ground/stage-names';
-  import { stageTitles } from '@pilgrim/core/ground/stage-names';
+  import { isAsked } from '@pilgrim/core/stages/task/requested';
+  import { stageNames, type StageName } from '@pilgrim/core/kernel/stage-names';
+  import { stageTitles } from '@pilgrim/core/kernel/stage-names';
   import Findings from '$lib/components/Findings.svelte';
   import InTurn from '$lib/components/InTurn.svelte';
   import OptionBar from '$lib/components/OptionBar.svelte';

@@ -1,5 +1,5 @@
 import { browser } from '$app/environment';
-import type { StageName } from '@pilgrim/core/ground/stage-names';
+import type { StageName } from '@pilgrim/core/kernel/stage-names';
 import { fetched } from '$lib/fetched.svelte';
 import { sheetOf } from '$lib/job/sheets';
 import { stageViews } from '$lib/stages/views';

@@ -1,5 +1,5 @@
-import { fieldAt } from '@pilgrim/core/job/places';
-import { stageTitles } from '@pilgrim/core/ground/stage-names';
+import { fieldAt } from '@pilgrim/core/job/document-paths';
+import { stageTitles } from '@pilgrim/core/kernel/stage-names';
 import { redirect } from '@sveltejs/kit';
 import { differences } from '$lib/job/conflict';
 import { fieldNames } from '$lib/job/sheets';

@@ -1,0 +1,14 @@
+import { declared, type FlagOf } from '../declared-finding.ts';
+import { PRACTICE } from '../../kernel/value.ts';
+
+/** What this stage may find, by its code. */
+export const findings = declared({
+  'situation.early-failure': {
+    severity: 'caution',
+    basis: PRACTICE,
+    clear: 'Check the causes one by one; mark the one that was found.',
+    field: 'situation.failureMode',
+  },
+});
+
+export type Flag = FlagOf<typeof findings>;
