@@ -4,6 +4,7 @@ import importX from 'eslint-plugin-import-x';
 import svelte from 'eslint-plugin-svelte';
 import globals from 'globals';
 import ts from 'typescript-eslint';
+import { readFileSync } from 'node:fs';
 import svelteConfig from './web/svelte.config.js';
 
 /** What each room may not import; design: core is pure, SQL lives on the server only. */
@@ -28,21 +29,12 @@ const clock = [
 ];
 
 /** The rooms of core in the order results flow; a room imports what stands before it, and of the job its types. */
-const stages = [
-  'nameplate',
-  'situation',
-  'load',
-  'supply',
-  'place',
-  'profile',
-  'starting',
-  'pick',
-  'drive',
-  'protection',
-  'money',
-  'handover',
-].map((stage) => `stages/${stage}`);
-const rooms = ['ground', 'motor', 'catalogue', ...stages, 'job', 'present', 'solve', 'register', 'commands'];
+const folders = [...readFileSync('core/src/kernel/stage-list.ts', 'utf8').matchAll(/folder: '([\w-]+)'/g)].map(
+  ([, folder]) => folder,
+);
+/** The causes of a failure are weighed by the plate: the task is solved after it. */
+const stages = ['nameplate', ...folders.filter((folder) => folder !== 'nameplate')].map((folder) => `stages/${folder}`);
+const rooms = ['kernel', 'motor', 'catalogue', ...stages, 'job', 'present', 'solve', 'register', 'commands'];
 const flow = rooms.map((room, at) => ({
   files: [`core/src/${room}/**/*.ts`],
   rules: {

@@ -1,5 +1,11 @@
+import { execFileSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
+
+// The types of the routes, which the sources of web/ are read by, are made where a clone does not have them yet.
+if (!existsSync('web/.svelte-kit/tsconfig.json'))
+  execFileSync('npm', ['run', '-s', 'sync', '-w', 'web'], { stdio: ['ignore', 'ignore', 'inherit'] });
 
 export default defineConfig({
   // Its TypeScript source; the script beside it names a source map that is not there.

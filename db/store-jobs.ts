@@ -50,7 +50,7 @@ function kept(solution: Solution): Solution {
 export const pageKept = (solution: Solution): Page => pageOf(kept(solution));
 
 /** What is stored of a solution, ready to be sent: writing it as text costs more than storing it. */
-export interface KeptResult {
+export interface StoredResult {
   readonly engine: string;
   readonly state: JobState;
   readonly decision: string;
@@ -62,7 +62,7 @@ export interface KeptResult {
   readonly details: string;
 }
 
-export function keptOf(solution: Solution): KeptResult {
+export function keptOf(solution: Solution): StoredResult {
   const whole = kept(solution);
   const { head, details } = pageOf(whole);
   return {
@@ -91,7 +91,7 @@ async function siteIdOf(sql: Sql, job: Job): Promise<string | null> {
 }
 
 /** Stores a new job as its revision 1 and returns its id. */
-export async function insertJob(sql: Sql, job: Job, result: KeptResult): Promise<string> {
+export async function insertJob(sql: Sql, job: Job, result: StoredResult): Promise<string> {
   return sql.begin(async (transaction) => {
     const scoped = transaction as unknown as Sql;
     const siteId = await siteIdOf(scoped, job);
@@ -111,7 +111,7 @@ export async function updateJob(
   id: string,
   base: number,
   job: Job,
-  result: KeptResult,
+  result: StoredResult,
 ): Promise<number | undefined> {
   return sql.begin(async (transaction) => {
     const scoped = transaction as unknown as Sql;
@@ -127,7 +127,7 @@ export async function updateJob(
   });
 }
 
-async function insertRevision(sql: Sql, id: string, revision: number, job: Job, kept: KeptResult): Promise<void> {
+async function insertRevision(sql: Sql, id: string, revision: number, job: Job, kept: StoredResult): Promise<void> {
   const { engine, result, head, details } = kept;
   await sql`insert into job_revisions (job_id, revision, document, engine, result, page, page_details)
     values (${id}, ${revision}, ${sql.json(asJson(job))}, ${engine}, ${result}::text::jsonb, ${head}, ${details}::text::jsonb)`;

@@ -152,7 +152,7 @@ describe('pilgrim', () => {
     expect(runUp?.transient?.peakTorque).toBeCloseTo(132.1, 0);
     const plate = 'HP 15 RPM 1770 V 230/460 A 38/19 HZ 60 CODE G DES B EFF 92.4';
     const byPlate = pilgrim(['machine', '-'], JSON.stringify({ plate, inertia: 0.8, powers: [11_000] })).output();
-    expect(byPlate.fit?.fights).toEqual([]);
+    expect(byPlate.fit?.conflicts).toEqual([]);
     expect(byPlate.atPowers[0]?.outputPower).toBeCloseTo(11_000, 0);
     expect(byPlate.runUp?.quasiSteady.reached).toBe(true);
   });

@@ -4,11 +4,11 @@ import { describe, expect, it } from 'vitest';
 import { declaredFindings, publishedValues } from '@pilgrim/core/solve/published';
 
 const root = new URL('../../', import.meta.url);
-const tests = ['core/test/', 'core/test/cases/', 'db/test/', 'cli/test/']
+const tests = ['core/test/', 'db/test/', 'cli/test/']
   .flatMap((folder) =>
-    readdirSync(new URL(folder, root), { withFileTypes: true })
-      .filter((entry) => entry.isFile() && entry.name !== 'named.test.ts')
-      .map(({ name }) => readFileSync(new URL(folder + name, root), 'utf8')),
+    readdirSync(new URL(folder, root), { encoding: 'utf8', recursive: true })
+      .filter((name) => /\.(ts|json)$/.test(name) && !name.endsWith('named.test.ts'))
+      .map((name) => readFileSync(new URL(folder + name, root), 'utf8')),
   )
   .join('\n');
 

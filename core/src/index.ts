@@ -28,7 +28,7 @@ import type { Missing as FoundMissing } from './stages/stage.ts';
 import type { TrainBlock as FoundTrainBlock } from './solve/train.ts';
 export type { AnyShownValue as AnyValue, Shown } from './present/present.ts';
 export type Missing = Shown<FoundMissing>;
-export { stageNames, type StageName } from './kernel/stage-names.ts';
+export { stageNames, type StageName } from './kernel/stage-list.ts';
 export type Finding = Shown<FoundFinding>;
 export type TrainBlock = Shown<FoundTrainBlock>;
 export { jobJsonSchema, machineJsonSchema, solutionJsonSchema } from './commands/json-schema.ts';

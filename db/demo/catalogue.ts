@@ -2,7 +2,7 @@
  * The demo catalogue: invented makers and series. Figures come from the standards' tables with seeded scatter,
  * so that power, current, efficiency and torque of each item agree with each other.
  */
-import type { TestedPair } from '@pilgrim/core/catalogue/coordinated-combination';
+import type { CoordinatedCombination } from '@pilgrim/core/catalogue/coordinated-combination';
 import { synchronousSpeed } from '@pilgrim/core/motor/synchronous';
 import { referenceLoss } from '@pilgrim/core/stages/operating-profile/drive-loss';
 import type { Catalogue, DriveItem, DrivePart, MotorItem, StarterPart } from '@pilgrim/core/catalogue/catalogue';
@@ -219,7 +219,7 @@ function startingFigures(targets: FitTargets): StartingFigures {
       lockedRotorCurrentLeast: figures.lockedRotorCurrent,
       torquesAtLeast: false,
     });
-    if (fit?.fights.length === 0 && again?.fights.length === 0) return figures;
+    if (fit?.conflicts.length === 0 && again?.conflicts.length === 0) return figures;
   }
   throw new Error(`no motor of ${targets.power} W and ${targets.poles} poles could be built`);
 }
@@ -733,7 +733,7 @@ function accessories(): DrivePart[] {
 }
 
 /** Some of the small sizes were tested, with their relay and a breaker one size up. */
-const pairs = (): TestedPair[] => [
+const pairs = (): CoordinatedCombination[] => [
   ...(
     [
       [25, 24, 60],

@@ -4,7 +4,7 @@
  * all figures, findings and options, and the pictures of the stage that is looked at, each stage in turn: every demo job with one option and with three (median and 95th percentile), one job with a 50-segment duty cycle and a
  * 200-point curve, the demo jobs with a catalogue of 11 000 motors, and a named reference in the same run.
  */
-import { stageNames } from '../../core/src/kernel/stage-names.ts';
+import { stageNames } from '../../core/src/kernel/stage-list.ts';
 import { emptyJob, solve as solveAll } from '../../core/src/index.ts';
 import { detailsAt } from '../../core/src/solve/details.ts';
 import { demoCatalogue } from '../../db/demo/catalogue.ts';

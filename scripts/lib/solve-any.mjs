@@ -1,7 +1,7 @@
 // Solves arbitrary accepted documents and prints JSON: how many, the longest times in ms and what broke. A slow one gets a second
 // look after all others, since the machine may have been held up; nothing of the first is remembered by then.
 import fc from 'fast-check';
-import { stageNames } from '../../core/src/kernel/stage-names.ts';
+import { stageNames } from '../../core/src/kernel/stage-list.ts';
 import { emptyJob, solve } from '../../core/src/index.ts';
 import { detailsAt } from '../../core/src/solve/details.ts';
 import { anyJob } from '../../core/test/lib/any-job.ts';

@@ -2,14 +2,14 @@ import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { randomUUID } from 'node:crypto';
 import { guard, refusalOf } from '$lib/server/request-guard';
 import { log } from '$lib/server/log';
-import { overRate } from '$lib/server/rate-limit';
+import { rateLimit } from '$lib/server/rate-limit';
 import { warmUp } from '$lib/server/work/warm-up';
 
 /** Nobody waits for it: what comes meanwhile is served. */
 export const init: ServerInit = () => void (process.env['PILGRIM_WORKER'] === undefined || warmUp());
 
 export const handle: Handle = async ({ event, resolve }) => {
-  const refusal = refusalOf(event) ?? (await overRate(event));
+  const refusal = refusalOf(event) ?? (await rateLimit(event));
   if (refusal) return guard(event.request, refusal);
   const response = await resolve(event, {
     // The Latin face is on every page; others load when a character needs them.

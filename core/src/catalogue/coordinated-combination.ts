@@ -17,4 +17,4 @@ export const testedPairSchema = z.strictObject({
   voltage: z.number().positive().max(20_000),
 });
 
-export type TestedPair = Readonly<z.infer<typeof testedPairSchema>>;
+export type CoordinatedCombination = Readonly<z.infer<typeof testedPairSchema>>;

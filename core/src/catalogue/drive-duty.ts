@@ -39,14 +39,14 @@ export function overloadOf(item: DriveItem, duty: Duty): Overload {
 export const usualOverload = (duty: Duty): number => USUAL[duty];
 
 /** s that a multiple of the continuous current may last: t₁ (m₁² − 1)/(m² − 1); none above the overload multiple but in its peak. */
-export function bearableTime({ multiple, seconds, peak }: Overload, asked: number): number {
+export function overloadDuration({ multiple, seconds, peak }: Overload, asked: number): number {
   if (asked <= 1) return Number.POSITIVE_INFINITY;
   if (asked > multiple * 1.0001) return peak && asked <= peak.multiple * 1.0001 ? peak.seconds : 0;
   return (seconds * (multiple ** 2 - 1)) / (asked ** 2 - 1);
 }
 
 /** Why a drive of a continuous current does not bear an event beside its running current, in words; undefined where it does. */
-export function notBorne(
+export function overloadViolation(
   { name, current, time, every }: DriveEvent,
   continuous: number,
   running: number,
@@ -55,7 +55,7 @@ export function notBorne(
   const asked = current / continuous;
   if (asked <= 1) return undefined;
   const share = (value: number): string => `${Math.round(value * 100)} %`;
-  const bearable = bearableTime(overload, asked);
+  const bearable = overloadDuration(overload, asked);
   if (time > bearable * 1.0001)
     return bearable === 0
       ? `${name} asks for ${share(asked)} of its current, it gives ${share(overload.peak?.multiple ?? overload.multiple)} at most`

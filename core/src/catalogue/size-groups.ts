@@ -1,15 +1,15 @@
 import type { MotorItem } from './motor-item.ts';
 
 /** Motors of one school, frequency and power. */
-export interface Shelf extends Pick<MotorItem, 'school' | 'frequency' | 'power'> {
+export interface SizeGroup extends Pick<MotorItem, 'school' | 'frequency' | 'power'> {
   readonly items: readonly MotorItem[];
   /** Least price of each number of poles. */
   readonly cheapest: ReadonlyMap<number, number>;
 }
-const shelved = new WeakMap<readonly MotorItem[], readonly Shelf[]>();
+const shelved = new WeakMap<readonly MotorItem[], readonly SizeGroup[]>();
 
 /** A catalogue by school, frequency and power, so that of thousands only those of the size are looked at. */
-export function shelvesOf(items: readonly MotorItem[]): readonly Shelf[] {
+export function shelvesOf(items: readonly MotorItem[]): readonly SizeGroup[] {
   const known = shelved.get(items);
   if (known) return known;
   const byKey = new Map<string, MotorItem[]>();
@@ -24,7 +24,7 @@ export function shelvesOf(items: readonly MotorItem[]): readonly Shelf[] {
   return shelves;
 }
 
-function shelfOf(items: readonly MotorItem[]): Shelf[] {
+function shelfOf(items: readonly MotorItem[]): SizeGroup[] {
   const [first] = items;
   if (!first) return [];
   const { school, frequency, power } = first;

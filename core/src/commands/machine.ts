@@ -4,7 +4,7 @@ import { emptyJob, issuesOf, type Issue } from '../job/job.ts';
 import { emptyCatalogue } from '../catalogue/catalogue.ts';
 import { readPlate } from '../stages/nameplate/read/read-plate.ts';
 import { solve } from '../solve/solve.ts';
-import type { Feed } from '../stages/starting/starting-mode.ts';
+import type { StartingMode } from '../stages/starting/starting-mode.ts';
 import { runUp, type RunUp } from '../stages/starting/run-up.ts';
 import { transientRun, type TransientRun } from '../stages/starting/transient.ts';
 import { circuitShape } from '../motor/circuit-shape.ts';
@@ -189,7 +189,7 @@ export function runMachine(machine: z.infer<typeof machineSchema>): MachineResul
       machine.ratedTorque ?? fitted.torque,
       machine.ratedCurrent ?? fitted.current,
     );
-    return { ...result, fit: { quantities: fit.quantities, fights: fit.fights } };
+    return { ...result, fit: { quantities: fit.quantities, conflicts: fit.conflicts } };
   }
   const { r1, x1, xm, r2, x2, r3, x3, rc, rs, saturation, volts, hz, poles, rotationalLoss, windage } = machine;
   const circuit: Circuit = {
@@ -231,7 +231,7 @@ function runsFor(
   const speeds = load.map((each) => (each.rpm * Math.PI) / 30);
   const torques = load.map((each) => each.torque);
   const { r, x, volts = circuit.volts } = run.source;
-  const feed: Feed = run.start;
+  const feed: StartingMode = run.start;
   const known = r > 0 || x > 0 || run.source.volts !== undefined;
   const nothing = complex(0);
   const quasiSteady = runUp({

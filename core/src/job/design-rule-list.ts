@@ -1,5 +1,5 @@
 import { KELVIN } from '../kernel/constants.ts';
-import type { StageName } from '../kernel/stage-names.ts';
+import type { StageName } from '../kernel/stage-list.ts';
 import type { Dimension } from '../kernel/quantity/units.ts';
 
 export interface Rule {

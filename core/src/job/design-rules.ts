@@ -3,7 +3,7 @@ import { practiceReasons } from './design-rule-reasons.ts';
 import { practiceNames, ruleOf, type PracticeName } from './design-rule-list.ts';
 import { formatQuantity } from '../kernel/quantity/format.ts';
 import { textOf, type Text } from '../kernel/text.ts';
-import { remembered } from '../kernel/memoize.ts';
+import { memoize } from '../kernel/memoize.ts';
 import { PRACTICE, quantity, type Value } from '../kernel/value.ts';
 
 /** Every rule of thumb as a typed field. */
@@ -22,7 +22,7 @@ export const practiceFields = Object.fromEntries(
   }),
 ) as unknown as Readonly<Record<PracticeName, QuantityField>>;
 
-export type Practice = Readonly<Record<PracticeName, Value>>;
+export type DesignRules = Readonly<Record<PracticeName, Value>>;
 type Settings = Readonly<Partial<Record<PracticeName, Value>>>;
 
 /** A rule of thumb as a job uses it, for screens and sheets. */
@@ -35,7 +35,7 @@ export interface UsedRule {
 }
 
 export interface PracticeRead {
-  readonly practice: Practice;
+  readonly practice: DesignRules;
   /** Rules that were looked at so far. */
   readonly used: () => UsedRule[];
   /** One in SI, without using it. */
@@ -51,7 +51,7 @@ const valued = (name: PracticeName, si: number, source: string): Value =>
 
 const usualValues = new Map<PracticeName, Value>();
 const usual = (name: PracticeName): Value =>
-  remembered(usualValues, practiceNames.length, name, () => valued(name, ruleOf(name).value, PRACTICE));
+  memoize(usualValues, practiceNames.length, name, () => valued(name, ruleOf(name).value, PRACTICE));
 
 interface Reads {
   readonly read: (name: PracticeName) => Value;
@@ -72,8 +72,8 @@ const byName = Object.defineProperties<object>(
 );
 
 /** A rule is read where it is used. */
-const practiceOf = (read: Reads['read']): Practice =>
-  Object.assign(Object.create(byName) as Practice, { read } satisfies Reads);
+const practiceOf = (read: Reads['read']): DesignRules =>
+  Object.assign(Object.create(byName) as DesignRules, { read } satisfies Reads);
 
 /** Every rule of thumb as a value: the job’s own setting, else its site’s, else the default. */
 export function readPractice(own: Settings, site: Settings): PracticeRead {

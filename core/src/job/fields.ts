@@ -1,34 +1,13 @@
 import type { Field, FieldSpec, QuantityField, RowsField } from '../kernel/field.ts';
-import { fields as drive } from '../stages/drive/fields.ts';
-import { fields as handover } from '../stages/documents/fields.ts';
-import { fields as load } from '../stages/load/fields.ts';
-import { fields as money } from '../stages/economics/fields.ts';
-import { fields as nameplate } from '../stages/nameplate/fields.ts';
-import { fields as pick } from '../stages/selection/fields.ts';
-import { fields as place } from '../stages/environment/fields.ts';
-import { fields as profile } from '../stages/operating-profile/fields.ts';
-import { fields as protection } from '../stages/protection/fields.ts';
-import { fields as situation } from '../stages/task/fields.ts';
-import { fields as starting } from '../stages/starting/fields.ts';
-import { fields as supply } from '../stages/supply/fields.ts';
+import { declarations } from '../stages/declarations.ts';
 import { practiceFields } from './design-rules.ts';
 
-/** What every stage declares. */
-export const stageFields = {
-  situation,
-  nameplate,
-  load,
-  supply,
-  place,
-  profile,
-  starting,
-  pick,
-  drive,
-  protection,
-  money,
-  handover,
-};
-type Declared = typeof stageFields;
+type Declared = { readonly [Stage in keyof typeof declarations]: (typeof declarations)[Stage]['fields'] };
+
+/** What every stage asks. */
+export const stageFields = Object.fromEntries(
+  Object.entries(declarations).map(([stage, { fields }]) => [stage, fields]),
+) as unknown as Declared;
 
 type QuantitiesOf<Fields> = {
   readonly [Name in keyof Fields as Fields[Name] extends QuantityField ? Name : never]: Fields[Name];

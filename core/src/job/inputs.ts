@@ -3,14 +3,14 @@ import type { Fields, FieldSpec } from '../kernel/field.ts';
 import { readFigures } from '../kernel/read-field.ts';
 import type { Finding } from '../kernel/finding.ts';
 import type { Job } from './job.ts';
-import { placeOf, type Option } from './options.ts';
+import { documentPath, type Option } from './options.ts';
 import { type Letter } from './document-paths.ts';
 import { formatOther } from '../kernel/quantity/format.ts';
 import { amount, series, type Text } from '../kernel/text.ts';
 import type { Parsed, Reading } from '../kernel/quantity/parse.ts';
-import type { School, Unit } from '../kernel/quantity/units.ts';
+import type { StandardsSystem, Unit } from '../kernel/quantity/units.ts';
 import { practiceRules, type PracticeName } from './design-rule-list.ts';
-import { remembered } from '../kernel/memoize.ts';
+import { memoize } from '../kernel/memoize.ts';
 import { quantity, type Value } from '../kernel/value.ts';
 
 type Groups = readonly (readonly Value[])[];
@@ -46,7 +46,7 @@ const asGiven = (reading: Reading, spec: FieldSpec): Value =>
 function readField(
   typed: string | number,
   spec: FieldSpec,
-  school: School,
+  school: StandardsSystem,
 ): Parsed<{ groups: Groups; unit: Unit; read: Text }> {
   const figures = readFigures(typed, spec, school);
   if (!figures.ok) return figures;
@@ -74,11 +74,11 @@ interface Understood {
 const REMEMBERED = 2000;
 /** What was typed before into a kind of field, and how it was understood: a keystroke changes one field of hundreds. */
 type Known = Map<string | number, Understood>;
-type Memory = Readonly<Record<School, Known>>;
+type Memory = Readonly<Record<StandardsSystem, Known>>;
 const freshMemory = (): Memory => ({ NEMA: new Map(), IEC: new Map() });
 
-const understand = (typed: string | number, spec: FieldSpec, school: School, known: Known): Understood =>
-  remembered(known, REMEMBERED, typed, () => {
+const understand = (typed: string | number, spec: FieldSpec, school: StandardsSystem, known: Known): Understood =>
+  memoize(known, REMEMBERED, typed, () => {
     const result = readField(typed, spec, school);
     if (!result.ok) return { echo: { read: '', error: result.message }, groups: undefined };
     return understood(result.value, spec);
@@ -107,9 +107,9 @@ type Whose = 'shared' | 'own';
 export const readInputs = (job: Job): Inputs => read(job as unknown as Parts, 'shared', job.school, (path) => path);
 
 /** What an option types for itself on top of what is shared; `fields` and `findings` are the option’s own. */
-export function readOption(shared: Inputs, own: Option, letter: Letter, school: School): Inputs {
+export function readOption(shared: Inputs, own: Option, letter: Letter, school: StandardsSystem): Inputs {
   const { given, rows, fields, findings } = read(own as unknown as Parts, 'own', school, (path) =>
-    placeOf(path, letter),
+    documentPath(path, letter),
   );
   const both: Record<string, object> = { ...shared.given };
   for (const [stage, values] of Object.entries(given)) both[stage] = { ...both[stage], ...values };
@@ -121,7 +121,7 @@ export function readOption(shared: Inputs, own: Option, letter: Letter, school: 
   };
 }
 
-function read(parts: Parts, whose: Whose, school: School, place: (path: string) => string): Inputs {
+function read(parts: Parts, whose: Whose, school: StandardsSystem, place: (path: string) => string): Inputs {
   const fields: Record<string, FieldEcho> = {};
   const findings: Finding[] = [];
 
@@ -182,7 +182,7 @@ function sameCells(a: Cells, b: Cells, columns: readonly { readonly name: string
 function readRows(
   { path, specs }: (typeof rowSpecs)[Whose][number],
   typed: readonly Cells[],
-  school: School,
+  school: StandardsSystem,
   report: (path: string, echo: FieldEcho, spec: FieldSpec) => void,
 ): Row[] {
   const long = typed.length > LONG_LIST;

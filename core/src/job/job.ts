@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import { optionStages, type OptionStage } from '../kernel/stage-list.ts';
 import { head } from '../stages/task/fields.ts';
 import { causeIds } from '../stages/task/cause-ids.ts';
 import { stageFields } from './fields.ts';
-import { optionSchema, optionStages, sharedFields, type Option } from './options.ts';
+import { optionSchema, sharedFields, type Option } from './options.ts';
 import { letters, type Letter } from './document-paths.ts';
 import { practiceFields } from './design-rules.ts';
 import { shapeOf } from './shape.ts';
@@ -61,7 +62,7 @@ export const documentSchema = z.strictObject({
 export const jobSchema = z.preprocess(upgrade, documentSchema);
 
 export type Job = z.infer<typeof documentSchema>;
-type Short = { [Stage in (typeof optionStages)[number]]?: z.input<typeof optionSchema>[Stage] };
+type Short = { [Stage in OptionStage]?: z.input<typeof optionSchema>[Stage] };
 /** A document as it may be written: defaults may be left out, and what is option A’s may stand at the top. */
 export type JobInput = Omit<z.input<typeof documentSchema>, keyof Short> & {
   readonly [Stage in keyof Short]?: Stage extends keyof z.input<typeof documentSchema>

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import type { Field, Fields } from '../kernel/field.ts';
+import { optionStages, type OptionStage } from '../kernel/stage-list.ts';
 import { stageFields } from './fields.ts';
 import { placeIn, type Letter, type OwnNames } from './document-paths.ts';
-import { shapeOf } from './shape.ts';
+import { shapeOf, type ShapeOf } from './shape.ts';
 
 type OwnOf<Each> = {
   [Name in keyof Each as Each[Name] extends { readonly perOption: true } ? Name : never]: Each[Name];
@@ -23,28 +24,19 @@ export const sharedFields = <const Each extends Fields>(fields: Each): SharedOf<
 export const ownFields = <const Each extends Fields>(fields: Each): OwnOf<Each> => those(fields, isOwn) as OwnOf<Each>;
 
 const part = <Shape extends z.ZodRawShape>(shape: Shape) => z.strictObject(shape).prefault({} as never);
+type Parts = {
+  readonly [Stage in OptionStage]: ReturnType<typeof part<ShapeOf<OwnOf<(typeof stageFields)[Stage]>>>>;
+};
+const parts = Object.fromEntries(
+  optionStages.map((stage) => [stage, part(shapeOf(ownFields<Fields>(stageFields[stage])))]),
+) as unknown as Parts;
 
 /** What one option says for itself. */
 export const optionSchema = z.strictObject({
   name: z.string().max(60).default('').describe('What the option is called; empty for what Pilgrim calls it'),
-  profile: part(shapeOf(ownFields(stageFields.profile))),
-  starting: part(shapeOf(ownFields(stageFields.starting))),
-  pick: part(shapeOf(ownFields(stageFields.pick))),
-  drive: part(shapeOf(ownFields(stageFields.drive))),
-  protection: part(shapeOf(ownFields(stageFields.protection))),
-  money: part(shapeOf(ownFields(stageFields.money))),
+  ...parts,
 });
 export type Option = z.infer<typeof optionSchema>;
-
-/** Stages of which every option has a part. */
-export const optionStages = [
-  'profile',
-  'starting',
-  'pick',
-  'drive',
-  'protection',
-  'money',
-] as const satisfies readonly (keyof Option)[];
 
 /** Names of the fields of which every option has its own. */
 export const ownNames: OwnNames = Object.fromEntries(
@@ -52,4 +44,4 @@ export const ownNames: OwnNames = Object.fromEntries(
 );
 
 /** Where a field of a stage stands in the document. */
-export const placeOf = (path: string, letter: Letter): string => placeIn(ownNames, path, letter);
+export const documentPath = (path: string, letter: Letter): string => placeIn(ownNames, path, letter);

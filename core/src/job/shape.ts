@@ -33,7 +33,7 @@ type SchemaOf<Declared> = Declared extends QuantityField
               : Declared extends RowsField<infer Cells>
                 ? z.ZodDefault<z.ZodArray<z.ZodObject<ShapeOf<Cells>, z.core.$strict>>>
                 : never;
-type ShapeOf<Fields> = { [Name in keyof Fields]: SchemaOf<Fields[Name]> };
+export type ShapeOf<Fields> = { [Name in keyof Fields]: SchemaOf<Fields[Name]> };
 
 function schemaOf(field: Field): z.ZodType {
   switch (field.kind) {

@@ -1,4 +1,4 @@
-import { stageNames } from '../kernel/stage-names.ts';
+import { stageNames } from '../kernel/stage-list.ts';
 import type { Fields } from '../kernel/field.ts';
 import { stageFields } from './fields.ts';
 import { ownFields } from './options.ts';

@@ -2,7 +2,7 @@
  * What `make` gives for a key, kept for the next time; `most` keys are kept. For pure functions only, whose result depends
  * on the key alone.
  */
-export function remembered<Key, Result>(known: Map<Key, Result>, most: number, key: Key, make: () => Result): Result {
+export function memoize<Key, Result>(known: Map<Key, Result>, most: number, key: Key, make: () => Result): Result {
   const before = known.get(key);
   if (before !== undefined || known.has(key)) return before as Result;
   const fresh = make();
@@ -21,7 +21,7 @@ export function late<Record extends object>(record: Record): Record {
 export const isLate = (record: object): boolean => lateRecords.has(record);
 
 /** `make` when it is asked for first, and what it gave ever after. */
-export function once<Result>(make: () => Result): () => Result {
+export function lazy<Result>(make: () => Result): () => Result {
   let made: { readonly result: Result } | undefined;
   return () => (made ??= { result: make() }).result;
 }

@@ -44,7 +44,7 @@ export function bisect(below: (x: number) => boolean, { low, high }: Bracket, ha
  * The low end of a bracket around a root of a function that falls through zero and is all but straight there: false
  * position, halved where an end stands still (Illinois).
  */
-export function fallingRoot(f: (x: number) => number, { low, high }: Bracket, { rounds, width = 0 }: Halving): number {
+export function regulaFalsi(f: (x: number) => number, { low, high }: Bracket, { rounds, width = 0 }: Halving): number {
   let atLow = f(low);
   let atHigh = f(high);
   for (let round = 0; round < rounds && high - low > width; round++) {

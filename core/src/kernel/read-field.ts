@@ -1,9 +1,9 @@
 import type { FieldSpec } from './field.ts';
 import { formatQuantity } from './quantity/format.ts';
 import { parseGroups, parseQuantity, type Parsed, type Reading } from './quantity/parse.ts';
-import type { School } from './quantity/units.ts';
+import type { StandardsSystem } from './quantity/units.ts';
 
-const believable = (si: number, spec: FieldSpec, school: School): string | undefined => {
+const believable = (si: number, spec: FieldSpec, school: StandardsSystem): string | undefined => {
   if (si >= spec.min - 1e-9 && si <= spec.max + 1e-9) return undefined;
   const show = (limit: number) => formatQuantity(limit, spec.dimension, school);
   if (si <= 0 && spec.min > 0) return `must be more than zero, for example ${spec.example}.`;
@@ -13,7 +13,7 @@ const believable = (si: number, spec: FieldSpec, school: School): string | undef
 type ReadingGroups = readonly (readonly Reading[])[];
 
 /** Reads one typed field; a single quantity is one group of one. Every figure is believable. */
-export function readFigures(typed: string | number, spec: FieldSpec, school: School): Parsed<ReadingGroups> {
+export function readFigures(typed: string | number, spec: FieldSpec, school: StandardsSystem): Parsed<ReadingGroups> {
   const text = String(typed);
   let groups: ReadingGroups;
   if (spec.list) {
@@ -35,7 +35,7 @@ export function readFigures(typed: string | number, spec: FieldSpec, school: Sch
 }
 
 /** What is wrong with a typed quantity and what would be right; undefined where it reads well. */
-export function checkField(typed: string | number, spec: FieldSpec, school: School): string | undefined {
+export function checkField(typed: string | number, spec: FieldSpec, school: StandardsSystem): string | undefined {
   const result = readFigures(typed, spec, school);
   return result.ok ? undefined : result.message;
 }

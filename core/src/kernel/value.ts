@@ -25,10 +25,10 @@ export const valueSchema = z.object({
   working: workingSchema,
 });
 
-export type ShownWorking = Readonly<z.infer<typeof workingSchema>>;
+export type ShownDerivation = Readonly<z.infer<typeof workingSchema>>;
 
 /** How a value came about, as the engine has it. */
-export interface Working {
+export interface Derivation {
   /** TeX; empty where a value was given or looked up. */
   readonly formula: string;
   readonly inputs: readonly {
@@ -47,7 +47,7 @@ export interface Value<T extends number | Text = number> {
   readonly value: T;
   readonly of?: Dimension;
   readonly origin: Origin;
-  readonly working: Working;
+  readonly working: Derivation;
 }
 
 export const PRACTICE = 'common practice, no published source';
@@ -60,8 +60,8 @@ export interface How {
   readonly note?: Text | undefined;
 }
 
-function working(how: How): Working {
-  const inputs: Working['inputs'][number][] = [];
+function working(how: How): Derivation {
+  const inputs: Derivation['inputs'][number][] = [];
   for (const symbol in how.from) {
     const from = how.from[symbol];
     if (!from) continue;
@@ -81,7 +81,7 @@ export const quantity = (si: number, of: Dimension, how: How): Value => ({
 });
 
 /** A code, name or verdict with its working. */
-export const wording = (text: Text, how: How): Value<Text> => ({
+export const textValue = (text: Text, how: How): Value<Text> => ({
   value: text,
   origin: how.origin ?? 'derived',
   working: working(how),

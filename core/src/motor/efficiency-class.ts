@@ -1,4 +1,4 @@
-import type { School } from '../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../kernel/quantity/units.ts';
 import {
   efficiencyTolerance,
   energyEfficient,
@@ -19,7 +19,7 @@ const nemaClasses: readonly { name: EfficiencyClass; table: Table }[] = [
 ];
 const iecClasses: readonly EfficiencyClass[] = ['IE4', 'IE3', 'IE2', 'IE1'];
 
-export const classesOf = (school: School): readonly EfficiencyClass[] =>
+export const classesOf = (school: StandardsSystem): readonly EfficiencyClass[] =>
   school === 'NEMA' ? nemaClasses.map((each) => each.name) : iecClasses;
 
 /** Of which a class asks something: W, poles, an open or closed frame, Hz. */
@@ -27,7 +27,7 @@ export interface Sized {
   readonly power: number;
   readonly poles: number;
   readonly open?: boolean;
-  readonly school: School;
+  readonly school: StandardsSystem;
   readonly frequency?: number;
 }
 
@@ -65,7 +65,7 @@ export const classMet = (efficiency: number, sized: Sized): { name: EfficiencyCl
  * Guaranteed minimum that goes with a nominal efficiency. NEMA: MG 1 Table 12-10, the step at or below the
  * nominal. IEC: the tolerance of IEC 60034-1 on the losses, −15 % of (1−η) to 150 kW and −10 % above.
  */
-export function guaranteedMinimum(nominal: Value, power: number, school: School): Value | undefined {
+export function guaranteedMinimum(nominal: Value, power: number, school: StandardsSystem): Value | undefined {
   if (school === 'NEMA') {
     const row = nominalEfficiency.rows.find((each) => Number(each['nominal']) <= nominal.value * 100 + 0.005);
     const cell = cellValue(nominalEfficiency, row, 'minimum', { dimension: 'fraction', factor: 0.01 });

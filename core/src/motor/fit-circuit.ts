@@ -47,7 +47,7 @@ export interface Fit {
   readonly circuit: Circuit;
   readonly quantities: readonly FitQuantity[];
   /** Which figures of the plate cannot all be true together, in words; empty where all are met. */
-  readonly fights: readonly string[];
+  readonly conflicts: readonly string[];
 }
 
 /** Assumed stray load loss as a share of output (IEEE 112, from memory). */
@@ -232,7 +232,7 @@ export function fitCircuit(targets: FitTargets): Fit | undefined {
   const found = findCircuit(targets);
   if (!found) return undefined;
   const quantities = compareFit(targets, found.circuit);
-  return { circuit: found.circuit, quantities, fights: fightsOf(quantities, found.consistent, found.doubleCaged) };
+  return { circuit: found.circuit, quantities, conflicts: fightsOf(quantities, found.consistent, found.doubleCaged) };
 }
 
 /** A circuit and how far its breakdown torque is off the aim. */

@@ -1,5 +1,5 @@
 import type { Value } from '../kernel/value.ts';
-import { remembered } from '../kernel/memoize.ts';
+import { memoize } from '../kernel/memoize.ts';
 import { speedCurve } from './circuit.ts';
 import { fitCircuit, type Fit, type FitTargets } from './fit-circuit.ts';
 import { bestFlux, partLoads } from './operating.ts';
@@ -132,7 +132,7 @@ const memory = new Map<string, Machine | undefined>();
 
 /** The circuit of a motor; remembered, since most keystrokes leave the motor as it was. */
 export function fitMotor(targets: FitTargets): Machine | undefined {
-  return remembered(memory, REMEMBERED, JSON.stringify(targets), () => machineOf(targets));
+  return memoize(memory, REMEMBERED, JSON.stringify(targets), () => machineOf(targets));
 }
 
 interface Seen {

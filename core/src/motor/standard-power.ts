@@ -1,5 +1,5 @@
 import { amount, type Text } from '../kernel/text.ts';
-import { HORSEPOWER, type School } from '../kernel/quantity/units.ts';
+import { HORSEPOWER, type StandardsSystem } from '../kernel/quantity/units.ts';
 import { iecFrames, motorCurrent } from '../kernel/tables/index.ts';
 import type { Table } from '../kernel/tables/table.ts';
 
@@ -11,13 +11,14 @@ const kilowatts = [
 ].toSorted((a, b) => a - b);
 
 /** The standard output sizes of a school, W, rising. NEMA: rows of NEC Table 430.250. IEC: EN 50347. */
-export const standardPowers = (school: School): readonly number[] =>
+export const standardPowers = (school: StandardsSystem): readonly number[] =>
   school === 'NEMA' ? horsepowers.map((hp) => hp * HORSEPOWER) : kilowatts.map((kw) => kw * 1000);
 
-export const standardPowerSource = (school: School): string => (school === 'NEMA' ? motorCurrent.source : IEC_SOURCE);
+export const standardPowerSource = (school: StandardsSystem): string =>
+  school === 'NEMA' ? motorCurrent.source : IEC_SOURCE;
 
 /** The smallest standard size not below `needed` W, or undefined above the largest. A size within 0.1 % counts as met. */
-export const nextStandardPower = (needed: number, school: School): number | undefined =>
+export const nextStandardPower = (needed: number, school: StandardsSystem): number | undefined =>
   standardPowers(school).find((size) => size * 1.001 >= needed);
 
 /** Whether two powers are the same rating, one perhaps typed in the other unit (11 kW and 15 hp are one size; 2 %). */

@@ -1,6 +1,6 @@
 import type { Text } from '../kernel/text.ts';
-import type { School } from '../kernel/quantity/units.ts';
-import { remembered } from '../kernel/memoize.ts';
+import type { StandardsSystem } from '../kernel/quantity/units.ts';
+import { memoize } from '../kernel/memoize.ts';
 import { lockedRotorCurrent, lockedRotorTorque, breakdownTorque } from '../kernel/tables/index.ts';
 import { classEfficiency, type EfficiencyClass } from './efficiency-class.ts';
 import { standardHorsepower } from './standard-power.ts';
@@ -89,9 +89,9 @@ export function maximumLockedRotorCurrent(power: number, voltage: number): numbe
  * torques at the Design B minimum, locked-rotor current at the Design B limit or 7.2 times rated. Remembered, since a
  * job asks for the same few again and again.
  */
-export function typicalMotor(rating: Rating, className: EfficiencyClass, school: School): Motor | undefined {
+export function typicalMotor(rating: Rating, className: EfficiencyClass, school: StandardsSystem): Motor | undefined {
   const { power, poles, frequency, voltage } = rating;
-  return remembered(memory, REMEMBERED, `${power} ${poles} ${frequency} ${voltage} ${className} ${school}`, () =>
+  return memoize(memory, REMEMBERED, `${power} ${poles} ${frequency} ${voltage} ${className} ${school}`, () =>
     typicalOf(rating, className, school),
   );
 }
@@ -99,7 +99,7 @@ export function typicalMotor(rating: Rating, className: EfficiencyClass, school:
 const REMEMBERED = 300;
 const memory = new Map<string, Motor | undefined>();
 
-function typicalOf(rating: Rating, className: EfficiencyClass, school: School): Motor | undefined {
+function typicalOf(rating: Rating, className: EfficiencyClass, school: StandardsSystem): Motor | undefined {
   const { power, poles, frequency, voltage } = rating;
   const efficiency = classEfficiency(className, { power, poles, school })?.value;
   if (efficiency === undefined) return undefined;

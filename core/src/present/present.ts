@@ -1,12 +1,12 @@
 import { formatNumber, showQuantity, siUnit } from '../kernel/quantity/format.ts';
-import type { Dimension, School } from '../kernel/quantity/units.ts';
+import type { Dimension, StandardsSystem } from '../kernel/quantity/units.ts';
 import { isLate, late } from '../kernel/memoize.ts';
 import { Amount, Figures, Series, Unspoken, type Text } from '../kernel/text.ts';
-import type { Origin, ShownWorking, Value, Working } from '../kernel/value.ts';
+import type { Origin, ShownDerivation, Value, Derivation } from '../kernel/value.ts';
 
 /** Whose units and terms are shown, and in whose words: a template is looked up by the words it has in English. */
 export interface Locale {
-  readonly units: School;
+  readonly units: StandardsSystem;
   /** The words of a template in another language; a second one is such a function and nothing else. */
   readonly words?: (words: readonly string[]) => readonly string[];
   /** Leaves workings out: a screen asks for them one by one. */
@@ -20,7 +20,7 @@ export interface ShownValue<T extends number | string = number> {
   readonly text: string;
   readonly other?: string;
   readonly origin: Origin;
-  readonly working: ShownWorking;
+  readonly working: ShownDerivation;
 }
 
 export type AnyShownValue = ShownValue | ShownValue<string>;
@@ -55,9 +55,9 @@ const isValue = (thing: object): thing is Value | Value<Text> => 'working' in th
 const amountOf = (value: number | Text, of: Dimension | undefined, locale: Locale): string =>
   typeof value === 'number' ? showQuantity(value, of ?? 'count', locale.units).text : textIn(value, locale);
 
-const NO_WORKING: ShownWorking = { formula: '', inputs: [], source: '' };
+const NO_WORKING: ShownDerivation = { formula: '', inputs: [], source: '' };
 
-function workingIn({ formula, inputs, source, note }: Working, locale: Locale): ShownWorking {
+function workingIn({ formula, inputs, source, note }: Derivation, locale: Locale): ShownDerivation {
   if (locale.bare) return NO_WORKING;
   const shown = {
     formula,
@@ -80,7 +80,10 @@ function valueIn({ value, of, origin, working }: Value | Value<Text>, locale: Lo
 }
 
 /** Values that were shown before: an option’s are the solution’s, and rules and typed figures come again with every keystroke. */
-const known: Readonly<Record<School, WeakMap<object, AnyShownValue>>> = { NEMA: new WeakMap(), IEC: new WeakMap() };
+const known: Readonly<Record<StandardsSystem, WeakMap<object, AnyShownValue>>> = {
+  NEMA: new WeakMap(),
+  IEC: new WeakMap(),
+};
 
 function knownValueIn(value: Value | Value<Text>, locale: Locale): AnyShownValue {
   if (locale.words || locale.bare) return valueIn(value, locale);

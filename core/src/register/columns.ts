@@ -4,7 +4,7 @@ import { checkField } from '../kernel/read-field.ts';
 import { fields as plateFields } from '../stages/nameplate/fields.ts';
 import { issuesOf } from '../job/job.ts';
 import { readPlate } from '../stages/nameplate/read/read-plate.ts';
-import type { School } from '../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../kernel/quantity/units.ts';
 import {
   motorStates,
   registeredMotorSchema,
@@ -73,13 +73,13 @@ export type RowReading =
 
 export interface RowDefaults {
   readonly site: string;
-  readonly school: School;
+  readonly school: StandardsSystem;
 }
 
 /** Lists repeat their figures; each is judged once. */
 const verdicts = new Map<string, string | undefined>();
 const MOST_VERDICTS = 10_000;
-function wrongWith(name: string, typed: string | number, school: School): string | undefined {
+function wrongWith(name: string, typed: string | number, school: StandardsSystem): string | undefined {
   const spec = (plateFields as Fields)[name];
   if (spec?.kind !== 'quantity') return undefined;
   const key = `${school}|${name}|${typed}`;
@@ -164,7 +164,7 @@ function readRow(row: readonly string[], cells: readonly Cell[], defaults: RowDe
     else plate[name] = unit !== '' && /^[\d.,/\s-]+$/.test(cell) ? `${cell} ${unit}` : cell;
   }
   const school = /^(?:NEMA|IEC)$/i.test(top['school'] ?? '')
-    ? ((top['school'] ?? '').toUpperCase() as School)
+    ? ((top['school'] ?? '').toUpperCase() as StandardsSystem)
     : schoolOf(plate, defaults.school);
   let fields: Record<string, unknown> = plate;
   if (plate['asRead'] !== undefined) {
@@ -203,7 +203,7 @@ function readRow(row: readonly string[], cells: readonly Cell[], defaults: RowDe
   return checked(input);
 }
 
-function schoolOf(plate: Readonly<Record<string, string>>, otherwise: School): School {
+function schoolOf(plate: Readonly<Record<string, string>>, otherwise: StandardsSystem): StandardsSystem {
   if (/kw/i.test(plate['power'] ?? '') || /^ie/i.test(plate['efficiencyClass'] ?? '')) return 'IEC';
   if (/h\.?p/i.test(plate['power'] ?? '') || plate['codeLetter'] || plate['designLetter']) return 'NEMA';
   return plate['asRead'] === undefined ? otherwise : readPlate(plate['asRead']).school;

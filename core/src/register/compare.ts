@@ -4,7 +4,7 @@ import { nameplate } from '../stages/nameplate/nameplate.ts';
 import { values as declared, type NameplateValues } from '../stages/nameplate/values.ts';
 import { readInputs } from '../job/inputs.ts';
 import { readPractice } from '../job/design-rules.ts';
-import type { School } from '../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../kernel/quantity/units.ts';
 import type { AnyValue } from '../stages/stage.ts';
 import { formatNumber } from '../kernel/quantity/format.ts';
 import { misfitsOf, type Outlines } from '../stages/nameplate/outline.ts';
@@ -30,7 +30,7 @@ export interface Comparison {
 
 interface Side {
   readonly plate: Plate;
-  readonly school: School;
+  readonly school: StandardsSystem;
 }
 
 const decode = ({ plate, school }: Side) => {
@@ -192,7 +192,7 @@ type Values = ReturnType<typeof decode>['values'];
 function compareFigure(
   name: Name,
   entails: Entails<number>,
-  { a, b, school }: { readonly a: Values; readonly b: Values; readonly school: School },
+  { a, b, school }: { readonly a: Values; readonly b: Values; readonly school: StandardsSystem },
 ): Verdict | undefined {
   const [x, y]: readonly (AnyValue | undefined)[] = [a[name], b[name]];
   const label = termIn(declared[name].label, school);

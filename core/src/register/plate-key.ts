@@ -2,7 +2,7 @@ import { quantityFields } from '../job/fields.ts';
 import type { Plate } from '../job/job.ts';
 import { readFrame } from '../stages/nameplate/frame.ts';
 import { parseGroups } from '../kernel/quantity/parse.ts';
-import type { Dimension, School } from '../kernel/quantity/units.ts';
+import type { Dimension, StandardsSystem } from '../kernel/quantity/units.ts';
 import type { RegisteredMotor } from './registered-motor.ts';
 import { textIn } from '../present/present.ts';
 import { sizeText } from '../motor/standard-power.ts';
@@ -20,17 +20,17 @@ export interface PlateKey {
   readonly text: string;
 }
 
-const firstOf = (plate: Plate, name: 'power' | 'frequency' | 'speed', school: School): number | undefined =>
+const firstOf = (plate: Plate, name: 'power' | 'frequency' | 'speed', school: StandardsSystem): number | undefined =>
   listOf(plate, name, quantityFields.nameplate[name].dimension, school)[0];
 
 const listOf = (
   plate: Plate,
   name: 'power' | 'frequency' | 'speed' | 'voltages' | 'currents',
   dimension: Dimension,
-  school: School,
+  school: StandardsSystem,
 ): number[] => readings(String(plate[name] ?? ''), dimension, school);
 
-function readings(typed: string, dimension: Dimension, school: School): number[] {
+function readings(typed: string, dimension: Dimension, school: StandardsSystem): number[] {
   if (typed.trim() === '') return [];
   const parsed = parseGroups(typed, dimension, school);
   return parsed.ok ? parsed.value.flat().map((reading) => reading.si) : [];
@@ -47,7 +47,7 @@ export function shareOfPlate({ plate, school, runningCurrent }: RegisteredMotor)
 }
 
 /** Reads the few figures of a plate that a register lists. What does not read is left out; never throws. */
-export function plateKey(plate: Plate, school: School): PlateKey {
+export function plateKey(plate: Plate, school: StandardsSystem): PlateKey {
   const typed = [school, plate.power, plate.speed, plate.frequency, plate.voltages, plate.frame].join('|');
   const known = keys.get(typed);
   if (known) return known;
@@ -61,7 +61,7 @@ export function plateKey(plate: Plate, school: School): PlateKey {
 const keys = new Map<string, PlateKey>();
 const MOST_KEYS = 5000;
 
-function readKey(plate: Plate, school: School): PlateKey {
+function readKey(plate: Plate, school: StandardsSystem): PlateKey {
   const power = firstOf(plate, 'power', school);
   const speed = firstOf(plate, 'speed', school);
   const frequency = firstOf(plate, 'frequency', school) ?? (school === 'NEMA' ? 60 : 50);

@@ -11,35 +11,37 @@ const isOpenMotor = (text: string | undefined): boolean =>
   decodeEnclosure(text ?? '').some(({ code }) => code === 'ODP' || /^IP\s?[12]/.test(code) || code.startsWith('WP'));
 
 /** Why a motor on the shelf would not do, in the order the trade checks it; empty where it fits. */
-export function spareMisfits(motor: RegisteredMotor, need: MotorNeed): string[] {
+export function spareMisfits(motor: RegisteredMotor, requirement: MotorNeed): string[] {
   const key = plateKey(motor.plate, motor.school);
   const out: string[] = [];
   if (key.power === undefined) out.push('its power is not known');
-  else if (!sameRating(key.power, need.power))
+  else if (!sameRating(key.power, requirement.power))
     out.push(textIn(say`${sizeText(key.power)} is another rating`, { units: motor.school }));
   if (key.poles === undefined) out.push('its speed is not known');
-  else if (key.poles !== need.poles) out.push(`${key.poles} poles, not ${need.poles}`);
-  if (key.frequency !== undefined && Math.abs(key.frequency / need.frequency - 1) > 0.05)
+  else if (key.poles !== requirement.poles) out.push(`${key.poles} poles, not ${requirement.poles}`);
+  if (key.frequency !== undefined && Math.abs(key.frequency / requirement.frequency - 1) > 0.05)
     out.push(`made for ${key.frequency} Hz`);
   const suits = key.voltages.some(
-    (voltage) => Math.abs(voltage / need.motorVoltage - 1) < 0.05 || Math.abs(voltage / need.systemVoltage - 1) < 0.05,
+    (voltage) =>
+      Math.abs(voltage / requirement.motorVoltage - 1) < 0.05 ||
+      Math.abs(voltage / requirement.systemVoltage - 1) < 0.05,
   );
   if (!suits)
     out.push(
       key.voltages.length === 0
         ? 'its voltage is not known'
-        : `${key.voltages.join('/')} V does not suit ${need.systemVoltage} V`,
+        : `${key.voltages.join('/')} V does not suit ${requirement.systemVoltage} V`,
     );
-  if (isOpenMotor(motor.plate.enclosure) && !need.enclosures.includes('ODP'))
+  if (isOpenMotor(motor.plate.enclosure) && !requirement.enclosures.includes('ODP'))
     out.push('an open motor may not stand here');
   const frame = motor.plate.frame ? decodeFrame(motor.plate.frame, motor.school) : undefined;
-  if (need.frame && !frame) out.push('its frame is not known');
-  else if (need.frame) {
-    const misfit = mountingMisfit(frame, motor.plate.frame ?? '', need.frame);
+  if (requirement.frame && !frame) out.push('its frame is not known');
+  else if (requirement.frame) {
+    const misfit = mountingMisfit(frame, motor.plate.frame ?? '', requirement.frame);
     if (misfit) out.push(textIn(misfit, { units: motor.school }));
   }
-  const shaft = need.belted ? shaftMisfit(frame, motor.plate.frame ?? '') : undefined;
+  const shaft = requirement.belted ? shaftMisfit(frame, motor.plate.frame ?? '') : undefined;
   if (shaft) out.push(textIn(shaft, { units: motor.school }));
-  if (need.inverterDuty && !/inv|part\s*31/i.test(motor.plate.inverter ?? '')) out.push('not proven on a drive');
+  if (requirement.inverterDuty && !/inv|part\s*31/i.test(motor.plate.inverter ?? '')) out.push('not proven on a drive');
   return out;
 }

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { YEAR } from '../kernel/constants.ts';
 import type { AnyValue } from '../stages/stage.ts';
 import { letters, type Letter } from '../job/document-paths.ts';
-import type { School } from '../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../kernel/quantity/units.ts';
 import { textIn } from '../present/present.ts';
 import { termIn } from '../kernel/term.ts';
 import { publishedValues } from './published.ts';
@@ -114,7 +114,11 @@ const measured: readonly (readonly [id: string, measure?: 'least' | 'most'])[] =
 const SAME = 1e-3;
 
 /** What differs between the options, which is best by which measure, and what would turn it. */
-export function compareOptions(options: readonly Compared[], school: School, horizon: Horizon): OptionComparison {
+export function compareOptions(
+  options: readonly Compared[],
+  school: StandardsSystem,
+  horizon: Horizon,
+): OptionComparison {
   const { years } = horizon;
   const rows = measured.flatMap(([id, measure]) => rowOf(id, measure, options, school));
   const running = options.filter(({ stopped }) => !stopped);
@@ -199,7 +203,7 @@ function evenOf(winner: Compared, other: Compared, years: number): OptionCompari
   return [{ options: [winner.letter, other.letter], year, cost: first + yearly * year }];
 }
 
-function rowOf(id: string, measure: Row['measure'], options: readonly Compared[], school: School): Row[] {
+function rowOf(id: string, measure: Row['measure'], options: readonly Compared[], school: StandardsSystem): Row[] {
   const known = options.filter(({ values }) => values[id]);
   if (known.length === 0) return [];
   const texts = Object.fromEntries(known.map(({ letter, values }) => [letter, textOf(values[id]) ?? '']));

@@ -1,6 +1,6 @@
 import type { Shown } from '../present/present.ts';
 import type { Readout } from './readouts.ts';
-import { stageNames, type StageName } from '../kernel/stage-names.ts';
+import { stageNames, type StageName } from '../kernel/stage-list.ts';
 import type { UsedRule } from '../job/design-rules.ts';
 import type { Warming } from '../stages/load/duty.ts';
 import type { DriveResult } from '../stages/drive/drive.ts';
@@ -13,7 +13,7 @@ import type { MotorNeed } from '../stages/selection/motor-rules.ts';
 import type { MoneyResult } from '../stages/economics/economics.ts';
 import type { DevicePicture } from '../stages/protection/protection.ts';
 import type { Scheme } from '../stages/protection/diagram/scheme.ts';
-import type { DrawnRun } from '../stages/protection/conductor-run.ts';
+import type { ConductorRun } from '../stages/protection/conductor-run.ts';
 import type { BothAnswers } from '../stages/protection/standards-comparison.ts';
 import type { PlaceResult } from '../stages/environment/environment.ts';
 import type { FlowCurve, FlowPicture, ProfilePoint } from '../stages/operating-profile/profile-result.ts';
@@ -31,7 +31,7 @@ export interface Details {
   readonly clues: readonly Clue[];
   readonly outlines: Outlines;
   /** What the motor to buy must be; the register is asked for a spare by it. */
-  readonly need: MotorNeed | undefined;
+  readonly requirement: MotorNeed | undefined;
   /** The mechanical train, from the motor’s shaft to the machine’s. */
   readonly shafts: LoadResult['shafts'];
   /** Torque of the load against speed, at the motor shaft. */
@@ -68,7 +68,7 @@ export interface Details {
   readonly bothSchools: readonly BothAnswers[];
   readonly shortCircuitDevice: DevicePicture | undefined;
   /** The wires of the circuit, with what asks for their sizes. */
-  readonly runs: readonly DrawnRun[];
+  readonly runs: readonly ConductorRun[];
   /** What power and control circuit are drawn from. */
   readonly scheme: Scheme<Text> | undefined;
   /** What the drive carries, reaches, sends back and is set to. */
@@ -81,7 +81,7 @@ export const shownAt: Readonly<Record<keyof Details, readonly StageName[]>> = {
   suspicions: ['situation'],
   clues: ['nameplate'],
   outlines: ['nameplate', 'pick'],
-  need: ['pick'],
+  requirement: ['pick'],
   shafts: ['load'],
   loadCurve: ['load', 'starting'],
   duty: ['load'],
@@ -118,7 +118,7 @@ export const noDetails: Omit<Details, 'warming' | 'pricing' | 'readouts'> = {
   suspicions: [],
   clues: [],
   outlines: { old: undefined, fresh: undefined, misfits: [] },
-  need: undefined,
+  requirement: undefined,
   shafts: [],
   loadCurve: undefined,
   duty: undefined,

@@ -1,10 +1,10 @@
 import type { Text } from '../kernel/text.ts';
 import type { Catalogue } from '../catalogue/catalogue.ts';
 import type { Finding } from '../kernel/finding.ts';
-import type { StageName } from '../kernel/stage-names.ts';
+import type { StageName } from '../kernel/stage-list.ts';
 import { readOption, type FieldEcho } from '../job/inputs.ts';
 import { viewOf, type Proposal } from '../job/job.ts';
-import { placeOf, type Option } from '../job/options.ts';
+import { documentPath, type Option } from '../job/options.ts';
 import { type Letter } from '../job/document-paths.ts';
 import type { Motor } from '../motor/typical.ts';
 import { drive, type DriveResult } from '../stages/drive/drive.ts';
@@ -18,7 +18,7 @@ import { profileOn } from '../stages/operating-profile/operating-profile.ts';
 import type { ProfileResult } from '../stages/operating-profile/profile-result.ts';
 import { protection, type ProtectionResult } from '../stages/protection/protection.ts';
 import { isAsked } from '../stages/task/requested.ts';
-import type { Missing, OptionBrief, StageResult } from '../stages/stage.ts';
+import type { Missing, OptionContext, StageResult } from '../stages/stage.ts';
 import type { DriveLimits, Method } from '../stages/starting/starting-mode.ts';
 import { startingOn, type StartingResult } from '../stages/starting/starting.ts';
 import type { Shared } from './shared.ts';
@@ -42,7 +42,7 @@ export interface OptionResults {
 }
 
 export interface SolvedOption extends Asked {
-  readonly brief: OptionBrief;
+  readonly brief: OptionContext;
   /** What it runs by; undefined until there is a motor. */
   readonly runs: RunsBy | undefined;
   readonly fields: Readonly<Record<string, FieldEcho>>;
@@ -62,7 +62,7 @@ export function solveOption(asked: Asked, shared: Shared, catalogue: Catalogue):
   const { job, results: from, rules } = shared;
   const { nameplate, load, supply } = from;
   const inputs = readOption(shared.inputs, own, letter, job.school);
-  const brief: OptionBrief = {
+  const brief: OptionContext = {
     job: viewOf(job, own),
     given: inputs.given,
     rows: inputs.rows,
@@ -133,7 +133,7 @@ function concluded(
   const own = <Each extends Finding | Missing>(each: Each): Each => ({
     ...each,
     option: letter,
-    ...(each.field === undefined ? {} : { field: placeOf(each.field, letter) }),
+    ...(each.field === undefined ? {} : { field: documentPath(each.field, letter) }),
   });
   const stages = Object.values(results);
   const findings = [...unreadable, ...stages.flatMap((result) => result.findings)].filter(counts).map(own);

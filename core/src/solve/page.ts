@@ -1,6 +1,6 @@
-import { stageNames, type StageName } from '../kernel/stage-names.ts';
+import { stageNames, type StageName } from '../kernel/stage-list.ts';
 import type { Shown } from '../present/present.ts';
-import type { ShownWorking } from '../kernel/value.ts';
+import type { ShownDerivation } from '../kernel/value.ts';
 import { pickDetails, noDetails, shownAt } from './details.ts';
 import type { Solution } from './solution.ts';
 
@@ -18,7 +18,7 @@ type Brought = Pick<ShownDetails, 'warming' | 'pricing' | 'readouts'> &
 
 /** Its reason is said on every sheet. */
 export const WITH_WORKING = 'starting.method';
-const none: ShownWorking = { formula: '', inputs: [], source: '' };
+const none: ShownDerivation = { formula: '', inputs: [], source: '' };
 
 /**
  * Figures of other stages that a screen needs before its own solve: what a stage that is not asked says, the knobs of the
@@ -53,6 +53,6 @@ export function pageOf({ details, values, ...head }: Solution): Page {
 /** The solution as a page brought it. */
 export function fromPage(head: string, details: string): Solution {
   const { values, ...own } = JSON.parse(details) as Brought;
-  for (const value of Object.values(values) as unknown as { working?: ShownWorking }[]) value.working ??= none;
+  for (const value of Object.values(values) as unknown as { working?: ShownDerivation }[]) value.working ??= none;
   return { ...(JSON.parse(head) as Head), values, details: { ...(noDetails as Shown<typeof noDetails>), ...own } };
 }

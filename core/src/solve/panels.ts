@@ -1,5 +1,5 @@
 import type { Job } from '../job/job.ts';
-import type { Dimension, School } from '../kernel/quantity/units.ts';
+import type { Dimension, StandardsSystem } from '../kernel/quantity/units.ts';
 import { quantity, type Value } from '../kernel/value.ts';
 import { feederByIec, feederByNec, type Feeder, type OnFeeder } from '../stages/protection/feeder.ts';
 import type { Solution } from './solution.ts';
@@ -7,7 +7,7 @@ import type { Solution } from './solution.ts';
 /** Motors of a site that may hang on one panel: those of one school and voltage. */
 export interface Panel {
   readonly voltage: string;
-  readonly school: School;
+  readonly school: StandardsSystem;
   readonly circuits: readonly OnFeeder[];
   readonly feeder: Feeder;
 }

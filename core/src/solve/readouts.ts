@@ -1,9 +1,9 @@
 import { say, type Text } from '../kernel/text.ts';
-import type { StageName } from '../kernel/stage-names.ts';
+import type { StageName } from '../kernel/stage-list.ts';
 import { KELVIN, YEAR } from '../kernel/constants.ts';
 import { UNBALANCE_MOST } from '../motor/unbalance.ts';
 import { quantity, type Value } from '../kernel/value.ts';
-import type { AnyValue, Brief } from '../stages/stage.ts';
+import type { AnyValue, StageContext } from '../stages/stage.ts';
 import { yearsCounted } from '../stages/selection/selection-input.ts';
 import { RATED_ALTITUDE, RATED_AMBIENT } from '../stages/environment/environment-known.ts';
 
@@ -37,7 +37,7 @@ const limits = {
 };
 
 /** What a limit is taken from. */
-interface Known extends Pick<Brief, 'given' | 'practice' | 'job'> {
+interface Known extends Pick<StageContext, 'given' | 'practice' | 'job'> {
   readonly found: (id: string) => Value | undefined;
 }
 type LimitOf = (known: Known) => Value | undefined;
@@ -153,7 +153,7 @@ const shown = Object.entries(stages).map(([stage, said]) =>
 
 /** The four to six results each stage is looked at for, in their order; what is not known yet is left out. */
 export function readoutsOf(
-  { given, practice, job }: Brief,
+  { given, practice, job }: StageContext,
   values: Readonly<Record<string, AnyValue | undefined>>,
 ): Readout[] {
   const found = (id: string): Value | undefined => {

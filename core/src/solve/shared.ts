@@ -7,7 +7,7 @@ import type { LoadResult } from '../stages/load/load-result.ts';
 import { nameplate, type NameplateResult } from '../stages/nameplate/nameplate.ts';
 import { place, type PlaceResult } from '../stages/environment/environment.ts';
 import { situation, type SituationResult } from '../stages/task/task.ts';
-import type { Brief } from '../stages/stage.ts';
+import type { StageContext } from '../stages/stage.ts';
 import { supply, type SupplyResult } from '../stages/supply/supply.ts';
 
 /** Stages that all options share. */
@@ -23,7 +23,7 @@ export interface SharedResults {
 export interface Shared {
   readonly job: Job;
   readonly inputs: Inputs;
-  readonly brief: Brief;
+  readonly brief: StageContext;
   readonly rules: PracticeRead;
   readonly results: SharedResults;
   readonly findings: readonly Finding[];
@@ -33,7 +33,7 @@ export interface Shared {
 export function solveShared(job: Job): Shared {
   const inputs = readInputs(job);
   const rules = readPractice(inputs.given.practice, inputs.given.sitePractice);
-  const brief: Brief = { job, given: inputs.given, rows: inputs.rows, practice: rules.practice };
+  const brief: StageContext = { job, given: inputs.given, rows: inputs.rows, practice: rules.practice };
   const plate = nameplate(brief);
   const told = situation(brief, plate);
   const needs = load(brief, plate);

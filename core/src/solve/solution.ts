@@ -1,7 +1,7 @@
 import type { Text } from '../kernel/text.ts';
 import { z } from 'zod';
 import { findingSchema, type Finding } from '../kernel/finding.ts';
-import { stageNames, type StageName } from '../kernel/stage-names.ts';
+import { stageNames, type StageName } from '../kernel/stage-list.ts';
 import { valueSchema } from '../kernel/value.ts';
 import type { FieldEcho } from '../job/inputs.ts';
 import { proposals, type Proposal } from '../job/job.ts';

@@ -1,18 +1,18 @@
 import { textOf, type Text } from '../kernel/text.ts';
 import type { Catalogue } from '../catalogue/catalogue.ts';
 import { bySeverity, type Finding } from '../kernel/finding.ts';
-import { stageNames, type StageName } from '../kernel/stage-names.ts';
+import { optionStages, stageNames, type StageName } from '../kernel/stage-list.ts';
 import { typedOptions, type Job } from '../job/job.ts';
 import { letters } from '../job/document-paths.ts';
 import { comparePoles } from '../stages/load/pole-comparison.ts';
-import { late, once } from '../kernel/memoize.ts';
+import { late, lazy } from '../kernel/memoize.ts';
 import type { LoadResult } from '../stages/load/load-result.ts';
 import { decodeFrame } from '../stages/nameplate/frame.ts';
 import { misfitsOf, outlineOf, type Outlines } from '../stages/nameplate/outline.ts';
 import { sideBySide } from '../stages/protection/standards-comparison.ts';
 import { methods } from '../stages/starting/starting-mode.ts';
 import type { NameplateResult } from '../stages/nameplate/nameplate.ts';
-import { horizonOf } from '../stages/economics/study-period.ts';
+import { studyPeriod } from '../stages/economics/study-period.ts';
 import { exchangeRate } from '../stages/selection/exchange.ts';
 import type { PickResult } from '../stages/selection/selection.ts';
 import { isAsked } from '../stages/task/requested.ts';
@@ -25,7 +25,7 @@ import type { Details } from './details.ts';
 import { readoutsOf } from './readouts.ts';
 import { present, type AnyShownValue } from '../present/present.ts';
 import { WITH_WORKING } from './page.ts';
-import type { School } from '../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../kernel/quantity/units.ts';
 import { ENGINE, type Answer, type OptionAnswer, type Solution, type StageState, type Stages } from './solution.ts';
 import { idsOf, otherIds, starterIds } from './published.ts';
 import { powerTrain } from './train.ts';
@@ -38,14 +38,14 @@ import { powerTrain } from './train.ts';
 export const answer = (job: Job, catalogue: Catalogue): Answer => solving(job, catalogue).solution;
 
 /** The same in words, in the units of the job’s system or another. */
-export const solve = (job: Job, catalogue: Catalogue, units: School = job.school): Solution =>
+export const solve = (job: Job, catalogue: Catalogue, units: StandardsSystem = job.school): Solution =>
   present(answer(job, catalogue), { units });
 
 /** A solution whose figures come without their workings, but for the reason of the start; `explain` gives one whole. */
 export function solveForScreen(
   job: Job,
   catalogue: Catalogue,
-  units: School,
+  units: StandardsSystem,
 ): { readonly solution: Solution; readonly explain: (id: string) => AnyShownValue | undefined } {
   const { details, ...told } = answer(job, catalogue);
   const explain = (id: string): AnyShownValue | undefined => {
@@ -59,7 +59,7 @@ export function solveForScreen(
 }
 
 /** The same with the circuit by the rules of the other school too, under `other.`: for files, interface and command line. */
-export function solveByBoth(job: Job, catalogue: Catalogue, units: School = job.school): Solution {
+export function solveByBoth(job: Job, catalogue: Catalogue, units: StandardsSystem = job.school): Solution {
   const { solution, chosen } = solving(job, catalogue);
   return present({ ...solution, values: { ...solution.values, ...otherSchoolOf(chosen) } }, { units });
 }
@@ -74,7 +74,7 @@ function solving(job: Job, catalogue: Catalogue): { readonly solution: Answer; r
   const comparison = compareOptions(
     published.map(({ option: { letter }, solution }) => ({ letter, ...solution })),
     job.school,
-    horizonOf(shared.brief),
+    studyPeriod(shared.brief),
   );
   const missing = [...chosen.missing, ...whyNotBest(job, chosen, comparison)];
   const values = Object.assign(flatten(shared.results), own?.values);
@@ -135,8 +135,6 @@ function otherSchoolOf({ results: { protection } }: SolvedOption): Record<string
   return other;
 }
 
-const optionStages = ['profile', 'starting', 'pick', 'drive', 'protection', 'money', 'handover'] as const;
-
 /** What an option has for itself. */
 function publish(option: SolvedOption, shared: Shared): OptionAnswer {
   const { own, proposed, results } = option;
@@ -153,7 +151,7 @@ function publish(option: SolvedOption, shared: Shared): OptionAnswer {
     values: flatten(results),
     findings: bySeverity(option.findings),
     missing: option.missing.filter(({ option: letter }) => letter !== undefined),
-    stages: Object.fromEntries(optionStages.map((name) => [name, stages[name]])),
+    stages: Object.fromEntries([...optionStages, 'handover' as const].map((name) => [name, stages[name]])),
     train: powerTrain(option.brief.job, { ...shared.results, ...results }, findings),
   };
 }
@@ -192,19 +190,19 @@ function detailsOf(
   const usual = job.school === 'NEMA' ? 60 : 50;
   const frequency = supply.values.frequency?.value ?? nameplate.values.frequency?.value ?? usual;
   const rate = exchangeRate(brief, catalogue);
-  const outlines = once(() => outlinesOf(job.school, nameplate, pick));
-  const starts = once(() => (starting.bench ? methods.map(starting.bench.comparison) : []));
-  const poles = once(() => comparePoles(brief, load, frequency, catalogue));
-  const flow = once(profile.drawn);
-  const device = once(chosen.results.protection.drawn);
-  const scheme = once(chosen.results.protection.scheme);
-  const both = once(() => sideBySide(chosen.results.protection.values, chosen.results.protection.other()));
-  const drivePictures = once(chosen.results.drive.drawn);
+  const outlines = lazy(() => outlinesOf(job.school, nameplate, pick));
+  const starts = lazy(() => (starting.bench ? methods.map(starting.bench.comparison) : []));
+  const poles = lazy(() => comparePoles(brief, load, frequency, catalogue));
+  const flow = lazy(profile.drawn);
+  const device = lazy(chosen.results.protection.drawn);
+  const scheme = lazy(chosen.results.protection.scheme);
+  const both = lazy(() => sideBySide(chosen.results.protection.values, chosen.results.protection.other()));
+  const drivePictures = lazy(chosen.results.drive.drawn);
   return late({
     readouts: readoutsOf(chosen.brief, values),
     suspicions: situation.inquiry?.suspicions ?? [],
     clues: nameplate.clues,
-    need: pick.need,
+    requirement: pick.requirement,
     get outlines() {
       return outlines();
     },

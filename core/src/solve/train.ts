@@ -3,7 +3,7 @@ import type { LoadResult } from '../stages/load/load-result.ts';
 import type { NameplateResult } from '../stages/nameplate/nameplate.ts';
 import type { PickResult } from '../stages/selection/selection.ts';
 import type { ProtectionResult } from '../stages/protection/protection.ts';
-import type { StageName } from '../kernel/stage-names.ts';
+import type { StageName } from '../kernel/stage-list.ts';
 import type { StartingResult } from '../stages/starting/starting.ts';
 import type { SupplyResult } from '../stages/supply/supply.ts';
 import type { Finding } from '../kernel/finding.ts';

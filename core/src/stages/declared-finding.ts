@@ -1,6 +1,6 @@
 import type { Finding, Severity } from '../kernel/finding.ts';
 import type { Text } from '../kernel/text.ts';
-import type { StageName } from '../kernel/stage-names.ts';
+import type { StageName } from '../kernel/stage-list.ts';
 
 /** A finding as its stage declares it; where it is raised it gets its figures, and a more exact basis or remedy. */
 export interface DeclaredFinding {
@@ -18,7 +18,7 @@ export interface DeclaredFinding {
 
 type Exact = Partial<Pick<Finding, 'severity' | 'basis' | 'clear' | 'field' | 'mends'>>;
 type Declared<Code extends string> = Readonly<Record<Code, DeclaredFinding>>;
-export type FlagOf<Findings> = (code: keyof Findings & string, message: Text, exact?: Exact) => void;
+export type ReportOf<Findings> = (code: keyof Findings & string, message: Text, exact?: Exact) => void;
 
 export const declared = <const Code extends `${StageName}.${string}`>(findings: Declared<Code>): Declared<Code> =>
   findings;

@@ -45,7 +45,7 @@ export const figure = <const Said extends More = object>(
   label: Term,
   more?: Said,
 ): DeclaredFigure & Said => ({ kind: 'figure', dimension, label, ...(more as Said) });
-export const phrase = <const Said extends More = object>(label: Term, more?: Said): DeclaredPhrase & Said => ({
+export const textField = <const Said extends More = object>(label: Term, more?: Said): DeclaredPhrase & Said => ({
   kind: 'phrase',
   label,
   ...(more as Said),

@@ -2,11 +2,11 @@ import { z } from 'zod';
 import type { Finding } from '../kernel/finding.ts';
 import type { Inputs } from '../job/inputs.ts';
 import type { Job, JobView } from '../job/job.ts';
-import type { Practice } from '../job/design-rules.ts';
+import type { DesignRules } from '../job/design-rules.ts';
 import type { Text } from '../kernel/text.ts';
-import type { StageName } from '../kernel/stage-names.ts';
+import type { StageName } from '../kernel/stage-list.ts';
 import type { Value } from '../kernel/value.ts';
-import { findingOf, type DeclaredFinding, type FlagOf } from './declared-finding.ts';
+import { findingOf, type DeclaredFinding, type ReportOf } from './declared-finding.ts';
 
 export const missingSchema = z.object({
   field: z.string(),
@@ -24,15 +24,15 @@ export interface Missing {
 }
 
 /** What every stage is given besides the results of earlier stages. */
-export interface Brief {
+export interface StageContext {
   readonly job: Job;
   readonly given: Inputs['given'];
   readonly rows: Inputs['rows'];
-  readonly practice: Practice;
+  readonly practice: DesignRules;
 }
 
 /** What the stages of an option are given: the job as that option sees it. */
-export interface OptionBrief extends Brief {
+export interface OptionContext extends StageContext {
   readonly job: JobView;
 }
 
@@ -47,30 +47,33 @@ export interface StageResult<StageValues extends Values> {
 }
 
 /** Collects what a stage finds of what it declares. Mutable inside a stage, never seen outside it. */
-export function notebook<Code extends string>(
-  stage: StageName,
-  declared: Readonly<Record<Code, DeclaredFinding>>,
-): Notebook<FlagOf<Readonly<Record<Code, DeclaredFinding>>>> {
+export function notebook<Code extends string>({
+  name: stage,
+  findings: declared,
+}: {
+  readonly name: StageName;
+  readonly findings: Readonly<Record<Code, DeclaredFinding>>;
+}): Notebook<ReportOf<Readonly<Record<Code, DeclaredFinding>>>> {
   const findings: Finding[] = [];
   const missing: Missing[] = [];
   return {
     findings,
     missing,
-    flag: (code, message, exact) => void findings.push(findingOf(declared, stage, code, message, exact)),
-    need: (field, message) => void missing.push({ field, stage, message, kind: 'needed' }),
-    sharpen: (field, message) => void missing.push({ field, stage, message, kind: 'sharpens' }),
+    report: (code, message, exact) => void findings.push(findingOf(declared, stage, code, message, exact)),
+    require: (field, message) => void missing.push({ field, stage, message, kind: 'needed' }),
+    suggest: (field, message) => void missing.push({ field, stage, message, kind: 'sharpens' }),
   };
 }
 
 type Ask = (field: string, message: Text) => void;
 
-export interface Notebook<Flag> {
+export interface Notebook<Report> {
   readonly findings: readonly Finding[];
   readonly missing: readonly Missing[];
-  readonly flag: Flag;
-  readonly need: Ask;
+  readonly report: Report;
+  readonly require: Ask;
   /** What an assumption stands in for: the decision can be made, and would be better with it. */
-  readonly sharpen: Ask;
+  readonly suggest: Ask;
 }
 
 export type AnyValue = Value | Value<Text>;

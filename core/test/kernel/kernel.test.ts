@@ -1,17 +1,26 @@
 // Every unit by its definition: NIST SP 811 (foot 0.3048 m, pound 0.45359237 kg, standard gravity 9.80665 m/s², US gallon
 // 231 in³, inch of water 249.089 Pa at 4 °C, metric horsepower 75 kgf·m/s, short ton 2000 lb), a year of 365 days.
 import { describe, expect, it } from 'vitest';
-import { complex, divide, inverse, lagging, magnitude, multiply, parallel, subtract } from '../../src/kernel/complex.ts';
+import {
+  complex,
+  divide,
+  inverse,
+  lagging,
+  magnitude,
+  multiply,
+  parallel,
+  subtract,
+} from '../../src/kernel/complex.ts';
 import { choice, is, named, never, not, quantity as quantityField, type FieldSpec } from '../../src/kernel/field.ts';
 import { bySeverity, findingSchema } from '../../src/kernel/finding.ts';
-import { bisect, fallingRoot, interpolate, leastOf, mostOf, quantile } from '../../src/kernel/numeric.ts';
+import { bisect, regulaFalsi, interpolate, leastOf, mostOf, quantile } from '../../src/kernel/numeric.ts';
 import { formatNumber, formatOther, formatQuantity } from '../../src/kernel/quantity/format.ts';
 import { acceptedUnits, parseGroups, parseNumber, parseQuantity } from '../../src/kernel/quantity/parse.ts';
 import { dimensions, findUnit, type Dimension } from '../../src/kernel/quantity/units.ts';
 import { checkField, readFigures } from '../../src/kernel/read-field.ts';
-import { remembered } from '../../src/kernel/memoize.ts';
+import { memoize } from '../../src/kernel/memoize.ts';
 import { openTable } from '../../src/kernel/tables/table.ts';
-import { quantity, wording } from '../../src/kernel/value.ts';
+import { quantity, textValue } from '../../src/kernel/value.ts';
 import { present } from '../../src/present/present.ts';
 
 const lbf = 0.45359237 * 9.80665;
@@ -243,7 +252,7 @@ describe('numbers as they are shown', () => {
     const torque = quantity(100, 'torque', {
       source: 'typed',
       formula: 'T',
-      from: { F: undefined, r: wording('1 m', { source: 'x' }) },
+      from: { F: undefined, r: textValue('1 m', { source: 'x' }) },
       note: '',
     });
     const shown = present(torque, { units: 'IEC' });
@@ -326,8 +335,8 @@ describe('numeric ground', () => {
       low: 1,
       high: 100,
     });
-    expect(fallingRoot((x) => 2 - x * x, { low: 0, high: 2 }, { rounds: 60, width: 1e-12 })).toBeCloseTo(Math.SQRT2, 9);
-    expect(fallingRoot((x) => 1 - x, { low: 0, high: 8 }, { rounds: 40 })).toBeCloseTo(1, 9);
+    expect(regulaFalsi((x) => 2 - x * x, { low: 0, high: 2 }, { rounds: 60, width: 1e-12 })).toBeCloseTo(Math.SQRT2, 9);
+    expect(regulaFalsi((x) => 1 - x, { low: 0, high: 8 }, { rounds: 40 })).toBeCloseTo(1, 9);
   });
   it('shares and extremes of a list of any length', () => {
     const hundred = Array.from({ length: 100 }, (_, at) => at);
@@ -349,7 +358,7 @@ describe('numeric ground', () => {
   it('remembers a key once, undefined too, and forgets all when it is full', () => {
     const known = new Map<number, number | undefined>();
     let made = 0;
-    const square = (x: number) => remembered(known, 3, x, () => (made++, x === 0 ? undefined : x * x));
+    const square = (x: number) => memoize(known, 3, x, () => (made++, x === 0 ? undefined : x * x));
     expect([square(2), square(2), square(0), square(0)]).toEqual([4, 4, undefined, undefined]);
     expect(made).toBe(2);
     square(3);

@@ -2,11 +2,12 @@ import fc from 'fast-check';
 import type { Field, Fields, QuantityField } from '../../src/kernel/field.ts';
 import { formatQuantity, siUnit } from '../../src/kernel/quantity/format.ts';
 import { stageFields } from '../../src/job/fields.ts';
-import { ownFields, optionStages, sharedFields } from '../../src/job/options.ts';
+import { optionStages } from '../../src/kernel/stage-list.ts';
+import { ownFields, sharedFields } from '../../src/job/options.ts';
 import { letters } from '../../src/job/document-paths.ts';
 import { practiceFields } from '../../src/job/design-rules.ts';
 import type { JobInput } from '../../src/index.ts';
-import { stageNames } from '../../src/kernel/stage-names.ts';
+import { stageNames } from '../../src/kernel/stage-list.ts';
 
 /** A number of a field’s dimension within its limits, mostly by its magnitude, now and then at a limit or as the example has it. */
 function typed({ dimension, min, max, example, list }: QuantityField): fc.Arbitrary<string> {

@@ -267,7 +267,7 @@ describe('a circuit fitted', () => {
     return { ...fit, of: (name: string) => fit.quantities.find((each) => each.name === name) };
   };
   it('meets rated point, standstill and breakdown of a motor that can be, and says nothing fights', () => {
-    const { quantities, fights } = reached();
+    const { quantities, conflicts: fights } = reached();
     expect(quantities.map(({ name, unit }) => `${name} ${unit}`)).toEqual([
       'Power W',
       'Current A',
@@ -304,24 +304,24 @@ describe('a circuit fitted', () => {
     const good = reached({ partLoads: [at(0.75), at(0.5)], pullUpTorque });
     expect(good.of('Efficiency at 75 % load')?.target).toBe(at(0.75).efficiency);
     expect(good.of('Pull-up torque')?.target).toBeCloseTo(pullUpTorque * ratedAt.shaftTorque, 6);
-    expect(good.fights).toEqual([]);
+    expect(good.conflicts).toEqual([]);
     const bad = reached({ partLoads: [{ share: 0.5, efficiency: 0.8 }], pullUpTorque: pullUpTorque * 0.5 });
     expect(
-      bad.fights.some((each) =>
+      bad.conflicts.some((each) =>
         /^efficiency at 50 % load against full-load efficiency and slip \(\+\d+ %\)$/.test(each),
       ),
     ).toBe(true);
     expect(
-      bad.fights.some((each) => /^pull-up torque against locked-rotor and breakdown torque \(\+\d+ %\)$/.test(each)),
+      bad.conflicts.some((each) => /^pull-up torque against locked-rotor and breakdown torque \(\+\d+ %\)$/.test(each)),
     ).toBe(true);
   });
   it('names what no motor has together', () => {
     const slow = reached({ speed: 0.92 * field, efficiency: 0.95 });
-    expect(slow.fights.join()).toContain('speed and efficiency: the slip alone');
+    expect(slow.conflicts.join()).toContain('speed and efficiency: the slip alone');
     const weak = reached({ breakdownTorque: 1.05 });
-    expect(weak.fights.join()).toMatch(/breakdown torque against power factor and locked-rotor current \(\+\d+ %\)/);
+    expect(weak.conflicts.join()).toMatch(/breakdown torque against power factor and locked-rotor current \(\+\d+ %\)/);
     const starved = reached({ current: targets.current * 0.8 });
-    expect(starved.fights.join()).toMatch(/current against power and efficiency/);
+    expect(starved.conflicts.join()).toMatch(/current against power and efficiency/);
   });
   it('no circuit where speed or efficiency are no motor’s', () => {
     for (const none of [{ speed: field }, { speed: field * 0.5 }, { efficiency: 1 }])

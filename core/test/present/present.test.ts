@@ -5,7 +5,7 @@ import { demoSites } from '../../../db/demo/jobs.ts';
 import { siUnit } from '../../src/kernel/quantity/format.ts';
 import { amount, figures, say, series, textOf } from '../../src/kernel/text.ts';
 import { late } from '../../src/kernel/memoize.ts';
-import { quantity, wording } from '../../src/kernel/value.ts';
+import { quantity, textValue } from '../../src/kernel/value.ts';
 import { emptyCatalogue, emptyJob } from '../../src/index.ts';
 import { present, textIn, type Locale } from '../../src/present/present.ts';
 import { answer, solve } from '../../src/solve/solve.ts';
@@ -29,7 +29,7 @@ describe('a text', () => {
   it('takes values, phrases, plain figures and names; a bare number stays as it is written', () => {
     const volts = quantity(460, 'voltage', { source: 'typed' });
     const inner = say`${volts}, ${figures(0.123456, 2)}`;
-    expect(plain(textIn(say`${3} poles: ${inner}, ${wording('B', { source: 'plate' })}`, iec))).toBe(
+    expect(plain(textIn(say`${3} poles: ${inner}, ${textValue('B', { source: 'plate' })}`, iec))).toBe(
       '3 poles: 460 V, 0.12, B',
     );
     expect(textOf(undefined)).toBeUndefined();

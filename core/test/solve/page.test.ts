@@ -58,7 +58,7 @@ it('each stage brings what its screen draws, two figures of small print come eve
     place: ['enclosures'],
     profile: ['flowCurves', 'flowPicture', 'fullFlow', 'profile'],
     starting: ['loadCurve', 'starting'],
-    pick: ['chosenDrive', 'chosenMotor', 'drives', 'motors', 'need', 'outlines', 'starter'],
+    pick: ['chosenDrive', 'chosenMotor', 'drives', 'motors', 'outlines', 'requirement', 'starter'],
     drive: ['drivePictures', 'profile'],
     protection: ['bothSchools', 'runs', 'scheme', 'shortCircuitDevice', 'starting'],
     money: ['bill'],

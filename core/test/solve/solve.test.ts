@@ -12,7 +12,7 @@ import {
 } from '../../src/index.ts';
 import { quantityFields } from '../../src/job/fields.ts';
 import { lossShape } from '../../src/stages/operating-profile/drive-loss.ts';
-import { stageNames } from '../../src/kernel/stage-names.ts';
+import { stageNames } from '../../src/kernel/stage-list.ts';
 
 const run = (job: JobInput): Solution => solve(emptyJob(job), emptyCatalogue);
 const number = (solution: Solution, id: string): number => {

@@ -38,7 +38,7 @@ export function inTurn(task: () => void, where: keyof typeof waiting = 'outOfSig
 }
 
 /** Says when something that is out of sight is drawn: after the page has come to life, in its turn. */
-export class Later {
+export class Deferred {
   now = $state(false);
 
   constructor() {

@@ -1,10 +1,10 @@
-import type { School } from '@pilgrim/core/kernel/quantity/units';
+import type { StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
 
 const KEY = 'pilgrim.units';
 
 /** The units a person wants to see, in this browser; undefined shows each job in those of its own rules. */
 class UnitsWanted {
-  wanted = $state<School>();
+  wanted = $state<StandardsSystem>();
 
   /** Takes up what was chosen before. Call once in the browser. */
   resume(): void {
@@ -16,7 +16,7 @@ class UnitsWanted {
     }
   }
 
-  show(school: School | undefined): void {
+  show(school: StandardsSystem | undefined): void {
     this.wanted = school;
     try {
       if (school) localStorage.setItem(KEY, school);

@@ -1,3 +1,3 @@
-import { stageNames } from '@pilgrim/core/kernel/stage-names';
+import { stageNames } from '@pilgrim/core/kernel/stage-list';
 
 export const match = (param: string): boolean => (stageNames as readonly string[]).includes(param);

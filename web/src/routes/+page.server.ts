@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { readForm, typedIn } from '$lib/server/read-form';
 import { brokenText, readText } from '$lib/server/read-json';
 import { readPlate } from '@pilgrim/core/stages/nameplate/read/read-plate';
-import { copyJob, createJob, findItems, listJobs, setAside, shelves } from '$lib/server/jobs';
+import { copyJob, createJob, findItems, listJobs, setJobStatus, shelves } from '$lib/server/jobs';
 import { listMotors, overloadedMotors } from '$lib/server/motors';
 import { findSite, listSites } from '$lib/server/sites';
 import type { Actions, PageServerLoad } from './$types';
@@ -54,7 +54,7 @@ function plateOf(text: string): Pick<JobInput, 'school' | 'nameplate'> | undefin
 async function putAside(request: Request, how: 'archived' | 'removed' | undefined): Promise<never> {
   const form = await readForm(request);
   const id = typedIn(form, 'id');
-  await setAside(id, how);
+  await setJobStatus(id, how);
   const query = new URLSearchParams(typedIn(form, 'back').slice(0, 500));
   if (how !== undefined) {
     query.set('aside', id);

@@ -185,7 +185,7 @@ describe('what is refused', () => {
 });
 
 describe('the register answers', () => {
-  const need = {
+  const requirement = {
     school: 'NEMA',
     power: 30 * 745.7,
     poles: 4,
@@ -199,15 +199,18 @@ describe('the register answers', () => {
     serviceFactor: 1,
   } as const;
   it('which spare fits and why another does not', () => {
-    const misfitsOf = (plate: string) => spareMisfits(motor(plate, { state: 'spare' }), need);
+    const misfitsOf = (plate: string) => spareMisfits(motor(plate, { state: 'spare' }), requirement);
     expect(misfitsOf('HP 30 RPM 1775 V 230/460 A 70/35 HZ 60 FR 286T TEFC')).toEqual([]);
     expect(misfitsOf('HP 30 RPM 1775 V 460 A 35 HZ 60 FR 286TS ODP').join()).toMatch(/open motor.*short shaft/);
-    const belted = spareMisfits(motor('HP 30 RPM 1775 V 460 A 35 HZ 60 FR 286TS TEFC'), { ...need, belted: true });
+    const belted = spareMisfits(motor('HP 30 RPM 1775 V 460 A 35 HZ 60 FR 286TS TEFC'), {
+      ...requirement,
+      belted: true,
+    });
     expect(belted.join()).toContain('must not take a belt');
     expect(misfitsOf('HP 25 RPM 1180 V 575 A 25 HZ 60 FR 324T').length).toBe(4);
     expect(misfitsOf('').length).toBeGreaterThanOrEqual(4);
     expect(
-      spareMisfits(motor('HP 30 RPM 1775 V 460 A 35 HZ 60 FR 286T TEFC'), { ...need, inverterDuty: true }),
+      spareMisfits(motor('HP 30 RPM 1775 V 460 A 35 HZ 60 FR 286T TEFC'), { ...requirement, inverterDuty: true }),
     ).toEqual(['not proven on a drive']);
   });
   it('reads one line off a plate, and nothing off a blank one', () => {

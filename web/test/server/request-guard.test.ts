@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { afterEach, describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { guard, refusalOf } from '../../src/lib/server/request-guard.ts';
-import { overRate, pointsOf } from '../../src/lib/server/rate-limit.ts';
+import { rateLimit, pointsOf } from '../../src/lib/server/rate-limit.ts';
 import { readForm, typedIn } from '../../src/lib/server/read-form.ts';
 import { baseSchema, readJson } from '../../src/lib/server/read-json.ts';
 
@@ -80,7 +80,7 @@ describe('how much one address may ask for', () => {
     const from = async (address: string, method = 'PUT') => {
       const url = new URL('http://127.0.0.1/api/jobs/1');
       const request = new Request(url, { method, headers: { accept: 'application/json' } });
-      return overRate({ request, url, getClientAddress: () => address } as never);
+      return rateLimit({ request, url, getClientAddress: () => address } as never);
     };
     for (let at = 0; at < 3; at++) expect(await from('10.0.0.1')).toBeUndefined();
     const refused = await from('10.0.0.1');

@@ -2,17 +2,17 @@
 // tags say where it was taken. That metadata leaves no trace is read by the package that wrote it and by its bytes.
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
-import { plainPhoto } from '../../src/lib/server/work/strip-metadata.ts';
+import { stripMetadata } from '../../src/lib/server/work/strip-metadata.ts';
 
 const picture = (width: number, height: number) =>
   sharp({ create: { width, height, channels: 3, background: { r: 180, g: 90, b: 30 } } });
 const kept = async (content: Uint8Array) => {
-  const photo = await plainPhoto(content);
+  const photo = await stripMetadata(content);
   if ('refusal' in photo) throw new Error(photo.refusal);
   return photo;
 };
 const refusal = async (content: Uint8Array) => {
-  const photo = await plainPhoto(content);
+  const photo = await stripMetadata(content);
   return 'refusal' in photo ? photo.refusal : 'taken';
 };
 

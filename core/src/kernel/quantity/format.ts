@@ -1,6 +1,6 @@
 import { HOUR, MINUTE, YEAR } from '../constants.ts';
-import { remembered } from '../memoize.ts';
-import { dimensions, findUnit, shownUnit, type Dimension, type School, type Unit } from './units.ts';
+import { memoize } from '../memoize.ts';
+import { dimensions, findUnit, shownUnit, type Dimension, type StandardsSystem, type Unit } from './units.ts';
 
 const NO_BREAK_SPACE = '\u00a0';
 
@@ -69,7 +69,7 @@ function timeOfDay(seconds: number): string {
 }
 
 /** Shows an SI value in the school's unit: 11186 W is `15.0 hp` under NEMA and `11.2 kW` under IEC. */
-export function formatQuantity(si: number, dimension: Dimension, school: School): string {
+export function formatQuantity(si: number, dimension: Dimension, school: StandardsSystem): string {
   if (dimension === 'timeOfDay') return timeOfDay(si);
   const larger = largerUnits[dimension]?.find(([from]) => Math.abs(si) >= from);
   return withUnit(si, dimension, larger?.[1] ?? shownUnit(dimension, school));
@@ -133,12 +133,12 @@ interface Shown {
   readonly other: string | undefined;
 }
 const REMEMBERED = 2000;
-const shown: Readonly<Record<School, Partial<Record<Dimension, Map<number, Shown>>>>> = { NEMA: {}, IEC: {} };
+const shown: Readonly<Record<StandardsSystem, Partial<Record<Dimension, Map<number, Shown>>>>> = { NEMA: {}, IEC: {} };
 
 /** A value as a school shows it and in the other system; remembered, since most keystrokes leave most values as they were. */
-export function showQuantity(si: number, dimension: Dimension, school: School): Shown {
+export function showQuantity(si: number, dimension: Dimension, school: StandardsSystem): Shown {
   const known = (shown[school][dimension] ??= new Map<number, Shown>());
-  return remembered(known, REMEMBERED, si, () => ({
+  return memoize(known, REMEMBERED, si, () => ({
     text: formatQuantity(si, dimension, school),
     other: formatOther(si, dimension, shownUnit(dimension, school)),
   }));

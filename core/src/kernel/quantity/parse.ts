@@ -1,5 +1,5 @@
 import { HOUR, MINUTE } from '../constants.ts';
-import { dimensions, findUnit, shownUnit, type Dimension, type School, type Unit } from './units.ts';
+import { dimensions, findUnit, shownUnit, type Dimension, type StandardsSystem, type Unit } from './units.ts';
 
 /** A typed quantity, read. `si` is in the SI unit of its dimension. */
 export interface Reading {
@@ -75,7 +75,7 @@ function split(text: string): { number: string; unit: string } {
   return { number: number.slice(0, number.length - mark.length), unit: (mark + clean.slice(number.length)).trim() };
 }
 
-function readUnit(dimension: Dimension, name: string, school: School): Parsed<Unit> {
+function readUnit(dimension: Dimension, name: string, school: StandardsSystem): Parsed<Unit> {
   if (name === '') return ok(shownUnit(dimension, school));
   const unit = findUnit(dimension, name);
   if (unit) return ok(unit);
@@ -115,7 +115,7 @@ function parseTimeOfDay(text: string): Parsed<Reading> {
 }
 
 /** Reads one quantity such as `15 hp`, `0,85`, `104 °F`. A bare number takes the school's unit. */
-export function parseQuantity(text: string, dimension: Dimension, school: School): Parsed<Reading> {
+export function parseQuantity(text: string, dimension: Dimension, school: StandardsSystem): Parsed<Reading> {
   if (dimension === 'timeOfDay') return parseTimeOfDay(text);
   const parts = split(text);
   if (parts.number.trim() === '' && parts.unit !== '') {
@@ -138,7 +138,7 @@ const MIXED_FRACTION = /^(\d+[\s-])?[1-3]\/[2348]$/;
 export function parseGroups(
   text: string,
   dimension: Dimension,
-  school: School,
+  school: StandardsSystem,
 ): Parsed<readonly (readonly Reading[])[]> {
   const { list, unit: name } = splitList(text);
   const unit = readUnit(dimension, name, school);
@@ -171,7 +171,7 @@ function splitList(text: string): { list: string; unit: string } {
   return { list: match?.[1] ?? '', unit: (match?.[2] ?? '').trim() };
 }
 
-function example(dimension: Dimension, school: School): string {
+function example(dimension: Dimension, school: StandardsSystem): string {
   const unit = dimensions[dimension].shown[school];
   return unit === '' ? '12' : `12 ${unit}`;
 }

@@ -53,13 +53,13 @@ export interface Unit {
 }
 
 /** NEMA jobs show and assume US customary units, IEC jobs metric ones. */
-export type School = 'NEMA' | 'IEC';
+export type StandardsSystem = 'NEMA' | 'IEC';
 
 interface DimensionUnits {
   /** Name of the SI unit, as it appears in the `unit` of a published value. */
   readonly si: string;
   /** The unit assumed for a bare number and used for display, by school. */
-  readonly shown: Readonly<Record<School, string>>;
+  readonly shown: Readonly<Record<StandardsSystem, string>>;
   readonly units: readonly Unit[];
 }
 
@@ -74,7 +74,7 @@ export const POUND_SQUARE_FOOT = POUND * FOOT ** 2;
 /** m */
 export const INCH = 0.0254;
 
-const both = (unit: string): Record<School, string> => ({ NEMA: unit, IEC: unit });
+const both = (unit: string): Record<StandardsSystem, string> => ({ NEMA: unit, IEC: unit });
 
 const ohms: readonly Unit[] = [
   { names: ['Ω', 'ohm', 'ohms'], factor: 1 },
@@ -432,10 +432,10 @@ export function findUnit(dimension: Dimension, name: string): Unit | undefined {
   );
 }
 
-const shown: Readonly<Record<School, Map<Dimension, Unit>>> = { NEMA: new Map(), IEC: new Map() };
+const shown: Readonly<Record<StandardsSystem, Map<Dimension, Unit>>> = { NEMA: new Map(), IEC: new Map() };
 
 /** The unit a school shows a dimension in. */
-export function shownUnit(dimension: Dimension, school: School): Unit {
+export function shownUnit(dimension: Dimension, school: StandardsSystem): Unit {
   const known = shown[school].get(dimension);
   if (known) return known;
   const name = dimensions[dimension].shown[school];

@@ -1,5 +1,5 @@
 import type { Value } from '../value.ts';
-import { quantity, wording } from '../value.ts';
+import { quantity, textValue } from '../value.ts';
 import type { Dimension } from '../quantity/units.ts';
 import type { Text } from '../text.ts';
 
@@ -78,5 +78,5 @@ export function cellValue(
 export const cellWording = (table: Table, row: Row | undefined, column: string): Value<Text> | undefined => {
   const cell = row?.[column];
   if (typeof cell !== 'string' || !row) return undefined;
-  return wording(cell, { origin: 'recalled', source: table.source, note: table.doubt(row, column) });
+  return textValue(cell, { origin: 'recalled', source: table.source, note: table.doubt(row, column) });
 };

@@ -1,11 +1,11 @@
-import { laterOf, type Later } from '../../stages/economics/replacement-costs.ts';
+import { laterOf, type ReplacementCosts } from '../../stages/economics/replacement-costs.ts';
 import type { Catalogue } from '../../catalogue/catalogue.ts';
 import type { Job } from '../../job/job.ts';
 import type { Letter } from '../../job/document-paths.ts';
 import type { Horizon } from '../../stages/economics/cash-flow.ts';
 import { demandOf } from '../../stages/economics/demand.ts';
 import { priceAt } from '../../stages/economics/running-cost.ts';
-import { horizonOf } from '../../stages/economics/study-period.ts';
+import { studyPeriod } from '../../stages/economics/study-period.ts';
 import { ownRows, runningOf, waiting, type Running } from '../../stages/operating-profile/option-energy.ts';
 import { isStopped, nameOf, solveOptions } from '../solve.ts';
 import type { SolvedOption } from '../option.ts';
@@ -31,7 +31,7 @@ export interface RiskOption {
   readonly first: number;
   readonly upkeep: number;
   /** What is replaced on the way and left at the end. */
-  readonly later: Later;
+  readonly later: ReplacementCosts;
   /** By factor of the power at full flow, then by what is added to the static share of the head. */
   readonly grid: readonly (readonly YearOfCost[])[];
   /** Losses of the motor between the best and the worst that may be delivered, of those counted. */
@@ -67,7 +67,7 @@ export function riskModelOf(job: Job, catalogue: Catalogue): RiskModel {
   return {
     options,
     base: base?.letter,
-    horizon: horizonOf(shared.brief),
+    horizon: studyPeriod(shared.brief),
     spreads,
     powers,
     statics,

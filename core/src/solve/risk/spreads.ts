@@ -1,5 +1,5 @@
 import { YEAR } from '../../kernel/constants.ts';
-import { UNSURE } from '../../stages/economics/uncertainty.ts';
+import { UNCERTAINTY } from '../../stages/economics/uncertainty.ts';
 import { onMotor } from '../../stages/load/load-definition-methods.ts';
 import type { ProfileResult } from '../../stages/operating-profile/profile-result.ts';
 import type { Shared } from '../shared.ts';
@@ -49,12 +49,12 @@ export function spreadsOf({ job }: Pick<Shared, 'job'>, profile: ProfileResult |
   const staticShare = profile?.model?.setting.machine.staticShare ?? 0;
   return {
     ranges: {
-      hours: { ...about(UNSURE.hours), high: Math.min(1.1, most) },
-      energyPrice: about(UNSURE.energyPrice),
+      hours: { ...about(UNCERTAINTY.hours), high: Math.min(1.1, most) },
+      energyPrice: about(UNCERTAINTY.energyPrice),
       growth: { low: -0.02, mode: 0, high: 0.02, shape: 'triangle' },
       staticHead: staticShare > 0 ? { low: -0.1, mode: 0, high: 0.1, shape: 'triangle' } : NONE,
       power: about({ less: power, more: power }),
-      capital: about(UNSURE.capital),
+      capital: about(UNCERTAINTY.capital),
       efficiency: { low: 0, mode: 0, high: 1, shape: 'even' },
       driveLoss: { low: 0.5, mode: 1, high: 2, shape: 'triangle' },
       life: about({ less: 0.3, more: 0.3 }),

@@ -3,7 +3,7 @@ import type { HandoverValues } from './values.ts';
 import type { Finding } from '../../kernel/finding.ts';
 import type { PickResult } from '../selection/selection.ts';
 import type { Missing, StageResult } from '../stage.ts';
-import { wording } from '../../kernel/value.ts';
+import { textValue } from '../../kernel/value.ts';
 
 export type HandoverResult = StageResult<HandoverValues>;
 
@@ -28,7 +28,7 @@ export function handover(pick: PickResult, earlier: readonly Finding[], open: re
     summary = open.length === 0 ? 'Sheet ready' : `Sheet ready · ${open.length} not known`;
   }
   return {
-    values: { decision: wording(text, { origin: 'chosen', source: 'Findings and pick of this job' }) },
+    values: { decision: textValue(text, { origin: 'chosen', source: 'Findings and pick of this job' }) },
     findings: [],
     missing: [],
     summary,

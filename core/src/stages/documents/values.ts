@@ -1,8 +1,8 @@
-import { phrase, type ValuesOf } from '../declared-value.ts';
+import { textField, type ValuesOf } from '../declared-value.ts';
 
 /** What this stage works out, in the order it is shown. */
 export const values = {
-  decision: phrase('Decision', { always: true }),
+  decision: textField('Decision', { always: true }),
 };
 
 export type HandoverValues = ValuesOf<typeof values>;

@@ -1,8 +1,8 @@
 import type { Text } from '../../kernel/text.ts';
-import { PRACTICE, wording, type Value } from '../../kernel/value.ts';
+import { PRACTICE, textValue, type Value } from '../../kernel/value.ts';
 import { readFrame } from '../nameplate/frame.ts';
-import type { Driven } from './drive-stage-input.ts';
-import type { Flag } from './findings.ts';
+import type { DriveStageInput } from './drive-stage-input.ts';
+import type { Report } from './findings.ts';
 
 /** W and shaft height, mm, from which on currents go round through both bearings; and above which more is needed. Common practice. */
 const ROUND = { power: 75e3, height: 280, nema: 445 } as const;
@@ -19,7 +19,7 @@ const steps = [
 ] as const;
 
 /** Frame numbers of NEMA are not heights: 445 is 11 in. */
-function isTall({ brief, pick }: Driven): boolean {
+function isTall({ brief, pick }: DriveStageInput): boolean {
   const made = pick.chosenMotor?.item;
   const frame = readFrame(made?.frame ?? brief.job.nameplate.frame ?? '', made?.school ?? brief.job.school);
   if (!frame) return false;
@@ -27,7 +27,10 @@ function isTall({ brief, pick }: Driven): boolean {
 }
 
 /** What keeps a drive’s currents out of the bearings; one step further where one was fluted before. */
-export function bearingsOf(driven: Driven, flag: Flag): { readonly value: Value<Text>; readonly ring: boolean } {
+export function bearingsOf(
+  driven: DriveStageInput,
+  report: Report,
+): { readonly value: Value<Text>; readonly ring: boolean } {
   const { brief, motor, voltage } = driven;
   const { job } = brief;
   const usual =
@@ -36,11 +39,11 @@ export function bearingsOf(driven: Driven, flag: Flag): { readonly value: Value<
   const step = Math.min(3, usual + (proof ? 1 : 0)) as 0 | 1 | 2 | 3;
   const words = steps[step];
   if (step > 0)
-    flag(
+    report(
       'drive.bearings',
       `${proof ? 'A bearing fluted before is proof enough: ' : ''}on a drive this motor wants ${words.slice(ALWAYS.length + 2)}.`,
     );
-  const value = wording(words, {
+  const value = textValue(words, {
     origin: 'chosen',
     from: { V: voltage },
     source: PRACTICE,

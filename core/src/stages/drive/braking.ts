@@ -1,9 +1,9 @@
 import { amount, say } from '../../kernel/text.ts';
 import type { DriveItem } from '../../catalogue/catalogue.ts';
 import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
-import { ratedTorque, type Driven } from './drive-stage-input.ts';
+import { ratedTorque, type DriveStageInput } from './drive-stage-input.ts';
 import { amperesTimes } from '../selection/choose-drive.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import { torqueOf } from './speed-range.ts';
 import type { DriveValues } from './values.ts';
 
@@ -57,7 +57,7 @@ export const pipeRamp = (length: number): number => (TRAVELS * 2 * length) / PRE
 /** Torque that a load keeps on its way down, of running, averaged; a centrifugal one lets go as it slows. Common practice. */
 const KEPT = { constant: 1, variable: 1 / 3 } as const;
 
-function turningOf({ load, starting, motor, brief }: Driven): Turning | undefined {
+function turningOf({ load, starting, motor, brief }: DriveStageInput): Turning | undefined {
   const inertia = starting.values.totalInertia?.value;
   const torque = load.values.motorTorque?.value;
   if (inertia === undefined || torque === undefined) return undefined;
@@ -69,7 +69,7 @@ function turningOf({ load, starting, motor, brief }: Driven): Turning | undefine
 }
 
 /** Ramps, energy of a stop, and the resistor that takes it. */
-export function brakingOf(driven: Driven, flag: Flag): Partial<DriveValues> {
+export function brakingOf(driven: DriveStageInput, report: Report): Partial<DriveValues> {
   const turning = turningOf(driven);
   if (!turning) return {};
   const { brief, starting, load } = driven;
@@ -77,31 +77,31 @@ export function brakingOf(driven: Driven, flag: Flag): Partial<DriveValues> {
   const from = { J: inertia, n: load.values.motorSpeed };
   const lowering = loweringPower(driven);
   if (brief.job.drive.dcBrake)
-    flag(
+    report(
       'drive.dc-brake',
       say`DC injection braking leaves ${amount(kineticEnergy(turning), 'kineticEnergy')} in the rotor per stop, as much as a start, and holds no torque at standstill.`,
     );
   return {
-    ...rampUp(driven, turning, flag),
+    ...rampUp(driven, turning, report),
     ...shortestStop(driven, turning),
     brakeEnergy: quantity(kineticEnergy(turning), 'kineticEnergy', {
       formula: 'E = \\tfrac12 J\\omega^2',
       from,
       source: 'definition',
     }),
-    ...stopping(driven, turning, lowering, flag),
-    ...pipe(driven, flag),
+    ...stopping(driven, turning, lowering, report),
+    ...pipe(driven, report),
   };
 }
 
 /** W that come back while a hoist lowers. */
-const loweringPower = ({ load, motor }: Driven): number =>
+const loweringPower = ({ load, motor }: DriveStageInput): number =>
   load.values.loweringTorque
     ? Math.abs(load.values.loweringTorque.value) * (load.values.motorSpeed?.value ?? motor.speed)
     : 0;
 
 /** Torque of the drive at its limit, N·m. */
-function limitTorque(driven: Driven): number | undefined {
+function limitTorque(driven: DriveStageInput): number | undefined {
   const limit = driven.pick.driveLimits?.currentLimit;
   if (limit === undefined) return undefined;
   const { motor } = driven;
@@ -109,7 +109,7 @@ function limitTorque(driven: Driven): number | undefined {
   return Math.min(share, motor.breakdownTorque) * ratedTorque(driven);
 }
 
-function rampUp(driven: Driven, turning: Turning, flag: Flag): Partial<DriveValues> {
+function rampUp(driven: DriveStageInput, turning: Turning, report: Report): Partial<DriveValues> {
   const { brief, load, starting } = driven;
   const torque = limitTorque(driven);
   const running = load.values.motorTorque?.value;
@@ -124,7 +124,7 @@ function rampUp(driven: Driven, turning: Turning, flag: Flag): Partial<DriveValu
   });
   const set = brief.given.starting.driveRamp;
   if (set && set.value < shortest.value * 0.999)
-    flag(
+    report(
       'drive.ramp-short',
       say`The acceleration ramp of ${set} exceeds the current limit of the drive, minimum ${shortest}.`,
       {
@@ -139,7 +139,7 @@ function rampUp(driven: Driven, turning: Turning, flag: Flag): Partial<DriveValu
   return { shortestStart: shortest };
 }
 
-function shortestStop(driven: Driven, turning: Turning): Partial<DriveValues> {
+function shortestStop(driven: DriveStageInput, turning: Turning): Partial<DriveValues> {
   const { brief, starting, load } = driven;
   const { braking } = brief.job.starting;
   const own = OWN_LOSS * ratedTorque(driven);
@@ -158,7 +158,7 @@ function shortestStop(driven: Driven, turning: Turning): Partial<DriveValues> {
 }
 
 /** What a wanted stop, or lowering, sends back, and the resistor for it. */
-function stopping(driven: Driven, turning: Turning, lowering: number, flag: Flag): Partial<DriveValues> {
+function stopping(driven: DriveStageInput, turning: Turning, lowering: number, report: Report): Partial<DriveValues> {
   const { brief, load } = driven;
   const { stopTime, stopEvery, stopRamp } = brief.given.drive;
   // What dc brakes stays in the rotor and comes back nowhere; what is lowered still does.
@@ -167,12 +167,12 @@ function stopping(driven: Driven, turning: Turning, lowering: number, flag: Flag
   const own = OWN_LOSS * ratedTorque(driven);
   const first = Math.max(0, torque) * turning.speed * load.values.transmissionEfficiency.value;
   const peak = Math.max(torque > own ? first : 0, lowering);
-  if (wanted) checkStop(driven, { turning, own, torque, wanted }, flag);
+  if (wanted) checkStop(driven, { turning, own, torque, wanted }, report);
   if (peak <= 0) return {};
   const energy = kineticEnergy(turning);
   const every = stopEvery?.value;
   const mean = Math.max(every === undefined ? 0 : energy / Math.max(every, wanted?.value ?? 0), LOWERING * lowering);
-  checkOften(mean / peak, flag);
+  checkOften(mean / peak, report);
   return {
     brakePeakPower: quantity(peak, 'heat', {
       formula:
@@ -194,16 +194,16 @@ function stopping(driven: Driven, turning: Turning, lowering: number, flag: Flag
           }),
         }
       : {}),
-    ...resistor(driven, peak, flag),
+    ...resistor(driven, peak, report),
   };
 }
 
 /** Half of its time a hoist lowers, where nothing else is known. Common practice, no published source. */
 const LOWERING = 0.5;
 
-function checkOften(share: number, flag: Flag): void {
+function checkOften(share: number, report: Report): void {
   if (share > OFTEN)
-    flag(
+    report(
       'drive.regenerate',
       `The drive brakes for about ${Math.round(share * 100)} % of the time; this energy can be regenerated.`,
     );
@@ -216,12 +216,12 @@ interface Stop {
   readonly wanted: Value;
 }
 
-function checkStop(driven: Driven, { turning, own, torque, wanted }: Stop, flag: Flag): void {
+function checkStop(driven: DriveStageInput, { turning, own, torque, wanted }: Stop, report: Report): void {
   const { braking } = driven.brief.job.starting;
   if (braking === 'chopper' || braking === 'regenerative') {
     const most = limitTorque(driven);
     if (most !== undefined && torque > most)
-      flag(
+      report(
         'drive.stop-too-short',
         say`A stop in ${wanted} requires ${Math.round((torque / most) * 100)} % of the available drive torque.`,
         { clear: 'Allow a longer deceleration time, or select a larger drive.', field: 'drive.stopTime' },
@@ -231,7 +231,7 @@ function checkStop(driven: Driven, { turning, own, torque, wanted }: Stop, flag:
   if (torque <= own) return;
   const alone =
     turning.load + own > 0 ? `stops in ${Math.ceil(stopIn(turning, own))} s` : 'does not stop, since its load turns it';
-  flag(
+  report(
     'drive.stop-too-short',
     say`Without a braking resistor the drive ${alone}; a stop in ${wanted} trips it on overvoltage.`,
     { mends: [{ label: 'Use a braking resistor', set: { 'starting.braking': 'chopper' } }] },
@@ -239,7 +239,7 @@ function checkStop(driven: Driven, { turning, own, torque, wanted }: Stop, flag:
 }
 
 /** Ohms between what the chopper bears and what lets the first power through. */
-function resistor(driven: Driven, peak: number, flag: Flag): Partial<DriveValues> {
+function resistor(driven: DriveStageInput, peak: number, report: Report): Partial<DriveValues> {
   const { brief, item, voltage, pick } = driven;
   if (brief.job.starting.braking === 'regenerative') return {};
   const volts = brakeVoltage(voltage.value, item);
@@ -269,21 +269,25 @@ function resistor(driven: Driven, peak: number, flag: Flag): Partial<DriveValues
     typed &&
     (typed.value > most.value * 1.0001 ? 'high' : least && typed.value < least.value * 0.9999 ? 'low' : undefined);
   if (typed && wrong)
-    flag(
+    report(
       'drive.resistor',
       wrong === 'high'
         ? say`The braking resistor of ${typed} is too large, maximum ${most} for the peak braking power.`
         : say`The braking resistor of ${typed} overloads the chopper, minimum ${least ?? ''}.`,
     );
   else if (least && least.value > most.value * 1.0001)
-    flag('drive.resistor', say`No braking resistor fits: the chopper requires min. ${least}, the stop max. ${most}.`, {
-      clear: 'Allow a longer deceleration time, or select a larger drive.',
-      field: 'drive.stopTime',
-    });
+    report(
+      'drive.resistor',
+      say`No braking resistor fits: the chopper requires min. ${least}, the stop max. ${most}.`,
+      {
+        clear: 'Allow a longer deceleration time, or select a larger drive.',
+        field: 'drive.stopTime',
+      },
+    );
   return { brakeResistorMax: most, ...(least ? { brakeResistorMin: least } : {}) };
 }
 
-function pipe({ brief }: Driven, flag: Flag): Partial<DriveValues> {
+function pipe({ brief }: DriveStageInput, report: Report): Partial<DriveValues> {
   const { pipeLength, stopRamp } = brief.given.drive;
   if (!pipeLength || brief.job.load.machine !== 'pump') return {};
   const least = quantity(pipeRamp(pipeLength.value), 'duration', {
@@ -293,7 +297,7 @@ function pipe({ brief }: Driven, flag: Flag): Partial<DriveValues> {
     source: `a = 1150 m/s (1000 to 1300), ${PRACTICE}`,
   });
   if (stopRamp && stopRamp.value < least.value)
-    flag(
+    report(
       'drive.pipe-ramp',
       say`The deceleration ramp of ${stopRamp} is shorter than the minimum of ${least} against water hammer.`,
       {

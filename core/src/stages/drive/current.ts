@@ -1,10 +1,10 @@
 import { amount, say, type Text } from '../../kernel/text.ts';
-import { bearableTime, overloadOf, type Overload } from '../../catalogue/drive-duty.ts';
+import { overloadDuration, overloadOf, type Overload } from '../../catalogue/drive-duty.ts';
 import { PRACTICE, quantity } from '../../kernel/value.ts';
 import { currentNeeded, driveDuty, eventsOf, SEVERAL } from '../selection/choose-drive.ts';
 import { deratedCurrent, deratesOf, type Derates } from '../selection/rank-drives.ts';
-import type { Driven } from './drive-stage-input.ts';
-import type { Flag } from './findings.ts';
+import type { DriveStageInput } from './drive-stage-input.ts';
+import type { Report } from './findings.ts';
 import type { DriveValues } from './values.ts';
 
 /** W above which drives on one phase are not offered. Common practice, no published source. */
@@ -38,7 +38,7 @@ export interface Rated {
 }
 
 /** What takes from a drive where it stands. */
-const hereOf = ({ brief, place, voltage }: Driven) => ({
+const hereOf = ({ brief, place, voltage }: DriveStageInput) => ({
   ambient: place.values.ambient.value,
   altitude: place.values.altitude.value,
   inputShare: brief.job.supply.phases === '1' ? brief.practice.singlePhaseShare.value : 1,
@@ -46,7 +46,7 @@ const hereOf = ({ brief, place, voltage }: Driven) => ({
   carrier: brief.given.drive.carrier?.value,
 });
 
-export function ratedOf(driven: Driven): Rated[] {
+export function ratedOf(driven: DriveStageInput): Rated[] {
   const { item } = driven;
   if (!item) return [];
   const duty = driveDuty(driven);
@@ -61,8 +61,8 @@ export function ratedOf(driven: Driven): Rated[] {
 
 /** The current for good, what the drive gives here, and what is asked of it for a short time. */
 export function currentOf(
-  driven: Driven,
-  flag: Flag,
+  driven: DriveStageInput,
+  report: Report,
 ): { readonly values: Partial<DriveValues>; readonly asked: readonly Asked[] } {
   const { brief, motor, motors, pick, item } = driven;
   const motorCurrent = pick.values.motorCurrent;
@@ -76,14 +76,14 @@ export function currentOf(
       current,
       time,
       used: share === undefined || multiple === undefined ? undefined : share / multiple,
-      borne: overload && share !== undefined ? bearableTime(overload, share) : undefined,
+      borne: overload && share !== undefined ? overloadDuration(overload, share) : undefined,
     };
   });
   const hardest = asked.reduce<Asked | undefined>(
     (most, each) => ((each.used ?? 0) > (most?.used ?? 0) ? each : most),
     undefined,
   );
-  checkCurrent(driven, flag);
+  checkCurrent(driven, report);
   return {
     asked,
     values: {
@@ -115,11 +115,11 @@ const HIGH = 2000;
 const CLOSED = 10;
 
 /** Where the drive stands: high above the sea, or in a cabinet of which nothing is known. */
-function checkPlace(driven: Driven, flag: Flag): void {
+function checkPlace(driven: DriveStageInput, report: Report): void {
   const { brief, motor, place, item } = driven;
   const { altitude, ambient, cabinetInside } = place.values;
   if (altitude.value > HIGH)
-    flag(
+    report(
       'drive.high',
       say`At ${altitude} the reduced insulation excludes many drives, or limits them to star-earthed supplies.`,
     );
@@ -129,20 +129,20 @@ function checkPlace(driven: Driven, flag: Flag): void {
   const needed = currentNeeded(motor, driven);
   if (left >= needed * 0.9999) return;
   const amperes = (current: number): Text => amount(current, 'current');
-  flag(
+  report(
     'drive.cabinet-air',
     say`The cabinet temperature is unknown: at about ${CLOSED} K above the room, ${item.name} carries ${amperes(left)}, required ${amperes(needed)}.`,
   );
 }
 
-function checkCurrent(driven: Driven, flag: Flag): void {
+function checkCurrent(driven: DriveStageInput, report: Report): void {
   const { brief, motor, motors } = driven;
-  checkPlace(driven, flag);
+  checkPlace(driven, report);
   if (motors > 1)
-    flag(
+    report(
       'drive.several-motors',
       `${motors} motors share one drive: it is sized for ${SEVERAL} times their total current and cannot protect each of them.`,
     );
   if (brief.job.supply.phases === '1' && motor.power > SINGLE_PHASE_MOST)
-    flag('drive.single-phase-large', 'Drives of this size are not made for a single-phase supply.');
+    report('drive.single-phase-large', 'Drives of this size are not made for a single-phase supply.');
 }

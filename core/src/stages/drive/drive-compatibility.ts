@@ -1,9 +1,9 @@
 import { lines, say, series, textOf, type Text } from '../../kernel/text.ts';
-import { PRACTICE, wording, type Value } from '../../kernel/value.ts';
+import { PRACTICE, textValue, type Value } from '../../kernel/value.ts';
 import { KNOWN_YEAR } from '../nameplate/decoding.ts';
-import type { Driven } from './drive-stage-input.ts';
+import type { DriveStageInput } from './drive-stage-input.ts';
 import { NEAR_END } from './drive-checks.ts';
-import { filterNames, type Lead } from './motor-cable.ts';
+import { filterNames, type MotorCable } from './motor-cable.ts';
 import { isCooled, type SpeedRange } from './speed-range.ts';
 
 /** One thing that decides whether a motor may run on a drive: proven, taken to be so, to be asked, or wrong. */
@@ -26,7 +26,12 @@ export interface Fitness {
 const GOOD_CLASSES = /^[FH]/i;
 
 /** Winding, insulation, bearings, range, cooling, age and plate: what is proven, what is assumed, what to ask. */
-export function fitnessOf(driven: Driven, lead: Lead, range: SpeedRange, bearings: Value<Text>): Fitness {
+export function fitnessOf(
+  driven: DriveStageInput,
+  lead: MotorCable,
+  range: SpeedRange,
+  bearings: Value<Text>,
+): Fitness {
   const proofs = [
     windingProof(lead),
     insulationProof(driven),
@@ -48,7 +53,7 @@ export function fitnessOf(driven: Driven, lead: Lead, range: SpeedRange, bearing
   return {
     proofs,
     letter: letterOf(driven, proofs),
-    value: wording(text, {
+    value: textValue(text, {
       origin: 'derived',
       from: { '\\hat V': lead.values.peakVoltage, V_w: lead.values.windingWithstand },
       source: PRACTICE,
@@ -57,7 +62,7 @@ export function fitnessOf(driven: Driven, lead: Lead, range: SpeedRange, bearing
   };
 }
 
-function windingProof({ values, proven, reaches, filter }: Lead): Proof {
+function windingProof({ values, proven, terminalPeakVoltage: reaches, filter }: MotorCable): Proof {
   const { windingWithstand } = values;
   const bears = textOf(windingWithstand) ?? '';
   if (reaches === undefined || !windingWithstand)
@@ -68,7 +73,7 @@ function windingProof({ values, proven, reaches, filter }: Lead): Proof {
   return { of: 'Winding', state: proven ? 'proven' : 'assumed', says };
 }
 
-function insulationProof({ brief, pick }: Driven): Proof {
+function insulationProof({ brief, pick }: DriveStageInput): Proof {
   const letter = pick.chosenMotor?.item.thermalClass ?? brief.job.nameplate.thermalClass?.trim() ?? '';
   if (letter === '')
     return {
@@ -86,7 +91,7 @@ function insulationProof({ brief, pick }: Driven): Proof {
       };
 }
 
-function rangeProof({ profile, motor }: Driven, { least, most }: SpeedRange): Proof {
+function rangeProof({ profile, motor }: DriveStageInput, { least, most }: SpeedRange): Proof {
   const rows = profile.points.filter(({ hours, flow }) => hours > 0 && flow > 0);
   const slowest = rows.length > 0 ? Math.min(...rows.map(({ speed }) => speed)) : 1;
   const fastest = rows.length > 0 ? Math.max(...rows.map(({ speed }) => speed)) : 1;
@@ -96,7 +101,7 @@ function rangeProof({ profile, motor }: Driven, { least, most }: SpeedRange): Pr
   return { of: 'Speed range', state: outside ? 'fails' : 'proven', says };
 }
 
-function coolingProof(driven: Driven): Proof {
+function coolingProof(driven: DriveStageInput): Proof {
   if (isCooled(driven)) {
     const made = driven.pick.chosenMotor && driven.brief.job.drive.cooling === 'auto';
     return {
@@ -112,7 +117,7 @@ function coolingProof(driven: Driven): Proof {
 const OLD = 7;
 
 /** Wire and resin made before drives were common bear less; a rewound motor is as old as its rewind. */
-function ageProof({ brief, pick }: Driven, { proven }: Lead): Proof {
+function ageProof({ brief, pick }: DriveStageInput, { proven }: MotorCable): Proof {
   if (pick.chosenMotor) return { of: 'Age', state: 'proven', says: 'New.' };
   const made = Number(/\b(19|20)\d\d\b/.exec(brief.job.nameplate.year ?? '')?.[0]);
   const known = Number.isFinite(made);
@@ -122,7 +127,7 @@ function ageProof({ brief, pick }: Driven, { proven }: Lead): Proof {
   return { of: 'Age', state: 'ask', says, question: 'Was it rewound since it was made, and with which wire?' };
 }
 
-function plateProof({ pick, nameplate, brief }: Driven, { proven }: Lead): Proof {
+function plateProof({ pick, nameplate, brief }: DriveStageInput, { proven }: MotorCable): Proof {
   const made = pick.chosenMotor?.item;
   if (made)
     return made.inverterDuty
@@ -139,7 +144,7 @@ function plateProof({ pick, nameplate, brief }: Driven, { proven }: Lead): Proof
 }
 
 /** Asks the maker all that is open at once. */
-function letterOf({ brief, motor, voltage, nameplate }: Driven, proofs: readonly Proof[]): Text {
+function letterOf({ brief, motor, voltage, nameplate }: DriveStageInput, proofs: readonly Proof[]): Text {
   const questions = proofs.flatMap(({ question, state }) => (state === 'ask' && question ? [question] : []));
   if (questions.length === 0) return '';
   const { job } = brief;

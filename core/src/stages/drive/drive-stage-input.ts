@@ -6,13 +6,13 @@ import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { PickResult } from '../selection/selection.ts';
 import type { PlaceResult } from '../environment/environment.ts';
 import type { ProfileResult } from '../operating-profile/profile-result.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import type { StartingResult } from '../starting/starting.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 
 /** What the drive is looked at with; in the order of the stages. */
-export interface DriveOn {
-  readonly brief: OptionBrief;
+export interface DriveStageContext {
+  readonly brief: OptionContext;
   readonly catalogue: Catalogue;
   readonly nameplate: NameplateResult;
   readonly load: LoadResult;
@@ -24,7 +24,7 @@ export interface DriveOn {
 }
 
 /** A motor on its drive. */
-export interface Driven extends DriveOn {
+export interface DriveStageInput extends DriveStageContext {
   readonly motor: Motor;
   /** Undefined while none is picked, or where the present one is kept. */
   readonly item: DriveItem | undefined;
@@ -38,8 +38,8 @@ export interface Driven extends DriveOn {
 }
 
 /** Full load of the driven motor, N·m. */
-export const ratedTorque = ({ motor }: Pick<Driven, 'motor'>): number => motor.power / motor.speed;
+export const ratedTorque = ({ motor }: Pick<DriveStageInput, 'motor'>): number => motor.power / motor.speed;
 
 /** Whether speed is told by a signal with two ends. */
-export const isAnalog = (reference: OptionBrief['job']['drive']['reference']): boolean =>
+export const isAnalog = (reference: OptionContext['job']['drive']['reference']): boolean =>
   reference === '4–20 mA' || reference === '0–10 V';

@@ -1,15 +1,15 @@
 import { say, textOf, series, type Text } from '../../kernel/text.ts';
 import { motorsOf } from '../selection/choose-drive.ts';
 import { notebook, type StageResult } from '../stage.ts';
-import { PRACTICE, quantity, wording } from '../../kernel/value.ts';
-import type { Driven, DriveOn } from './drive-stage-input.ts';
+import { PRACTICE, quantity, textValue } from '../../kernel/value.ts';
+import type { DriveStageInput, DriveStageContext } from './drive-stage-input.ts';
 import { bearingsOf } from './bearings.ts';
 import { brakingOf } from './braking.ts';
 import { currentOf, ratedOf, type Asked, type Rated } from './current.ts';
 import { checkBypass, checkControl, checkDelta, checkLongest, checkRange } from './drive-checks.ts';
-import { findings as declared } from './findings.ts';
+import { declaration } from './declaration.ts';
 import { fitnessOf, type Fitness } from './drive-compatibility.ts';
-import { leadOf, type Filter, type LeadPicture } from './motor-cable.ts';
+import { motorCableOf, type Filter, type LeadPicture } from './motor-cable.ts';
 import { lineSideOf, type LineResult } from './line-side.ts';
 import { checkSettings, modeWords, settingsOf, type Setting } from './settings.ts';
 import { partsBeside, type PartBeside } from './parts.ts';
@@ -41,8 +41,8 @@ export interface DriveResult extends StageResult<DriveValues> {
 }
 
 /** The whole drive of an option: what it must carry, what the cable does, what goes back, and what is set in it. */
-export function drive(on: DriveOn): DriveResult {
-  const { findings, missing, flag, need, sharpen } = notebook('drive', declared);
+export function drive(on: DriveStageContext): DriveResult {
+  const { findings, missing, report, require, suggest } = notebook(declaration);
   const nothing = {
     values: {},
     findings,
@@ -56,26 +56,26 @@ export function drive(on: DriveOn): DriveResult {
   const driven = drivenOf(on);
   if (!driven) {
     // What is lacking is asked for where it is lacking.
-    if (!on.supply.values.voltage) need('supply.voltage', 'System voltage, for the drive');
+    if (!on.supply.values.voltage) require('supply.voltage', 'System voltage, for the drive');
     return { ...nothing, applies: true };
   }
-  const current = currentOf(driven, flag);
+  const current = currentOf(driven, report);
   const range = speedRange(driven);
-  checkRange(driven, range, flag);
-  const lead = leadOf(driven, flag);
-  if (!driven.brief.given.drive.lead) sharpen('drive.lead', 'Motor cable length, for the peak terminal voltage');
-  const bearings = bearingsOf(driven, flag);
-  const line = lineSideOf(driven, flag);
-  const braking = brakingOf(driven, flag);
+  checkRange(driven, range, report);
+  const lead = motorCableOf(driven, report);
+  if (!driven.brief.given.drive.lead) suggest('drive.lead', 'Motor cable length, for the peak terminal voltage');
+  const bearings = bearingsOf(driven, report);
+  const line = lineSideOf(driven, report);
+  const braking = brakingOf(driven, report);
   const fitness = fitnessOf(driven, lead, range, bearings.value);
-  checkControl(driven, range, flag);
-  checkDelta(driven, flag);
-  checkLongest(driven, lead.filter, flag);
-  checkBypass(driven, flag);
+  checkControl(driven, range, report);
+  checkDelta(driven, report);
+  checkLongest(driven, lead.filter, report);
+  checkBypass(driven, report);
   const values: DriveValues = {
     verdict: fitness.value,
     ...current.values,
-    controlMode: wording(modeWords[controlMode(driven)], { origin: 'chosen', source: PRACTICE }),
+    controlMode: textValue(modeWords[controlMode(driven)], { origin: 'chosen', source: PRACTICE }),
     ...endsOf(driven, range),
     ...lead.values,
     bearings: bearings.value,
@@ -83,7 +83,7 @@ export function drive(on: DriveOn): DriveResult {
     ...braking,
   };
   const known = { driven, range, filter: lead.filter, values };
-  checkSettings(known, flag);
+  checkSettings(known, report);
   return {
     values,
     findings,
@@ -91,7 +91,7 @@ export function drive(on: DriveOn): DriveResult {
     summary: summaryOf(values),
     applies: true,
     filter: lead.filter,
-    parts: partsBeside({ driven, filter: lead.filter, side: line.side, values, ring: bearings.ring }, flag),
+    parts: partsBeside({ driven, filter: lead.filter, side: line.side, values, ring: bearings.ring }, report),
     drawn: () => ({
       asked: current.asked,
       rated: ratedOf(driven),
@@ -107,7 +107,7 @@ export function drive(on: DriveOn): DriveResult {
 }
 
 /** Undefined until there is a motor and a system voltage. */
-function drivenOf(on: DriveOn): Driven | undefined {
+function drivenOf(on: DriveStageContext): DriveStageInput | undefined {
   const { brief, pick, nameplate, supply, load } = on;
   const motor = pick.motor ?? nameplate.motor;
   const { voltage } = supply.values;
@@ -124,7 +124,7 @@ function drivenOf(on: DriveOn): Driven | undefined {
   };
 }
 
-function endsOf({ motor }: Driven, { least, most }: SpeedRange): Partial<DriveValues> {
+function endsOf({ motor }: DriveStageInput, { least, most }: SpeedRange): Partial<DriveValues> {
   const note = `Holds for ${motor.label}.`;
   return {
     leastSpeed: quantity(least.share * motor.speed, 'speed', {
@@ -132,9 +132,9 @@ function endsOf({ motor }: Driven, { least, most }: SpeedRange): Partial<DriveVa
       source: least.source,
       note,
     }),
-    leastReason: wording(least.why, { origin: 'chosen', source: least.source }),
+    leastReason: textValue(least.why, { origin: 'chosen', source: least.source }),
     mostSpeed: quantity(most.share * motor.speed, 'speed', { origin: 'estimated', source: most.source, note }),
-    mostReason: wording(most.why, { origin: 'chosen', source: most.source }),
+    mostReason: textValue(most.why, { origin: 'chosen', source: most.source }),
   };
 }
 

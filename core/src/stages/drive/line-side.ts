@@ -2,10 +2,10 @@ import { magnitude } from '../../kernel/complex.ts';
 import { distortionLimits, sixPulse, voltageDistortion } from '../../kernel/tables/index.ts';
 import { cellValue } from '../../kernel/tables/table.ts';
 import type { Text } from '../../kernel/text.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
+import { PRACTICE, quantity, textValue, type Value } from '../../kernel/value.ts';
 import { DRIVE_INPUT } from '../../motor/drive-input.ts';
-import type { Driven } from './drive-stage-input.ts';
-import type { Flag } from './findings.ts';
+import type { DriveStageInput } from './drive-stage-input.ts';
+import type { Report } from './findings.ts';
 import {
   chokeOf,
   DISPLACEMENT,
@@ -109,7 +109,7 @@ export function limitRow(ratio: number) {
 export const bandOfOrder = (order: number): string =>
   order < 11 ? 'h3_11' : order < 17 ? 'h11_17' : order < 23 ? 'h17_23' : 'h23_35';
 
-function pointOf(driven: Driven): Point {
+function pointOf(driven: DriveStageInput): Point {
   const { brief, motor, voltage, supply, share } = driven;
   const { demandCurrent, otherDrives, otherDistortion } = brief.given.drive;
   const { source } = supply;
@@ -180,7 +180,7 @@ const voltageRow = (volts: number) =>
  * The one typed, or the least that passes; a choke where the source is stiff or other drives stand near. Where none has a tenth in
  * hand the least within the limits, and where none is within them a choke: what stands beside it is to be mended first.
  */
-function sideOf(driven: Driven, point: Point, remedies: readonly Remedy[]): LineSide {
+function sideOf(driven: DriveStageInput, point: Point, remedies: readonly Remedy[]): LineSide {
   const { lineSide } = driven.brief.job.drive;
   if (lineSide !== 'auto') return lineSide;
   const stiff = point.shortCircuit === undefined || point.shortCircuit / point.rated > STIFF || point.others > 0;
@@ -191,10 +191,10 @@ function sideOf(driven: Driven, point: Point, remedies: readonly Remedy[]): Line
 }
 
 /** What the drive sends back into the network, and what at its input keeps that within bounds. */
-export function lineSideOf(driven: Driven, flag: Flag): LineResult {
+export function lineSideOf(driven: DriveStageInput, report: Report): LineResult {
   const { brief, frequency, voltage } = driven;
   const point = pointOf(driven);
-  if (brief.job.supply.phases === '1') return onePhase(driven, point, flag);
+  if (brief.job.supply.phases === '1') return onePhase(driven, point, report);
   const remedies = remediesOf(point);
   const side = sideOf(driven, point, remedies);
   const full = sentBack(side, point.rated, point);
@@ -213,7 +213,7 @@ export function lineSideOf(driven: Driven, flag: Flag): LineResult {
     from: { V: voltage },
     source: 'definition',
   });
-  checkLine({ driven, point, remedies, side, flag, limit: limits.demand });
+  checkLine({ driven, point, remedies, side, report, limit: limits.demand });
   return {
     side,
     remedies,
@@ -255,8 +255,8 @@ export function lineSideOf(driven: Driven, flag: Flag): LineResult {
 const ONE_PHASE = 0.8;
 
 /** Fed from one phase its bridge has two pulses: none of the figures of six hold, and which choke it has inside decides. */
-function onePhase({ brief, voltage }: Driven, { rated }: Point, flag: Flag): LineResult {
-  flag(
+function onePhase({ brief, voltage }: DriveStageInput, { rated }: Point, report: Report): LineResult {
+  report(
     'drive.one-phase',
     'On a single-phase supply the input current contains third harmonics: the six-pulse spectrum is not calculated.',
   );
@@ -267,7 +267,7 @@ function onePhase({ brief, voltage }: Driven, { rated }: Point, flag: Flag): Lin
     remedies: [],
     orders: [],
     values: {
-      lineSide: wording(side === 'none' ? 'nothing' : side, {
+      lineSide: textValue(side === 'none' ? 'nothing' : side, {
         origin: 'chosen',
         source: lineSide === 'auto' ? PRACTICE : 'chosen in this job',
       }),
@@ -286,7 +286,7 @@ function onePhase({ brief, voltage }: Driven, { rated }: Point, flag: Flag): Lin
 export const chokeInductance = (share: number, volts: number, current: number, frequency: number): number =>
   (share * volts) / (Math.sqrt(3) * current * 2 * Math.PI * frequency);
 
-function sideValue(side: LineSide, { brief }: Driven, remedies: readonly Remedy[]): Value<Text> {
+function sideValue(side: LineSide, { brief }: DriveStageInput, remedies: readonly Remedy[]): Value<Text> {
   const typed = brief.job.drive.lineSide !== 'auto';
   const own = remedies.find((each) => each.side === side);
   const failed = remedies.filter(({ passes }) => !passes).map((each) => each.side);
@@ -295,7 +295,7 @@ function sideValue(side: LineSide, { brief }: Driven, remedies: readonly Remedy[
     : own?.within
       ? 'None passes with a tenth in hand; the least costly within the limits'
       : 'None is within the limits, so that what stands beside it is to be mended first';
-  return wording(side === 'none' ? 'nothing' : side, {
+  return textValue(side === 'none' ? 'nothing' : side, {
     origin: 'chosen',
     source: typed ? 'chosen in this job' : PRACTICE,
     note: typed ? undefined : `${why}${failed.length > 0 ? `; would not pass: ${failed.join(', ')}` : ''}.`,
@@ -303,7 +303,11 @@ function sideValue(side: LineSide, { brief }: Driven, remedies: readonly Remedy[
 }
 
 /** The figures at the point of coupling, as far as source and demand are known. */
-function atPoint(remedy: Remedy | undefined, point: Point, { brief, supply, voltage }: Driven): Partial<DriveValues> {
+function atPoint(
+  remedy: Remedy | undefined,
+  point: Point,
+  { brief, supply, voltage }: DriveStageInput,
+): Partial<DriveValues> {
   const { demandCurrent, otherDrives } = brief.given.drive;
   const ratio =
     point.demand === undefined || point.shortCircuit === undefined ? undefined : point.shortCircuit / point.demand;
@@ -348,49 +352,55 @@ function voltageLimit(voltage: Value): Partial<DriveValues> {
 }
 
 interface Checked {
-  readonly driven: Driven;
+  readonly driven: DriveStageInput;
   readonly point: Point;
   readonly remedies: readonly Remedy[];
   readonly side: LineSide;
   readonly limit: number | undefined;
-  readonly flag: Flag;
+  readonly report: Report;
 }
 
 const percent = (share: number): string => `${(share * 100).toPrecision(2)} %`;
 
 function checkLine(checked: Checked): void {
-  const { driven, point, remedies, side, limit, flag } = checked;
+  const { driven, point, remedies, side, limit, report } = checked;
   const { brief, voltage } = driven;
   const own = remedies.find((each) => each.side === side);
   const better = (remedies.find(({ passes }) => passes) ?? remedies.find(({ within }) => within))?.side;
   const mends = better && better !== side ? [{ label: `Take: ${better}`, set: { 'drive.lineSide': better } }] : [];
   if (own?.demand !== undefined && limit !== undefined && own.demand > limit)
-    flag('drive.demand-distortion', `The total demand distortion is ${percent(own.demand)}, limit ${percent(limit)}.`, {
-      mends,
-    });
+    report(
+      'drive.demand-distortion',
+      `The total demand distortion is ${percent(own.demand)}, limit ${percent(limit)}.`,
+      {
+        mends,
+      },
+    );
   const most = limitsOf(point).voltage;
   if (own?.voltage !== undefined && own.voltage > most)
-    flag('drive.voltage-distortion', `The voltage THD is ${percent(own.voltage)}, limit ${percent(most)}.`, { mends });
+    report('drive.voltage-distortion', `The voltage THD is ${percent(own.voltage)}, limit ${percent(most)}.`, {
+      mends,
+    });
   if (brief.job.supply.source === 'generator' && brief.given.supply.sourcePower) {
     const bridges =
       (Math.sqrt(3) * voltage.value * (point.rated + point.others)) / brief.given.supply.sourcePower.value;
     const allowed = chokeOf[side] > 0 ? OF_GENERATOR.choked : OF_GENERATOR.bare;
     const bridge = side === 'none' || chokeOf[side] > 0;
     if (bridge && bridges > allowed)
-      flag(
+      report(
         'drive.generator-share',
         `The drive load is ${percent(bridges)} of the generator rating, limit ${percent(allowed)} ${chokeOf[side] > 0 ? 'with' : 'without'} line reactor.`,
       );
   }
   if (brief.job.school === 'IEC' && point.rated >= 16)
-    flag(
+    report(
       'drive.iec-consent',
       point.rated <= 75
         ? 'Between 16 and 75 A a phase the drive is to keep IEC 61000-3-12 at the ratio of short-circuit power its data name.'
         : 'Above 75 A per phase the utility decides on the permissible harmonic currents.',
     );
   if (brief.job.drive.earthing !== 'solid')
-    flag(
+    report(
       'drive.unearthed',
       `On ${brief.job.drive.earthing === 'corner' ? 'a supply with an earthed corner' : 'a supply that is not earthed'} the filter and varistors inside the drive exceed their rated voltage.`,
     );

@@ -1,11 +1,11 @@
 import { say, type Text } from '../../kernel/text.ts';
 import { interpolate } from '../../kernel/numeric.ts';
 import { reflections, riseTimes, windingWithstand } from '../../kernel/tables/index.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
+import { PRACTICE, quantity, textValue, type Value } from '../../kernel/value.ts';
 import { inverterStatement } from '../nameplate/inverter.ts';
-import type { Driven } from './drive-stage-input.ts';
+import type { DriveStageInput } from './drive-stage-input.ts';
 import { brakeVoltage } from './braking.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import type { DriveValues } from './values.ts';
 
 /** m/s of a wave along a motor cable, 140 to 180 by its insulation. From memory. */
@@ -78,7 +78,7 @@ export interface LeadPicture {
   readonly withstand: number;
 }
 
-export interface Lead {
+export interface MotorCable {
   readonly values: Partial<DriveValues>;
   readonly filter: Filter;
   /** Drawn when it is asked for. */
@@ -86,7 +86,7 @@ export interface Lead {
   /** Whether what the winding bears is known. */
   readonly proven: boolean;
   /** Peak that reaches the winding, V; undefined without a length. */
-  readonly reaches: number | undefined;
+  readonly terminalPeakVoltage: number | undefined;
 }
 
 const COMMON_EDGE = Number(riseTimes.row('IGBT, common')?.['t_typical']) * 1e-6;
@@ -94,7 +94,7 @@ const COMMON_EDGE = Number(riseTimes.row('IGBT, common')?.['t_typical']) * 1e-6;
 /** Hz where nothing is typed. Common practice, no published source. */
 export const USUAL_CARRIER = 4000;
 
-const riseTimeOf = ({ brief, item }: Driven): Value =>
+const riseTimeOf = ({ brief, item }: DriveStageInput): Value =>
   brief.given.drive.riseTime ??
   (item?.riseTime === undefined
     ? quantity(COMMON_EDGE, 'riseTime', {
@@ -105,7 +105,7 @@ const riseTimeOf = ({ brief, item }: Driven): Value =>
     : quantity(item.riseTime, 'riseTime', { origin: 'looked up', source: 'catalogue' }));
 
 /** What the winding bears, and whether anybody said so. */
-function withstandOf({ brief, pick, motor }: Driven): { readonly value: Value; readonly proven: boolean } {
+function withstandOf({ brief, pick, motor }: DriveStageInput): { readonly value: Value; readonly proven: boolean } {
   const typed = brief.given.drive.windingPeak;
   if (typed) return { value: typed, proven: true };
   const made = pick.chosenMotor;
@@ -134,7 +134,7 @@ function withstandOf({ brief, pick, motor }: Driven): { readonly value: Value; r
 }
 
 /** Volts of the dc link: √2 of the line, or where the brake chopper holds it. */
-function linkVolts({ brief, voltage, item }: Driven): Value {
+function linkVolts({ brief, voltage, item }: DriveStageInput): Value {
   const chops = brief.job.starting.braking === 'chopper';
   const own = Math.SQRT2 * voltage.value;
   return quantity(chops ? Math.max(own, brakeVoltage(voltage.value, item)) : own, 'voltage', {
@@ -145,7 +145,7 @@ function linkVolts({ brief, voltage, item }: Driven): Value {
 }
 
 /** Length of the cable, what it does to the winding, and the filter that mends it. */
-export function leadOf(driven: Driven, flag: Flag): Lead {
+export function motorCableOf(driven: DriveStageInput, report: Report): MotorCable {
   const { brief, motor } = driven;
   const { lead: length } = brief.given.drive;
   const edge = riseTimeOf(driven);
@@ -173,12 +173,12 @@ export function leadOf(driven: Driven, flag: Flag): Lead {
     link: link.value,
   });
   const behind = behindFilter(filter, link.value, driven.voltage.value, peak?.value);
-  checkLead({ driven, peak, withstand, filter, behind, flag });
+  checkLead({ driven, peak, withstand, filter, behind, report });
   const { drop } = FILTERS[filter];
   return {
     filter,
     proven,
-    reaches: behind,
+    terminalPeakVoltage: behind,
     picture: () => pictureOf(driven, step, withstand.value),
     values: {
       riseTime: edge,
@@ -213,7 +213,7 @@ export function leadOf(driven: Driven, flag: Flag): Lead {
   };
 }
 
-function pictureOf({ brief }: Driven, step: Step, withstand: number): LeadPicture {
+function pictureOf({ brief }: DriveStageInput, step: Step, withstand: number): LeadPicture {
   const length = brief.given.drive.lead?.value;
   const critical = criticalLength(step.riseTime);
   const rule = brief.practice.leadRule.value;
@@ -227,7 +227,7 @@ function pictureOf({ brief }: Driven, step: Step, withstand: number): LeadPictur
 }
 
 interface Asked {
-  readonly driven: Driven;
+  readonly driven: DriveStageInput;
   readonly peak: number | undefined;
   readonly length: number | undefined;
   readonly withstand: number;
@@ -256,9 +256,9 @@ function behindFilter(filter: Filter, link: number, volts: number, peak: number 
   return filter === 'sine' ? RIPPLE * Math.SQRT2 * volts : behindSlower(link, volts);
 }
 
-function filterValue(filter: Filter, { brief }: Driven, peak: Value, withstand: Value): Value<Text> {
+function filterValue(filter: Filter, { brief }: DriveStageInput, peak: Value, withstand: Value): Value<Text> {
   const rule = brief.practice.leadRule;
-  return wording(filterNames[filter], {
+  return textValue(filterNames[filter], {
     origin: 'chosen',
     from: { '\\hat V': peak, V_w: withstand, '\\ell': brief.given.drive.lead, '\\ell_{rule}': rule },
     source: brief.job.drive.filter === 'auto' ? PRACTICE : 'chosen in this job',
@@ -270,23 +270,23 @@ function filterValue(filter: Filter, { brief }: Driven, peak: Value, withstand: 
 }
 
 interface Found {
-  readonly driven: Driven;
+  readonly driven: DriveStageInput;
   readonly peak: Value | undefined;
   readonly withstand: Value;
   readonly filter: Filter;
   readonly behind: number | undefined;
-  readonly flag: Flag;
+  readonly report: Report;
 }
 
 function checkLead(found: Found): void {
-  const { driven, peak, withstand, filter, behind, flag } = found;
+  const { driven, peak, withstand, filter, behind, report } = found;
   const { brief, motor, voltage } = driven;
   const { lead } = brief.given.drive;
   if (!lead || !peak || behind === undefined) return;
   const over = behind > withstand.value * 1.0001;
   const mend = (label: string, to: Filter) => ({ label, set: { 'drive.filter': to } });
   if (over)
-    flag(
+    report(
       'drive.winding-peak',
       say`${filter === 'none' || filter === 'reactor' ? say`The peak terminal voltage over ${lead} of motor cable is ${peak}` : `Even with the ${filter} filter the peak terminal voltage is ${Math.round(behind)} V`}, winding withstand ${withstand}.`,
       {
@@ -297,37 +297,37 @@ function checkLead(found: Found): void {
       },
     );
   else if (brief.job.drive.filter === 'auto' && filter !== 'none')
-    flag(
+    report(
       'drive.filter-needed',
       peak.value > withstand.value
         ? say`The peak terminal voltage over ${lead} of motor cable is ${peak}, winding withstand ${withstand}: a ${filter} filter is required.`
         : say`The motor cable of ${lead} exceeds the site limit of ${brief.practice.leadRule} without filter: a ${filter} filter is selected.`,
     );
   if (filter === 'none' && !over && lead.value > brief.practice.leadRule.value)
-    flag(
+    report(
       'drive.lead-rule',
       say`The motor cable of ${lead} exceeds the site limit of ${brief.practice.leadRule} without filter.`,
     );
   if (filter === 'reactor')
-    flag(
+    report(
       'drive.reactor-rings',
       'An output reactor lowers the voltage rise but can resonate with the cable: the peak is not reduced.',
     );
   const charges = brief.job.drive.leadKind === 'shielded' && lead.value > brief.practice.leadRule.value;
   if (motor.power < SMALL && charges)
-    flag(
+    report(
       'drive.small-drive-long-lead',
       say`The charging current of ${lead} of shielded cable can trip a drive of this size.`,
     );
   checkSine(found, voltage.value);
   const carrier = brief.given.drive.carrier;
   if (carrier && filter === 'dV/dt' && carrier.value > CARRIERS['dV/dt'])
-    flag(
+    report(
       'drive.filter-carrier',
       say`dV/dt filters overheat above about ${CARRIERS['dV/dt'] / 1000} kHz; ${carrier} is set.`,
     );
   if (carrier && filter === 'sine' && carrier.value < CARRIERS.sine)
-    flag(
+    report(
       'drive.filter-carrier',
       say`A sine filter wants at least about ${CARRIERS.sine / 1000} kHz, or it resonates; ${carrier} is set.`,
     );
@@ -337,11 +337,11 @@ function checkLead(found: Found): void {
 const CARRIERS = { 'dV/dt': 6000, sine: 4000 } as const;
 
 /** A sine filter takes volts, so the motor reaches rated flux only below rated frequency. */
-function checkSine({ driven: { share, motor }, filter, flag }: Found, system: number): void {
+function checkSine({ driven: { share, motor }, filter, report }: Found, system: number): void {
   if (filter !== 'sine' || share === undefined) return;
   const left = Math.min(1, (system * (1 - FILTERS.sine.drop)) / motor.voltage);
   if (share <= left) return;
-  flag(
+  report(
     'drive.sine-torque',
     `Behind a sine filter about ${Math.round(left * 100)} % of the voltage is left at full speed; the load asks for ${Math.round(share * 100)} % of rated torque there.`,
   );

@@ -1,6 +1,6 @@
 import type { DrivePart } from '../../catalogue/catalogue.ts';
-import type { Driven } from './drive-stage-input.ts';
-import type { Flag } from './findings.ts';
+import type { DriveStageInput } from './drive-stage-input.ts';
+import type { Report } from './findings.ts';
 import { filterNames, type Filter } from './motor-cable.ts';
 import { chokeOf, type LineSide } from './spectrum.ts';
 import type { DriveValues } from './values.ts';
@@ -18,7 +18,7 @@ interface Wanted {
 }
 
 interface Decided {
-  readonly driven: Driven;
+  readonly driven: DriveStageInput;
   readonly filter: Filter;
   readonly side: LineSide;
   readonly values: Partial<DriveValues>;
@@ -27,7 +27,7 @@ interface Decided {
 }
 
 /** The least costly part of the catalogue for everything the drive needs beside it; what is not there is told. */
-export function partsBeside(decided: Decided, flag: Flag): PartBeside[] {
+export function partsBeside(decided: Decided, report: Report): PartBeside[] {
   const { driven, side } = decided;
   const wanted = [...filters(decided), ...lineParts(decided), ...resistors(decided), ...rings(decided)];
   const found = wanted.map(({ kind, why, fits }) => {
@@ -43,7 +43,7 @@ export function partsBeside(decided: Decided, flag: Flag): PartBeside[] {
       : []),
   ];
   if (lacking.length > 0 && driven.item)
-    flag('drive.part-missing', `The catalogue has no suitable ${lacking.join(', ')}; the price is not included.`);
+    report('drive.part-missing', `The catalogue has no suitable ${lacking.join(', ')}; the price is not included.`);
   return found.flatMap(({ part }) => part ?? []);
 }
 

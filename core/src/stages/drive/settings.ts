@@ -4,9 +4,9 @@ import { parseQuantity } from '../../kernel/quantity/parse.ts';
 import { PRACTICE } from '../../kernel/value.ts';
 import { amperesTimes, deltaShare } from '../selection/choose-drive.ts';
 import { USUAL } from '../starting/starting-mode.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import { USUAL_CARRIER, type Filter } from './motor-cable.ts';
-import { isAnalog, type Driven } from './drive-stage-input.ts';
+import { isAnalog, type DriveStageInput } from './drive-stage-input.ts';
 import { controlMode, highestFrequency, isCooled, skipsOf, type SpeedRange } from './speed-range.ts';
 import type { DriveValues } from './values.ts';
 
@@ -32,7 +32,7 @@ const ROUNDING = 0.02;
 type Draft = Omit<Setting, 'asSet' | 'differs'>;
 
 interface Known {
-  readonly driven: Driven;
+  readonly driven: DriveStageInput;
   readonly range: SpeedRange;
   readonly filter: Filter;
   readonly values: Partial<DriveValues>;
@@ -59,16 +59,16 @@ export function settingsOf(known: Known): Setting[] {
 }
 
 /** What was set otherwise; nothing is looked at where nothing was typed back. */
-export function checkSettings(known: Known, flag: Flag): void {
+export function checkSettings(known: Known, report: Report): void {
   if (known.driven.brief.job.drive.asSet.length === 0) return;
   for (const { differs, name, asSet, value } of settingsOf(known))
-    if (differs) flag('drive.setting-differs', say`${name} is set to ${asSet ?? ''}, calculated ${value}.`);
+    if (differs) report('drive.setting-differs', say`${name} is set to ${asSet ?? ''}, calculated ${value}.`);
 }
 
 function differsFrom(
   { exact, value }: Draft,
   typed: string,
-  school: Driven['brief']['job']['school'],
+  school: DriveStageInput['brief']['job']['school'],
 ): true | undefined {
   if (value === '') return undefined;
   const read = exact && parseQuantity(typed, exact.dimension, school);
@@ -78,7 +78,7 @@ function differsFrom(
 }
 
 const PLATE = 'nameplate';
-const plateOf = ({ pick }: Driven): string => (pick.chosenMotor ? 'catalogue; compare with the plate' : PLATE);
+const plateOf = ({ pick }: DriveStageInput): string => (pick.chosenMotor ? 'catalogue; compare with the plate' : PLATE);
 
 /** A figure that is set, in the units the school shows. */
 function set(at: Pick<Draft, 'id' | 'group' | 'name' | 'from'>, si: number, dimension: Dimension): Draft {
@@ -294,7 +294,7 @@ function limitSettings({ driven }: Known): Draft[] {
 }
 
 /** What the two ends of an analog signal mean. */
-function signalSettings(driven: Driven, range: SpeedRange): Draft[] {
+function signalSettings(driven: DriveStageInput, range: SpeedRange): Draft[] {
   const { job, given } = driven.brief;
   const group = 'Control' as const;
   if (!isAnalog(job.drive.reference)) return [];

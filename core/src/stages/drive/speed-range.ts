@@ -8,8 +8,8 @@ import { inverterStatement } from '../nameplate/inverter.ts';
 import { deltaShare } from '../selection/choose-drive.ts';
 import { currentAtTorque } from '../selection/drive-events.ts';
 import { speedFor } from '../operating-profile/flow-machine.ts';
-import { bearableTorque } from '../environment/reduced-speed-torque.ts';
-import { ratedTorque, type Driven } from './drive-stage-input.ts';
+import { continuousTorqueAtReducedSpeed } from '../environment/reduced-speed-torque.ts';
+import { ratedTorque, type DriveStageInput } from './drive-stage-input.ts';
 
 /** Breakdown torque is kept this many times the torque above base speed. Common practice, no published source. */
 export const BREAKDOWN_RESERVE = 1.5;
@@ -26,7 +26,7 @@ const STEPS = 40;
 export type ControlMode = 'V/f' | 'flux reckoned' | 'closed loop';
 
 /** How the drive steers its motor: closed loop where it measures the shaft, V/f for fans, pumps and several motors. */
-export function controlMode({ brief, motors }: Pick<Driven, 'brief' | 'motors'>): ControlMode {
+export function controlMode({ brief, motors }: Pick<DriveStageInput, 'brief' | 'motors'>): ControlMode {
   const { job } = brief;
   if (job.starting.closedLoop === 'yes') return 'closed loop';
   return motors > 1 || job.load.torqueKind === 'variable' ? 'V/f' : 'flux reckoned';
@@ -63,15 +63,15 @@ export interface RangePicture extends SpeedRange {
  * Torque that may be asked for good at a share of rated speed: by its cooling below, by power and breakdown above. `range` is over
  * which it is cooled at full torque.
  */
-export function continuousTorque({ brief, motor }: Driven, share: number, range: number): number {
+export function continuousTorque({ brief, motor }: DriveStageInput, share: number, range: number): number {
   const base = deltaShare(brief);
   if (share > base) return Math.min(base / share, (motor.breakdownTorque / BREAKDOWN_RESERVE) * (base / share) ** 2);
   // Nothing times without end is no number.
-  return range === Number.POSITIVE_INFINITY || share * range >= 0.999 ? 1 : bearableTorque(share);
+  return range === Number.POSITIVE_INFINITY || share * range >= 0.999 ? 1 : continuousTorqueAtReducedSpeed(share);
 }
 
 /** A blower or an inverter-duty frame cools it at any speed. */
-export function isCooled({ brief, pick, nameplate }: Driven): boolean {
+export function isCooled({ brief, pick, nameplate }: DriveStageInput): boolean {
   const { cooling } = brief.job.drive;
   if (cooling !== 'auto') return cooling === 'blower';
   if (pick.chosenMotor) return pick.chosenMotor.item.inverterDuty;
@@ -79,7 +79,7 @@ export function isCooled({ brief, pick, nameplate }: Driven): boolean {
 }
 
 /** The range of speeds, 4 for 4:1, over which it is cooled at full torque: any with a blower, else what the plate of a kept motor promises. */
-function cooledRange(driven: Driven): number {
+function cooledRange(driven: DriveStageInput): number {
   if (isCooled(driven)) return Number.POSITIVE_INFINITY;
   const { brief, pick } = driven;
   if (pick.chosenMotor) return 1;
@@ -87,7 +87,7 @@ function cooledRange(driven: Driven): number {
 }
 
 /** Torque for a minute: the drive’s current limit turned into torque, never more than breakdown leaves. */
-function shortTorque(driven: Driven, share: number): number {
+function shortTorque(driven: DriveStageInput, share: number): number {
   const { motor, pick, starting } = driven;
   const base = deltaShare(driven.brief);
   const flux = share > base ? base / share : 1;
@@ -99,7 +99,7 @@ function shortTorque(driven: Driven, share: number): number {
 
 /** Torque, of rated, that a current makes with the flux there: the current of a torque, turned round. */
 export function torqueOf(
-  { motor }: Pick<Driven, 'motor'>,
+  { motor }: Pick<DriveStageInput, 'motor'>,
   current: number,
   flux: number,
   circuit: Parameters<typeof currentAtTorque>[1],
@@ -111,12 +111,12 @@ export function torqueOf(
 }
 
 /** Running torque of the load over rated torque. */
-function loadTorque({ brief }: Driven, full: number, share: number): number {
+function loadTorque({ brief }: DriveStageInput, full: number, share: number): number {
   return brief.job.load.torqueKind === 'variable' ? full * share ** 2 : full;
 }
 
 /** Share of rated speed from which on, upwards, the motor bears the load for good; 0 where it does at any speed. */
-function coolingEnd(driven: Driven, full: number): number {
+function coolingEnd(driven: DriveStageInput, full: number): number {
   const range = cooledRange(driven);
   const tooHot = (share: number): boolean =>
     loadTorque(driven, full, share) > continuousTorque(driven, share, range) + 1e-9;
@@ -129,7 +129,7 @@ function coolingEnd(driven: Driven, full: number): number {
 /** Shares of rated speed that are tried before the end is narrowed down. */
 const LOOKED_AT = 20;
 
-function leastEnds(driven: Driven): End[] {
+function leastEnds(driven: DriveStageInput): End[] {
   const { brief, motor, share, profile } = driven;
   const mode = controlMode(driven);
   const ends: End[] = [];
@@ -163,7 +163,7 @@ function leastEnds(driven: Driven): End[] {
   return ends.filter(({ share: end }) => end > 0).toSorted((a, b) => b.share - a.share);
 }
 
-function mostEnds(driven: Driven): End[] {
+function mostEnds(driven: DriveStageInput): End[] {
   const { brief, motor, share } = driven;
   const variable = brief.job.load.torqueKind === 'variable';
   const base = deltaShare(brief);
@@ -214,7 +214,7 @@ function poweredTo(load: number, base: number, variable: boolean): number {
 }
 
 /** rad/s; of the table of MG 1, which ends at 500 hp and has two, four and six poles. */
-function safestSpeed({ motor, nameplate, pick, brief }: Driven): number | undefined {
+function safestSpeed({ motor, nameplate, pick, brief }: DriveStageInput): number | undefined {
   const open = pick.chosenMotor ? pick.chosenMotor.item.enclosure === 'ODP' : nameplate.open;
   const horsepower = horsepowerOf(motor.power);
   const row = safeSpeed.rows.find((each) => horsepower <= Number(each['hp_to']) * 1.02);
@@ -225,7 +225,7 @@ function safestSpeed({ motor, nameplate, pick, brief }: Driven): number | undefi
 }
 
 /** Between which speeds the motor may run, by what. */
-export function speedRange(driven: Driven): SpeedRange {
+export function speedRange(driven: DriveStageInput): SpeedRange {
   const leasts = leastEnds(driven);
   const mosts = mostEnds(driven);
   return {
@@ -237,11 +237,11 @@ export function speedRange(driven: Driven): SpeedRange {
 }
 
 /** Bands around resonances, Hz. */
-export const skipsOf = ({ brief }: Pick<Driven, 'brief'>): { readonly from: number; readonly to: number }[] =>
+export const skipsOf = ({ brief }: Pick<DriveStageInput, 'brief'>): { readonly from: number; readonly to: number }[] =>
   (brief.given.drive.resonances?.flat() ?? []).map(({ value }) => ({ from: value - SKIP, to: value + SKIP }));
 
 /** Hz the drive is let to: typed, else what the rows ask for, at least the base frequency, as far as the range goes. */
-export function highestFrequency({ brief, motor, profile }: Driven, { most }: SpeedRange): number {
+export function highestFrequency({ brief, motor, profile }: DriveStageInput, { most }: SpeedRange): number {
   const typed = brief.given.drive.mostFrequency;
   if (typed) return typed.value;
   const asked = profile.points.filter(({ hours }) => hours > 0).map(({ speed }) => speed);
@@ -249,7 +249,7 @@ export function highestFrequency({ brief, motor, profile }: Driven, { most }: Sp
 }
 
 /** What the motor may be asked at every speed, and what the load asks. */
-export function rangePicture(driven: Driven, range: SpeedRange): RangePicture {
+export function rangePicture(driven: DriveStageInput, range: SpeedRange): RangePicture {
   const { share } = driven;
   const reach = Math.min(3, Math.max(1.2, Math.min(REACH, range.most.share * 1.15)));
   const cooled = cooledRange(driven);

@@ -1,5 +1,5 @@
 import { say, type Text } from '../../kernel/text.ts';
-import { isAnalog, type Driven } from './drive-stage-input.ts';
+import { isAnalog, type DriveStageInput } from './drive-stage-input.ts';
 
 /** One wire or pair of the terminal plan, by what it is for; the maker’s numbers are written in on the spot. */
 export interface Terminal {
@@ -13,7 +13,7 @@ const PAIR = 'screened pair, 200 mm away from power';
 const CONTACT = 'volt-free contact';
 
 /** What goes to which terminal, by function, for the control that was chosen. */
-export function terminalsOf({ brief, pick }: Driven, filter: Text): Terminal[] {
+export function terminalsOf({ brief, pick }: DriveStageInput, filter: Text): Terminal[] {
   const { job } = brief;
   const { drive, starting } = job;
   const all: Terminal[] = [

@@ -1,35 +1,35 @@
-import { figure, phrase, type ValuesOf } from '../declared-value.ts';
+import { figure, textField, type ValuesOf } from '../declared-value.ts';
 
 /** What this stage works out, in the order it is shown. */
 export const values = {
   /** Whether this motor may run on this drive over this cable. */
-  verdict: phrase('Motor and drive compatibility', { sheet: 'Drive and motor cable' }),
+  verdict: textField('Motor and drive compatibility', { sheet: 'Drive and motor cable' }),
   requiredCurrent: figure('current', 'Required continuous current', { sheet: 'Drive and motor cable' }),
   availableCurrent: figure('current', 'Available continuous current', { sheet: 'Drive and motor cable' }),
   /** Highest of breaking away, ramp, overload and cycle, of what the drive bears for that time. */
   overloadUsed: figure('fraction', 'Overload capacity used', { sheet: 'Drive and motor cable' }),
-  controlMode: phrase('Control mode', { sheet: 'Drive and motor cable' }),
+  controlMode: textField('Control mode', { sheet: 'Drive and motor cable' }),
   /** Speed of the motor’s shaft. */
   leastSpeed: figure('speed', 'Minimum speed', { sheet: 'Drive and motor cable', heading: 'Speed range' }),
-  leastReason: phrase('Limiting factor, minimum speed'),
+  leastReason: textField('Limiting factor, minimum speed'),
   mostSpeed: figure('speed', 'Maximum speed', { sheet: 'Drive and motor cable' }),
-  mostReason: phrase('Limiting factor, maximum speed'),
+  mostReason: textField('Limiting factor, maximum speed'),
   riseTime: figure('riseTime', 'Voltage rise time', { heading: 'Cable and winding' }),
   /** From which on a step is reflected whole. */
   criticalLength: figure('altitude', 'Critical cable length'),
   /** Line to line at the motor’s terminals, without a filter. */
   peakVoltage: figure('voltage', 'Peak terminal voltage, unfiltered', { sheet: 'Drive and motor cable' }),
   windingWithstand: figure('voltage', 'Winding peak-voltage withstand', { sheet: 'Drive and motor cable' }),
-  filter: phrase('Output filter', { sheet: 'Drive and motor cable' }),
+  filter: textField('Output filter', { sheet: 'Drive and motor cable' }),
   filteredPeak: figure('voltage', 'Peak terminal voltage, with filter', { sheet: 'Drive and motor cable' }),
   filterDrop: figure('fraction', 'Filter voltage drop'),
-  bearings: phrase(
+  bearings: textField(
     { NEMA: 'Bearing and grounding measures', IEC: 'Bearing and earthing measures' },
     { sheet: 'Drive and motor cable' },
   ),
   /** True, harmonics included, with the motor at its rated power. */
   inputCurrent: figure('current', 'Drive input current', { sheet: 'Drive and motor cable', heading: 'Line side' }),
-  lineSide: phrase('Line reactor or front end', { sheet: 'Drive and motor cable' }),
+  lineSide: textField('Line reactor or front end', { sheet: 'Drive and motor cable' }),
   chokeInductance: figure('inductance', 'Line reactor inductance'),
   currentDistortion: figure('fraction', 'Input current THD', { symbol: 'THDi', sheet: 'Drive and motor cable' }),
   trueInputPowerFactor: figure('powerFactor', 'True input power factor', {

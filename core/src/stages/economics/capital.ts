@@ -3,11 +3,11 @@ import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 import type { ChosenPart } from '../selection/build-starter.ts';
 import { starterOf } from '../selection/choose-starter.ts';
 import type { Method } from '../starting/starting-mode.ts';
-import type { MoneyOn } from './economics-input.ts';
-import type { Flag } from './findings.ts';
+import type { EconomicsInput } from './economics-input.ts';
+import type { Report } from './findings.ts';
 
 /** A price of the catalogue in the currency of the job. */
-function priced(price: number, rate: number, { brief, catalogue }: MoneyOn, note?: string): Value {
+function priced(price: number, rate: number, { brief, catalogue }: EconomicsInput, note?: string): Value {
   return quantity(price * rate, 'money', {
     origin: 'looked up',
     source: catalogueSource(rate, catalogue, brief),
@@ -15,8 +15,11 @@ function priced(price: number, rate: number, { brief, catalogue }: MoneyOn, note
   });
 }
 
-const catalogueSource = (rate: number, { currency }: MoneyOn['catalogue'], { job }: MoneyOn['brief']): Text =>
-  rate === 1 ? 'catalogue' : say`catalogue, at ${figures(rate, 4)} ${job.currency} for one ${currency}`;
+const catalogueSource = (
+  rate: number,
+  { currency }: EconomicsInput['catalogue'],
+  { job }: EconomicsInput['brief'],
+): Text => (rate === 1 ? 'catalogue' : say`catalogue, at ${figures(rate, 4)} ${job.currency} for one ${currency}`);
 
 /** How many of each are bought where several machines stand side by side. */
 interface Counts {
@@ -28,7 +31,7 @@ interface Counts {
 }
 
 /** A new plant buys for every machine; where machines are there, one motor is replaced and the others keep what they have. */
-function countsOf({ brief, profile }: MoneyOn): Counts {
+function countsOf({ brief, profile }: EconomicsInput): Counts {
   const { machines = 1, oneOnSpeed = false } = profile.model?.setting ?? {};
   const drives = oneOnSpeed ? 1 : machines;
   const fresh = brief.job.situation.kind === 'new';
@@ -56,13 +59,13 @@ const times = (count: number, price: Value): Value =>
  * Drive with its installation, less the starter that a new machine would need without it: the least costly that passes.
  * Where a motor and its starter are there already the starter is paid for and gives no credit.
  */
-export function extraCapital(on: MoneyOn, rate: number, flag: Flag): Value | undefined {
+export function extraCapital(on: EconomicsInput, rate: number, report: Report): Value | undefined {
   const { brief, pick } = on;
   const { chosenDrive, motor } = pick;
   if (!chosenDrive || !motor) return undefined;
   const { drives } = countsOf(on);
   const drive = times(drives, priced(chosenDrive.item.price, rate, on));
-  const credit = creditedStarter(on, flag);
+  const credit = creditedStarter(on, report);
   if (!credit) return undefined;
   const starter = times(drives, priced(credit.price, rate, on, credit.why));
   const { driveInstallation } = brief.practice;
@@ -76,13 +79,16 @@ export function extraCapital(on: MoneyOn, rate: number, flag: Flag): Value | und
 }
 
 /** The least costly way to start without a drive that passes. */
-function leastPassing({ starting }: MoneyOn): Exclude<Method, 'drive'> | undefined {
+function leastPassing({ starting }: EconomicsInput): Exclude<Method, 'drive'> | undefined {
   const way = starting.bench?.onLine()?.method;
   return way === 'drive' ? undefined : way;
 }
 
 /** What a new machine saves by not needing a starter; undefined where it cannot be told. */
-function creditedStarter(on: MoneyOn, flag: Flag): { readonly price: number; readonly why: string } | undefined {
+function creditedStarter(
+  on: EconomicsInput,
+  report: Report,
+): { readonly price: number; readonly why: string } | undefined {
   const { brief, pick } = on;
   const { motor } = pick;
   if (!motor) return undefined;
@@ -93,7 +99,7 @@ function creditedStarter(on: MoneyOn, flag: Flag): { readonly price: number; rea
   const built = starterOf(motor, way, on);
   if (built.lacking.length === 0)
     return { price: built.price, why: `Less a ${way} starter, the least costly that passes.` };
-  flag(
+  report(
     'money.part-missing',
     say`What the ${way} starter would cost is not known, since the catalogue lacks: ${series(built.lacking, ', ')}. The extra capital of the drive is not given.`,
   );
@@ -136,7 +142,7 @@ const kept = (kind: 'motor' | 'starter', part: string): BillLine => ({
 });
 
 /** What this option buys and has fitted, line by line. Undefined while a part or its price is not known. */
-export function billOf(on: MoneyOn, rate: number): readonly BillLine[] | undefined {
+export function billOf(on: EconomicsInput, rate: number): readonly BillLine[] | undefined {
   const { brief, pick } = on;
   const { chosenMotor, chosenDrive, starter } = pick;
   if (!pick.motor || (!pick.keepsMotor && !chosenMotor)) return undefined;
@@ -172,7 +178,7 @@ export function billOf(on: MoneyOn, rate: number): readonly BillLine[] | undefin
 }
 
 /** Drives, their installation, and starters of the machines beside them that have none. */
-function driveLines(on: MoneyOn, rate: number): BillLine[] | undefined {
+function driveLines(on: EconomicsInput, rate: number): BillLine[] | undefined {
   const { brief, pick } = on;
   const { chosenDrive, motor } = pick;
   if (!chosenDrive) return undefined;
@@ -203,7 +209,7 @@ function driveLines(on: MoneyOn, rate: number): BillLine[] | undefined {
 }
 
 /** What this option costs to buy and fit: the sum of its bill. */
-export function firstCost(bill: readonly BillLine[], { brief, pick, catalogue }: MoneyOn, rate: number): Value {
+export function firstCost(bill: readonly BillLine[], { brief, pick, catalogue }: EconomicsInput, rate: number): Value {
   const { driveInstallation } = brief.practice;
   const sumOf = (kind: BillLine['kind']): number | undefined => {
     const lines = bill.filter((line) => line.kind === kind);

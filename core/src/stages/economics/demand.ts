@@ -2,7 +2,7 @@ import { MINUTE } from '../../kernel/constants.ts';
 import { interpolate, mostOf } from '../../kernel/numeric.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
 import type { OptionRow, ProfilePoint } from '../operating-profile/profile-result.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 
 const MONTHS = 12;
 
@@ -55,7 +55,7 @@ export function loggedDemands(
 export function demandOf(
   points: readonly Pick<ProfilePoint, 'flow' | 'hours' | 'monthly'>[],
   taken: readonly Pick<OptionRow, 'peak' | 'apparent'>[],
-  { job, given }: OptionBrief,
+  { job, given }: OptionContext,
 ): Value | undefined {
   const { demandPrice, demandRatchet } = given.supply;
   if (!demandPrice) return undefined;

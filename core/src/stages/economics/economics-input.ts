@@ -3,13 +3,13 @@ import type { DriveResult } from '../drive/drive.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { PickResult } from '../selection/selection.ts';
 import type { ProfileResult } from '../operating-profile/profile-result.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import type { StartingResult } from '../starting/starting.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 
 /** What money is asked with; in the order of the stages. */
-export interface MoneyOn {
-  readonly brief: OptionBrief;
+export interface EconomicsInput {
+  readonly brief: OptionContext;
   readonly catalogue: Catalogue;
   readonly nameplate: NameplateResult;
   readonly supply: SupplyResult;

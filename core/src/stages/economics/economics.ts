@@ -5,14 +5,15 @@ import { yearsCounted } from '../selection/selection-input.ts';
 import { exchangeRate } from '../selection/exchange.ts';
 import { annuity, growingAnnuity, netPresentValue } from './cash-flow.ts';
 import { notebook, type StageResult } from '../stage.ts';
-import type { MoneyOn } from './economics-input.ts';
+import type { EconomicsInput } from './economics-input.ts';
 import { billOf, extraCapital, firstCost, type BillLine } from './capital.ts';
-import { findings as declared, type Flag } from './findings.ts';
-import { horizonOf } from './study-period.ts';
+import type { Report } from './findings.ts';
+import { declaration } from './declaration.ts';
+import { studyPeriod } from './study-period.ts';
 import { laterCosts, laterOf } from './replacement-costs.ts';
 import { repairOrReplace } from './repair.ts';
 import { runningCosts } from './running-cost.ts';
-import { UNSURE } from './uncertainty.ts';
+import { UNCERTAINTY } from './uncertainty.ts';
 import type { MoneyValues } from './values.ts';
 
 export interface MoneyResult extends StageResult<MoneyValues> {
@@ -21,26 +22,26 @@ export interface MoneyResult extends StageResult<MoneyValues> {
 }
 
 /** What the energy costs a year either way, how soon a drive pays for itself, and what this option costs in all. */
-export function money(on: MoneyOn): MoneyResult {
+export function money(on: EconomicsInput): MoneyResult {
   const { brief, catalogue, supply, profile } = on;
   const { job, given } = brief;
-  const { findings, missing, flag, ...ask } = notebook('money', declared);
+  const { findings, missing, report, ...ask } = notebook(declaration);
   // Only an energy study decides by money; elsewhere it sharpens.
-  const need = job.situation.kind === 'energy' ? ask.need : ask.sharpen;
+  const require = job.situation.kind === 'energy' ? ask.require : ask.suggest;
   const energyPrice = given.money.energyPrice ?? supply.values.energyPrice;
   const rate = exchangeRate(brief, catalogue);
-  if (rate === undefined) checkCurrency(on, flag);
-  if (!energyPrice) need('money.energyPrice', 'Price of energy, for yearly cost and payback');
-  if (energyPrice?.value === 0) flag('money.price-zero', 'The energy price is zero, so no option saves energy cost.');
+  if (rate === undefined) checkCurrency(on, report);
+  if (!energyPrice) require('money.energyPrice', 'Price of energy, for yearly cost and payback');
+  if (energyPrice?.value === 0) report('money.price-zero', 'The energy price is zero, so no option saves energy cost.');
   const bill = rate === undefined ? undefined : billOf(on, rate);
   const bought = bill && rate !== undefined ? firstCost(bill, on, rate) : undefined;
   const running = energyPrice && profile.values.energySpeedControlled ? runningCosts(on, energyPrice) : {};
-  const extra = rate !== undefined && running.yearlyCostSpeedControlled ? extraCapital(on, rate, flag) : undefined;
+  const extra = rate !== undefined && running.yearlyCostSpeedControlled ? extraCapital(on, rate, report) : undefined;
   const payback = extra && paybackOf(extra, running.yearlySaving);
-  checkPays(running.yearlySaving, on, flag);
-  checkTurns(extra, running.yearlySaving, on, flag);
-  checkDemand(running, on, flag);
-  checkLives(on, flag);
+  checkPays(running.yearlySaving, on, report);
+  checkTurns(extra, running.yearlySaving, on, report);
+  checkDemand(running, on, report);
+  checkLives(on, report);
   const values: MoneyValues = {
     ...running,
     ...(extra ? { extraCapital: extra } : {}),
@@ -48,7 +49,7 @@ export function money(on: MoneyOn): MoneyResult {
     ...(bought && running.yearlyCost ? { lifeCost: lifeCost(bought, running.yearlyCost, on) } : {}),
     ...(bought && running.yearlyCost ? discounted(bought, running.yearlyCost, on) : {}),
     ...carbonOf(on),
-    ...(rate !== undefined && energyPrice ? repairOrReplace(on, rate, energyPrice, flag) : {}),
+    ...(rate !== undefined && energyPrice ? repairOrReplace(on, rate, energyPrice, report) : {}),
     ...(payback ? { payback } : {}),
   };
   return { values, findings, missing, summary: summaryOf(values, on), bill: bill ?? [] };
@@ -64,7 +65,7 @@ function paybackOf(extra: Value, saving: Value | undefined): Value | undefined {
   });
 }
 
-function lifeCost(first: Value, yearly: Value, { brief }: MoneyOn): Value {
+function lifeCost(first: Value, yearly: Value, { brief }: EconomicsInput): Value {
   const years = yearsCounted(brief);
   return quantity(first.value + years * yearly.value + laterCosts(laterOf(brief), years, 0), 'money', {
     origin: 'estimated',
@@ -84,19 +85,19 @@ function lifeCost(first: Value, yearly: Value, { brief }: MoneyOn): Value {
 }
 
 /** What is replaced on the way, how often, and what is left at the end. */
-const laterFrom = ({ given: { money: typed } }: MoneyOn['brief']): Record<string, Value | undefined> => ({
+const laterFrom = ({ given: { money: typed } }: EconomicsInput['brief']): Record<string, Value | undefined> => ({
   R: typed.replacement,
   t: typed.replacedAfter,
   S: typed.restValue,
 });
 
 /** Something lives so long that what replaces it falls within the years counted, and nothing is typed for it. */
-function checkLives({ brief, pick }: MoneyOn, flag: Flag): void {
+function checkLives({ brief, pick }: EconomicsInput, report: Report): void {
   const { replacement, replacedAfter } = brief.given.money;
   const years = yearsCounted(brief);
   const { driveLife } = brief.practice;
   if (!pick.chosenDrive || years <= driveLife.value || (replacement && replacedAfter)) return;
-  flag(
+  report(
     'money.life',
     say`${figures(years, 3)} years are counted and a drive lives about ${driveLife}: one that replaces it is not counted.`,
   );
@@ -106,9 +107,9 @@ function checkLives({ brief, pick }: MoneyOn, flag: Flag): void {
 function discounted(
   first: Value,
   yearly: Value,
-  { brief }: MoneyOn,
+  { brief }: EconomicsInput,
 ): Pick<MoneyValues, 'discountedCost' | 'annualCost'> {
-  const horizon = horizonOf(brief);
+  const horizon = studyPeriod(brief);
   const from = {
     C: first,
     K: yearly,
@@ -137,7 +138,7 @@ function discounted(
 }
 
 /** Nothing is said of carbon until its factor is typed. */
-function carbonOf({ brief, profile }: MoneyOn): Pick<MoneyValues, 'carbon'> {
+function carbonOf({ brief, profile }: EconomicsInput): Pick<MoneyValues, 'carbon'> {
   const { carbonFactor } = brief.given.money;
   const { energy } = profile.values;
   if (!carbonFactor || !energy) return {};
@@ -154,9 +155,9 @@ function carbonOf({ brief, profile }: MoneyOn): Pick<MoneyValues, 'carbon'> {
 
 const KWH = 3.6e6;
 
-function checkPays(saving: Value | undefined, { brief: { job }, starting }: MoneyOn, flag: Flag): void {
+function checkPays(saving: Value | undefined, { brief: { job }, starting }: EconomicsInput, report: Report): void {
   if (starting.method !== 'drive' || !saving || saving.value > 0 || job.starting.speedControl === 'yes') return;
-  flag(
+  report(
     'money.never-pays',
     say`The drive never pays back: annual energy cost rises by ${figures(-saving.value)} ${job.currency}.`,
   );
@@ -166,16 +167,16 @@ function checkPays(saving: Value | undefined, { brief: { job }, starting }: Mone
 function checkTurns(
   extra: Value | undefined,
   saving: Value | undefined,
-  { brief, starting }: MoneyOn,
-  flag: Flag,
+  { brief, starting }: EconomicsInput,
+  report: Report,
 ): void {
   if (starting.method !== 'drive' || !extra || extra.value <= 0 || !saving || saving.value <= 0) return;
-  const horizon = horizonOf(brief);
+  const horizon = studyPeriod(brief);
   const pays = (saved: number, spent: number): boolean =>
     netPresentValue({ capital: extra.value * spent, saving: saving.value * saved }, horizon) > 0;
   const now = pays(1, 1);
   const percent = (share: number): Text => say`${figures(share * 100, 2)} %`;
-  const { hours, energyPrice, capital } = UNSURE;
+  const { hours, energyPrice, capital } = UNCERTAINTY;
   const ends: readonly (readonly [saved: number, spent: number, how: Text])[] = now
     ? [
         [1 - hours.less, 1, say`${percent(hours.less)} fewer hours`],
@@ -189,7 +190,7 @@ function checkTurns(
       ];
   const turns = ends.filter(([saved, spent]) => pays(saved, spent) !== now).map(([, , how]) => how);
   if (turns.length > 0)
-    flag(
+    report(
       'money.may-turn',
       say`The drive ${now ? 'pays' : 'does not pay'} over ${figures(horizon.years, 3)} years; ${series(turns, ' or ')} alone would turn that.`,
     );
@@ -202,22 +203,22 @@ const HARDLY_LESS = 0.95;
 /** One hour a month at full flow undoes what a drive saves of the demand. */
 function checkDemand(
   { demandThrottled, demandSpeedControlled }: Partial<MoneyValues>,
-  { profile }: MoneyOn,
-  flag: Flag,
+  { profile }: EconomicsInput,
+  report: Report,
 ): void {
   const saved = profile.values.savingShare;
   if (!demandThrottled || !demandSpeedControlled || !saved || saved.value < WORTH_TELLING) return;
   if (demandSpeedControlled.value < HARDLY_LESS * demandThrottled.value) return;
-  flag(
+  report(
     'money.demand-undone',
     say`A drive would save ${saved} of the energy and hardly any of the demand: hours at or near full flow set it in every month.`,
   );
 }
 
 /** Prices of two currencies are reconciled by a typed rate, or nothing is said of capital. */
-function checkCurrency({ brief: { job }, catalogue, pick }: MoneyOn, flag: Flag): void {
+function checkCurrency({ brief: { job }, catalogue, pick }: EconomicsInput, report: Report): void {
   if (!pick.chosenMotor && !pick.chosenDrive && !pick.starter) return;
-  flag(
+  report(
     'money.currency',
     `The catalogue’s prices are in ${catalogue.currency}, the job counts in ${job.currency || 'no currency'}; without a rate they cannot be compared.`,
     {
@@ -227,7 +228,7 @@ function checkCurrency({ brief: { job }, catalogue, pick }: MoneyOn, flag: Flag)
   );
 }
 
-function summaryOf({ payback, yearlyCost }: MoneyValues, { brief, starting }: MoneyOn): Text {
+function summaryOf({ payback, yearlyCost }: MoneyValues, { brief, starting }: EconomicsInput): Text {
   if (payback && starting.method === 'drive') return say`Pays back in ${payback}`;
   return yearlyCost ? say`${yearlyCost} ${brief.job.currency} a year` : '';
 }

@@ -1,5 +1,5 @@
 import { PRACTICE } from '../../kernel/value.ts';
-import { declared, type FlagOf } from '../declared-finding.ts';
+import { declared, type ReportOf } from '../declared-finding.ts';
 
 /** What this stage may find, by its code. */
 export const findings = declared({
@@ -59,4 +59,4 @@ export const findings = declared({
   },
 });
 
-export type Flag = FlagOf<typeof findings>;
+export type Report = ReportOf<typeof findings>;

@@ -1,14 +1,14 @@
 import { figures, say, series, type Text } from '../../kernel/text.ts';
 import { HOUR, YEAR } from '../../kernel/constants.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
+import { PRACTICE, quantity, textValue, type Value } from '../../kernel/value.ts';
 import { takenOnLine, type LosingMotor } from '../../motor/at-part-load.ts';
 import { classMet } from '../../motor/efficiency-class.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { fedMotor } from '../operating-profile/input-power.ts';
-import type { MoneyOn } from './economics-input.ts';
+import type { EconomicsInput } from './economics-input.ts';
 import { growingAnnuity } from './cash-flow.ts';
-import type { Flag } from './findings.ts';
-import { horizonOf } from './study-period.ts';
+import type { Report } from './findings.ts';
+import { studyPeriod } from './study-period.ts';
 import type { MoneyValues } from './values.ts';
 
 /** Efficiency a rewound motor has lost where the shop does not test to good practice (rewind study of 2003, from memory). */
@@ -21,7 +21,7 @@ const LONG_HOURS = 4000 * HOUR;
 type Repair = Pick<MoneyValues, 'repairVerdict' | 'repairSaving' | 'repairWorth' | 'repairEven'>;
 
 /** Whether the failed motor is mended or a new one bought: by the rules of the trade, and by the numbers where none decides. */
-export function repairOrReplace(on: MoneyOn, rate: number, price: Value, flag: Flag): Repair {
+export function repairOrReplace(on: EconomicsInput, rate: number, price: Value, report: Report): Repair {
   const { brief, nameplate, pick } = on;
   const { job, given, practice } = brief;
   const { repairPrice } = given.money;
@@ -31,12 +31,12 @@ export function repairOrReplace(on: MoneyOn, rate: number, price: Value, flag: F
   const cost = fresh.item.price * rate;
   const share = cost > 0 ? repairPrice.value / cost : 1;
   if (share > practice.repairShare.value)
-    flag(
+    report(
       'money.repair-dear',
       say`The repair costs ${figures(share * 100, 2)} % of ${fresh.item.name}; above ${practice.repairShare} a standard motor is replaced.`,
     );
   if (job.place.hazardous === 'yes')
-    flag('money.repair-hazardous', 'In a hazardous area only a shop certified for it may mend the motor.');
+    report('money.repair-hazardous', 'In a hazardous area only a shop certified for it may mend the motor.');
   const saved = savedEnergy(old, pick.motor, on);
   const worth = worthOf(cost - repairPrice.value, saved?.value, on, price);
   const hours = on.profile.values.hours?.value ?? 0;
@@ -58,7 +58,7 @@ export function repairOrReplace(on: MoneyOn, rate: number, price: Value, flag: F
   return {
     ...(saved ? { repairSaving: saved } : {}),
     ...(worth ?? {}),
-    repairVerdict: wording(verdict(replace, mend, worth?.repairWorth), {
+    repairVerdict: textValue(verdict(replace, mend, worth?.repairWorth), {
       origin: 'chosen',
       source: PRACTICE,
       note: REWOUND(job.money.goodShop === true),
@@ -71,7 +71,7 @@ const REWOUND = (tested: boolean): string =>
     ? 'The shop tests core and losses: a rewound motor keeps its efficiency.'
     : 'A rewound motor is taken to have lost half a point of efficiency.';
 
-const isBelowToday = ({ power, poles, frequency, efficiency }: Motor, { brief }: MoneyOn): boolean => {
+const isBelowToday = ({ power, poles, frequency, efficiency }: Motor, { brief }: EconomicsInput): boolean => {
   const { school } = brief.job;
   const met = classMet(efficiency, { power, poles, frequency, school })?.name;
   return met !== 'premium' && met !== 'IE3' && met !== 'IE4';
@@ -89,7 +89,7 @@ function verdict(replace: readonly Text[], mend: readonly Text[], worth: Value |
 }
 
 /** Energy of a year, J, that the repaired motor would lose more than the new one, on the line at the loads of the profile. */
-function savedEnergy(old: Motor, fresh: Motor, { brief, profile }: MoneyOn): Value | undefined {
+function savedEnergy(old: Motor, fresh: Motor, { brief, profile }: EconomicsInput): Value | undefined {
   const { points } = profile;
   if (points.length === 0) return undefined;
   const loss = brief.job.money.goodShop ? 0 : REWIND_LOSS;
@@ -119,12 +119,12 @@ const lossesOf = ({ efficiency }: Motor, loss: number): Pick<LosingMotor, 'effic
 function worthOf(
   extra: number,
   saved: number | undefined,
-  { brief, profile }: MoneyOn,
+  { brief, profile }: EconomicsInput,
   price: Value,
 ): Pick<Repair, 'repairWorth' | 'repairEven'> | undefined {
   const hours = profile.values.hours;
   if (saved === undefined || !hours) return undefined;
-  const factor = growingAnnuity(horizonOf(brief));
+  const factor = growingAnnuity(studyPeriod(brief));
   const present = saved * price.value * factor;
   const how = { origin: 'estimated' as const, from: { c: price, t: hours, r: brief.practice.discountRate } };
   const even = present > 0 && extra > 0 ? (hours.value * extra) / present : undefined;

@@ -1,7 +1,7 @@
 import { quantity, type Value } from '../../kernel/value.ts';
 import type { OptionRow, ProfilePoint } from '../operating-profile/profile-result.ts';
-import type { OptionBrief } from '../stage.ts';
-import type { MoneyOn } from './economics-input.ts';
+import type { OptionContext } from '../stage.ts';
+import type { EconomicsInput } from './economics-input.ts';
 import { demandOf } from './demand.ts';
 import type { MoneyValues } from './values.ts';
 
@@ -19,7 +19,7 @@ type Running = Pick<
 type Taken = Pick<OptionRow, 'mean' | 'peak' | 'apparent'>;
 
 /** Energy and demand of a year, as it runs today, with speed control and in this option. */
-export function runningCosts(on: MoneyOn, energyPrice: Value): Running {
+export function runningCosts(on: EconomicsInput, energyPrice: Value): Running {
   const { brief, profile } = on;
   const { energyThrottled, energySpeedControlled, energy } = profile.values;
   const today = profile.points.map(({ throttled = 0, throttledPeak = 0, throttledApparent = 0 }): Taken => ({
@@ -62,7 +62,7 @@ interface Cost {
   readonly demand: Value | undefined;
 }
 
-function costOfYear(used: Value, rows: readonly Taken[], on: MoneyOn, energyPrice: Value): Cost {
+function costOfYear(used: Value, rows: readonly Taken[], on: EconomicsInput, energyPrice: Value): Cost {
   const { brief, profile } = on;
   const price = priceOver(rows, on, energyPrice);
   const demand = demandOf(profile.points, rows, brief);
@@ -76,11 +76,11 @@ function costOfYear(used: Value, rows: readonly Taken[], on: MoneyOn, energyPric
 }
 
 /** Price of the energy of a row, per J: what a shift takes is charged by the clock, unless the job has one price for all. */
-export const priceAt = ({ price }: Pick<ProfilePoint, 'price'>, { given }: OptionBrief, general: number): number =>
+export const priceAt = ({ price }: Pick<ProfilePoint, 'price'>, { given }: OptionContext, general: number): number =>
   given.money.energyPrice ? general : (price ?? general);
 
 /** Mean price of the energy of some rows. */
-function priceOver(rows: readonly Taken[], { brief, profile }: MoneyOn, general: Value): Value {
+function priceOver(rows: readonly Taken[], { brief, profile }: EconomicsInput, general: Value): Value {
   const { points } = profile;
   if (brief.given.money.energyPrice || points.every(({ price }) => price === undefined)) return general;
   let [energy, cost] = [0, 0];

@@ -1,4 +1,4 @@
-import { figure, phrase, type ValuesOf } from '../declared-value.ts';
+import { figure, textField, type ValuesOf } from '../declared-value.ts';
 
 /** What this stage works out, in the order it is shown. */
 export const values = {
@@ -19,7 +19,7 @@ export const values = {
   annualCost: figure('money', 'Equivalent annual cost', { symbol: 'EAC', sheet: 'Energy and economics' }),
   /** kg a year */
   carbon: figure('count', 'Annual CO₂ emissions, kg', { sheet: 'Energy and economics' }),
-  repairVerdict: phrase('Repair or replace', { sheet: 'Energy and economics' }),
+  repairVerdict: textField('Repair or replace', { sheet: 'Energy and economics' }),
   /** Energy of a year that the new motor does not lose and the repaired one would. */
   repairSaving: figure('energy', 'Annual energy saved by replacement'),
   repairWorth: figure('money', 'NPV, replacement over repair', { symbol: 'NPV', sheet: 'Energy and economics' }),

@@ -1,5 +1,5 @@
-import type { Brief } from '../stage.ts';
-import type { School } from '../../kernel/quantity/units.ts';
+import type { StageContext } from '../stage.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 
 export interface CabinetHeat {
@@ -23,7 +23,7 @@ const SCALE_HEIGHT = 8500;
  * V̇ = (P − k A ΔT) / (ρ c_p ΔT). Rear wall and floor pass no heat. Undefined until the three dimensions are typed.
  */
 export function cabinetHeat(
-  { given, practice, job }: Brief,
+  { given, practice, job }: StageContext,
   losses: Value,
   ambient: Value,
   altitude: Value,
@@ -78,5 +78,5 @@ export function cabinetHeat(
 }
 
 /** Air is bought in m³/h or cfm, whatever liquids are counted in. */
-const formatAir = (flow: number, school: School): string =>
+const formatAir = (flow: number, school: StandardsSystem): string =>
   school === 'NEMA' ? `${Math.ceil(flow * 2118.88)} cfm` : `${Math.ceil(flow * 3600)} m³/h`;

@@ -22,7 +22,7 @@ export function driveLosses({ power, size }: Pick<PlaceKnown, 'power' | 'school'
 }
 
 /** Least housing of a drive that stands here on its own. */
-export function leastHousing(known: Pick<PlaceKnown, 'at' | 'wet' | 'power' | 'practice'>): HousingCode {
+export function minimumEnclosureRating(known: Pick<PlaceKnown, 'at' | 'wet' | 'power' | 'practice'>): HousingCode {
   const { at, wet } = known;
   if (at.cabinet) return 'IP20';
   if (wet) return tooLargeForItsOwnCase(known) ? 'IP20' : 'IP66';

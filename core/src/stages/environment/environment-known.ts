@@ -1,10 +1,10 @@
 import { KELVIN } from '../../kernel/constants.ts';
-import type { School } from '../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 import type { Value } from '../../kernel/value.ts';
 import type { LoadResult } from '../load/load-result.ts';
-import type { Brief } from '../stage.ts';
+import type { StageContext } from '../stage.ts';
 import type { CabinetHeat } from './cabinet.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 
 export type HousingCode = 'IP20' | 'IP55' | 'IP66';
 
@@ -15,17 +15,17 @@ export const RATED_ALTITUDE = 1000;
 
 /** What is known of the place so far. */
 export interface PlaceKnown {
-  readonly job: Brief['job'];
-  readonly given: Brief['given'];
-  readonly school: School;
-  readonly practice: Brief['practice'];
+  readonly job: StageContext['job'];
+  readonly given: StageContext['given'];
+  readonly school: StandardsSystem;
+  readonly practice: StageContext['practice'];
   readonly ambient: Value;
   readonly altitude: Value;
   readonly power: number;
   readonly size: Value | undefined;
-  readonly at: Brief['job']['place'];
+  readonly at: StageContext['job']['place'];
   readonly load: LoadResult;
-  readonly flag: Flag;
+  readonly report: Report;
   readonly heat: CabinetHeat | undefined;
   readonly wet: boolean;
   readonly housing: HousingCode;

@@ -1,8 +1,9 @@
 import { say, type Text } from '../../kernel/text.ts';
 import { ambientRating, derateDrive, derate } from './derating.ts';
-import { driveLosses, leastHousing, housingWords } from './drive-enclosure.ts';
+import { driveLosses, minimumEnclosureRating, housingWords } from './drive-enclosure.ts';
 import { heaterNeeded, checkNoise, checkCabinet } from './environment-checks.ts';
-import { findings as declared, type Flag } from './findings.ts';
+import type { Report } from './findings.ts';
+import { declaration } from './declaration.ts';
 import { RATED_AMBIENT, type HousingCode } from './environment-known.ts';
 import { isThinAir } from './derating.ts';
 import { isWet } from './drive-enclosure.ts';
@@ -12,8 +13,8 @@ import type { PlaceValues } from './values.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { sizeInForce } from '../load/reference-motor.ts';
-import { notebook, type Brief, type StageResult } from '../stage.ts';
-import { PRACTICE, quantity, wording } from '../../kernel/value.ts';
+import { notebook, type StageContext, type StageResult } from '../stage.ts';
+import { PRACTICE, quantity, textValue } from '../../kernel/value.ts';
 import { nema250 } from '../../kernel/tables/index.ts';
 import { slowDemand } from './reduced-speed-torque.ts';
 import { cabinetHeat, type CabinetHeat } from './cabinet.ts';
@@ -46,11 +47,11 @@ export const enclosureTexts: Readonly<Record<EnclosureCode, string>> = {
 };
 
 /** Where it has to live: which enclosure and housing may stand there and what heat and thin air take away. */
-export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult): PlaceResult {
-  const { findings, missing, flag, sharpen } = notebook('place', declared);
-  const given = givenOf(brief, nameplate, load, flag);
+export function place(brief: StageContext, nameplate: NameplateResult, load: LoadResult): PlaceResult {
+  const { findings, missing, report, suggest } = notebook(declaration);
+  const given = givenOf(brief, nameplate, load, report);
   const { job, at, ambient, altitude, power, thinAir } = given;
-  askFor(brief, sharpen);
+  askFor(brief, suggest);
   checkDeferring(given);
   const standing = standingHere(brief, given);
   const motorDerate = derate(given);
@@ -68,7 +69,7 @@ export function place(brief: Brief, nameplate: NameplateResult, load: LoadResult
       ambient,
       altitude,
       motorEnclosure: standing.motorEnclosure,
-      frameMaterial: wording(material.material, { origin: 'chosen', source: material.source, note: material.why }),
+      frameMaterial: textValue(material.material, { origin: 'chosen', source: material.source, note: material.why }),
       ...(heater ? { heater } : {}),
       motorDerate,
       driveHousing: driveHousing(given),
@@ -91,7 +92,7 @@ const NOTICED = 0.999;
 type Given = ReturnType<typeof givenOf>;
 
 /** What is typed of the place, with what is assumed where nothing is. */
-function givenOf(brief: Brief, nameplate: NameplateResult, load: LoadResult, flag: Flag) {
+function givenOf(brief: StageContext, nameplate: NameplateResult, load: LoadResult, report: Report) {
   const { job, given, practice } = brief;
   const { school } = job;
   const at = job.place;
@@ -115,13 +116,13 @@ function givenOf(brief: Brief, nameplate: NameplateResult, load: LoadResult, fla
     school,
     at,
     load,
-    flag,
+    report,
     ambient,
     altitude,
     size,
     power,
     wet,
-    housing: leastHousing({ at, wet, power, practice }),
+    housing: minimumEnclosureRating({ at, wet, power, practice }),
     thinAir: isThinAir({ job, given, ambient, altitude }),
     ratedAmbient: ambientRating({ job, given, school }),
     deferred: at.hazardous !== 'no' || at.dust === 'combustible' || at.water === 'submerged',
@@ -130,9 +131,9 @@ function givenOf(brief: Brief, nameplate: NameplateResult, load: LoadResult, fla
 
 type Sharpen = (field: string, message: string) => void;
 
-function askFor({ job, given }: Brief, sharpen: Sharpen): void {
+function askFor({ job, given }: StageContext, suggest: Sharpen): void {
   if (!given.place.ambient) {
-    sharpen(
+    suggest(
       'place.ambient',
       'Maximum ambient temperature; until it is entered, 40 °C and a non-hazardous area are assumed',
     );
@@ -140,14 +141,14 @@ function askFor({ job, given }: Brief, sharpen: Sharpen): void {
   // A clean room has no size; a cabinet of which one side is typed has three.
   const sides = (['cabinetHeight', 'cabinetWidth', 'cabinetDepth'] as const).filter((side) => !given.place[side]);
   if (job.place.cabinet && sides[0] && sides.length < 3)
-    sharpen(`place.${sides[0]}`, 'Height, width and depth of the cabinet, for its internal temperature');
+    suggest(`place.${sides[0]}`, 'Height, width and depth of the cabinet, for its internal temperature');
 }
 
 /** What a competent person decides. */
-function checkDeferring({ at, flag }: Given): void {
+function checkDeferring({ at, report }: Given): void {
   if (at.hazardous !== 'no') {
     const known = at.hazardous === 'yes';
-    flag(
+    report(
       'place.hazardous',
       known
         ? 'Hazardous area: Pilgrim does not choose explosion-protected equipment.'
@@ -160,16 +161,16 @@ function checkDeferring({ at, flag }: Given): void {
     );
   }
   if (at.dust === 'combustible') {
-    flag('place.combustible-dust', 'Combustible dust makes the area a hazardous one until classified otherwise.');
+    report('place.combustible-dust', 'Combustible dust makes the area a hazardous one until classified otherwise.');
   }
   if (at.water === 'submerged') {
-    flag('place.submerged', 'A motor under water is a submersible motor, selected with its pump.');
+    report('place.submerged', 'A motor under water is a submersible motor, selected with its pump.');
   }
 }
 
 /** Enclosures that may stand here, and why the others may not. */
 function standingHere(
-  brief: Brief,
+  brief: StageContext,
   { job, at, load, deferred }: Given,
 ): Pick<PlaceResult, 'enclosures' | 'verdicts'> & Pick<PlaceValues, 'motorEnclosure'> {
   const slow = slowDemand(brief, load.values.loadFraction?.value ?? 1) !== undefined;
@@ -182,7 +183,7 @@ function standingHere(
     !deferred && at.water !== 'washdown' && !standing.includes('TEFC') ? [...standing, 'TEFC'] : standing;
   const [first] = enclosures;
   const ruledOut = verdicts.filter(({ verdict }) => verdict === 'ruled out');
-  const motorEnclosure = wording(first ? enclosureTexts[first] : 'a competent person decides', {
+  const motorEnclosure = textValue(first ? enclosureTexts[first] : 'a competent person decides', {
     origin: 'chosen',
     source: 'MG 1 1.25, 1.26; IEC 60034-5 (recalled from memory)',
     note: ruledOut.map(({ code, why }) => `${code}: ${why}`).join('; ') || undefined,
@@ -191,7 +192,7 @@ function standingHere(
 }
 
 const driveHousing = (given: Given): Value<Text> =>
-  wording(housingWords(given), {
+  textValue(housingWords(given), {
     origin: 'chosen',
     source: say`${nema250.source}, IEC 60529 (recalled from memory); limit of ${given.practice.driveCaseLimit}: ${PRACTICE}`,
   });
@@ -204,24 +205,24 @@ const cabinetValues = ({ losses, walls, inside, air, filterInterval }: CabinetHe
   ...(filterInterval ? { filterInterval } : {}),
 });
 
-function checkDerate(motorDerate: Value, { ambient, altitude, ratedAmbient, flag }: Given): void {
+function checkDerate(motorDerate: Value, { ambient, altitude, ratedAmbient, report }: Given): void {
   if (motorDerate.value >= NOTICED) return;
-  flag('place.motor-derate', say`The motor derating factor is ${motorDerate} at ${ambient} and ${altitude}.`, {
+  report('place.motor-derate', say`The motor derating factor is ${motorDerate} at ${ambient} and ${altitude}.`, {
     severity: motorDerate.value < 0.85 ? 'caution' : 'note',
     field: ambient.value > ratedAmbient.value ? 'place.ambient' : 'place.altitude',
   });
 }
 
 /** Frost, dust and mounting. */
-function checkAir({ at, ambient, flag }: Given): void {
+function checkAir({ at, ambient, report }: Given): void {
   if (ambient.value < KELVIN) {
-    flag('place.freezing', say`At ${ambient} a drive needs a heated enclosure, and a standing motor a space heater.`);
+    report('place.freezing', say`At ${ambient} a drive needs a heated enclosure, and a standing motor a space heater.`);
   }
-  if (at.dust === 'conductive') flag('place.conductive-dust', 'Conductive dust shorts drives and terminal boxes.');
-  if (at.dust === 'fibrous') flag('place.fibres', 'Fibres close fan covers and drive filters within weeks.');
+  if (at.dust === 'conductive') report('place.conductive-dust', 'Conductive dust shorts drives and terminal boxes.');
+  if (at.dust === 'fibrous') report('place.fibres', 'Fibres close fan covers and drive filters within weeks.');
   if (at.attitude === 'horizontal') return;
   const down = at.attitude === 'shaft down';
-  flag(
+  report(
     'place.attitude',
     `With the ${at.attitude} the bearings carry the rotor’s weight${down ? ' and a rain canopy keeps water off the fan' : ', and a slinger keeps water out of the top bearing'}.`,
     { clear: `Order it for that mounting (${down ? 'IM V1' : 'IM V3'}).` },

@@ -1,15 +1,15 @@
-import { figure, phrase, type ValuesOf } from '../declared-value.ts';
+import { figure, textField, type ValuesOf } from '../declared-value.ts';
 
 /** What this stage works out, in the order it is shown. */
 export const values = {
   ambient: figure('temperature', 'Ambient temperature', { always: true }),
   altitude: figure('altitude', 'Altitude', { always: true }),
-  motorEnclosure: phrase('Motor enclosure', { always: true, sheet: 'Selection' }),
-  frameMaterial: phrase('Frame material', { always: true, sheet: 'Selection' }),
-  heater: phrase({ NEMA: 'Space heater', IEC: 'Anti-condensation heater' }, { sheet: 'Selection' }),
+  motorEnclosure: textField('Motor enclosure', { always: true, sheet: 'Selection' }),
+  frameMaterial: textField('Frame material', { always: true, sheet: 'Selection' }),
+  heater: textField({ NEMA: 'Space heater', IEC: 'Anti-condensation heater' }, { sheet: 'Selection' }),
   /** Share of rated power the motor may give here. */
   motorDerate: figure('fraction', 'Motor derating factor', { always: true, sheet: 'Load and rating' }),
-  driveHousing: phrase('Drive enclosure', { always: true, sheet: 'Selection' }),
+  driveHousing: textField('Drive enclosure', { always: true, sheet: 'Selection' }),
   /** Share of its current a usual drive may give here. */
   driveDerate: figure('fraction', 'Drive derating factor', { always: true }),
   cabinetLosses: figure('power', 'Cabinet heat load'),

@@ -1,6 +1,6 @@
 import { say, type Text } from '../../kernel/text.ts';
 import { sizeText } from '../../motor/standard-power.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
+import { PRACTICE, quantity, textValue, type Value } from '../../kernel/value.ts';
 import { serviceFactors } from './transmission.ts';
 import type { LoadKnown } from './load-known.ts';
 
@@ -24,7 +24,7 @@ export function bearingFor(
   { practice }: Pick<LoadKnown, 'practice' | 'school'>,
 ): Value<Text> {
   const roller = size.value >= practice.rollerBearingPower.value;
-  return wording(roller ? 'roller bearing' : 'ball bearing', {
+  return textValue(roller ? 'roller bearing' : 'ball bearing', {
     origin: 'chosen',
     source: PRACTICE,
     note: say`${kind} on ${sizeText(size.value)}; from ${practice.rollerBearingPower} a roller bearing takes the side pull. A roller bearing needs that pull: never with a coupling.`,

@@ -1,6 +1,6 @@
 import { amount, say, type Text } from '../../kernel/text.ts';
-import type { Brief } from '../stage.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
+import type { StageContext } from '../stage.ts';
+import { PRACTICE, quantity, textValue, type Value } from '../../kernel/value.ts';
 
 export interface Stretch {
   /** N·m; 0 while standing, below zero where the load drives. */
@@ -43,7 +43,7 @@ export interface Duty {
  * is the cooling left at standstill (IEC 60034-1 duty types and handbook RMS method; the share k is common practice,
  * no published source). Undefined until one running segment reads.
  */
-export function dutyOf({ job, rows, practice }: Brief): Duty | undefined {
+export function dutyOf({ job, rows, practice }: StageContext): Duty | undefined {
   const segments = rows['load.duty'].flatMap(({ at, torque, time }): Segment[] => {
     const standing = job.load.duty[at]?.standing ?? false;
     if (!time || (!torque && !standing)) return [];
@@ -77,7 +77,7 @@ export function dutyOf({ job, rows, practice }: Brief): Duty | undefined {
       source: 'first-order thermal replica of the motor; its time constant: ' + PRACTICE,
       note: 'At standstill it cools k times as fast as while running. Equal to the RMS torque while the cycle is short against τ.',
     }),
-    type: wording(name, { source: 'IEC 60034-1 4.2, MG 1 10.36 (recalled from memory)', note }),
+    type: textValue(name, { source: 'IEC 60034-1 4.2, MG 1 10.36 (recalled from memory)', note }),
     startsPerHour:
       starts > 0
         ? quantity(wholeStarts((starts * 3600) / cycle), 'count', {

@@ -12,7 +12,7 @@ import { loadField, torqueKindOf } from './load-definition-methods.ts';
 export function checkLoad({ brief, ...rest }: CheckedFrom): void {
   const { job, given, practice } = brief;
   const checked: CheckedLoad = { ...rest, job, given, practice, school: job.school };
-  checkReadings(brief, rest.nameplate.motor, rest.values, rest.flag);
+  checkReadings(brief, rest.nameplate.motor, rest.values, rest.report);
   checkSize(checked);
   checkSpeed(checked);
   checkKind(checked);
@@ -24,25 +24,25 @@ export function checkLoad({ brief, ...rest }: CheckedFrom): void {
 
 function checkSize({
   values,
-  flag,
+  report,
   job,
   nameplate,
-}: Pick<CheckedLoad, 'values' | 'flag' | 'job' | 'school' | 'nameplate'>): void {
+}: Pick<CheckedLoad, 'values' | 'report' | 'job' | 'school' | 'nameplate'>): void {
   const { motorPower, standardPower, loadFraction } = values;
   if (motorPower && !standardPower) {
-    flag('load.too-large', say`The required power of ${motorPower} exceeds the largest standard rating.`, {
+    report('load.too-large', say`The required power of ${motorPower} exceeds the largest standard rating.`, {
       field: loadField(job),
     });
   }
   if (!motorPower && standardPower) {
-    flag(
+    report(
       'load.from-plate',
       say`The load is unknown, so the nameplate rating of ${sizeText(standardPower.value)} is kept. Measure the load to confirm it.`,
     );
   }
   const plate = nameplate.values.power;
   if (motorPower && plate && job.situation.kind !== 'new' && motorPower.value > plate.value * 1.001) {
-    flag(
+    report(
       'load.exceeds-plate',
       say`The load requires ${motorPower}, nameplate rating ${sizeText(plate.value)}: the motor is overloaded by ${((motorPower.value / plate.value - 1) * 100).toFixed(0)} %.`,
       {
@@ -55,7 +55,7 @@ function checkSize({
     );
   }
   if (loadFraction && loadFraction.value < 0.5) {
-    flag(
+    report(
       'load.oversized',
       say`The load factor is ${loadFraction}; below half load efficiency and power factor decrease.`,
     );
@@ -66,9 +66,9 @@ function checkSpeed({
   values,
   nameplate,
   transmission,
-  flag,
+  report,
   job,
-}: Pick<CheckedLoad, 'values' | 'nameplate' | 'transmission' | 'school' | 'flag' | 'job'>): void {
+}: Pick<CheckedLoad, 'values' | 'nameplate' | 'transmission' | 'school' | 'report' | 'job'>): void {
   const { motorSpeed, poles } = values;
   const { frequency } = nameplate.values;
   if (!motorSpeed || !poles || !frequency || !speedTyped(transmission)) return;
@@ -76,17 +76,17 @@ function checkSpeed({
   const off = motorSpeed.value / field - 1;
   // A round field speed is often typed for the speed a little below it.
   if (off <= 0.005 && off > -0.08) return;
-  flag(
+  report(
     'load.speed-mismatch',
     say`The motor would have to turn at ${motorSpeed}; a ${poles.value}-pole motor turns just under ${((field * 60) / (2 * Math.PI)).toFixed(0)} r/min on the line.`,
     { field: job.load.stages.length > 0 ? 'load.stages.0.ratio' : 'load.ratio' },
   );
 }
 
-function checkKind({ job, flag }: Pick<CheckedLoad, 'job' | 'flag'>): void {
+function checkKind({ job, report }: Pick<CheckedLoad, 'job' | 'report'>): void {
   const kind = torqueKindOf(job.load.way);
   if (!kind || kind === job.load.torqueKind) return;
-  flag(
+  report(
     'load.torque-kind',
     kind === 'variable'
       ? `The torque of a ${job.load.way} rises with its speed, but it is set constant.`
@@ -100,10 +100,15 @@ function checkKind({ job, flag }: Pick<CheckedLoad, 'job' | 'flag'>): void {
   );
 }
 
-function checkPeak({ values, flag, practice, job }: Pick<CheckedLoad, 'values' | 'flag' | 'practice' | 'job'>): void {
+function checkPeak({
+  values,
+  report,
+  practice,
+  job,
+}: Pick<CheckedLoad, 'values' | 'report' | 'practice' | 'job'>): void {
   const { peakTorque, peakAllowed } = values;
   if (!peakTorque || !peakAllowed || peakTorque.value <= peakAllowed.value) return;
-  flag(
+  report(
     'load.peak-stalls',
     say`The peak torque is ${peakTorque}, limit ${peakAllowed} at a voltage dip of ${practice.runningDip}: the motor stalls.`,
     {
@@ -114,10 +119,10 @@ function checkPeak({ values, flag, practice, job }: Pick<CheckedLoad, 'values' |
 }
 
 /** A cycle too long for its RMS torque to say how warm the motor gets. */
-function checkCycle({ values, flag, practice }: Pick<CheckedLoad, 'values' | 'flag' | 'practice'>): void {
+function checkCycle({ values, report, practice }: Pick<CheckedLoad, 'values' | 'report' | 'practice'>): void {
   const { torque, rmsTorque, dutyCycle } = values;
   if (!torque || !rmsTorque || !dutyCycle || torque.value < 1.05 * rmsTorque.value) return;
-  flag(
+  report(
     'load.cycle-long',
     say`A cycle of ${dutyCycle} is not short against the motor’s ${practice.thermalTime}: at its hottest the motor is as warm as under a steady ${torque}. The size follows that, not the RMS torque of ${rmsTorque}.`,
     { basis: torque.working.source },

@@ -114,7 +114,7 @@ const compressorAsks: Way['asks'] = [
 ];
 
 /** Every way to find the torque of the load, by the name it has in a job. */
-export const ways: Readonly<Record<Job['load']['way'], Way>> = {
+export const loadDefinitionMethods: Readonly<Record<Job['load']['way'], Way>> = {
   torque: {
     asks: [['torque', 'Torque at the driven shaft, the base of size, start and energy']],
     torque: ({ typedTorque }) => typedTorque,
@@ -223,7 +223,7 @@ export const ways: Readonly<Record<Job['load']['way'], Way>> = {
       ['pressure', 'Pressure it works against'],
       ['machineEfficiency', 'Efficiency of the pump'],
     ],
-    torque: (setting) => ways.fan.torque(setting),
+    torque: (setting) => loadDefinitionMethods.fan.torque(setting),
     error: '',
   },
   conveyor: {
@@ -391,7 +391,7 @@ export const ways: Readonly<Record<Job['load']['way'], Way>> = {
 export function loadField({ load: { way } }: Job): string {
   if (way === 'curve') return 'load.curve.0.speed';
   if (way === 'duty') return 'load.duty.0.torque';
-  return `load.${ways[way].asks[0]?.[0] ?? 'torque'}`;
+  return `load.${loadDefinitionMethods[way].asks[0]?.[0] ?? 'torque'}`;
 }
 
 /** Breakaway torque as a share of running torque, by kind of machine. Common practice, no published source. */

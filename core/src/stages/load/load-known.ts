@@ -1,10 +1,10 @@
-import type { School } from '../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 import type { Value } from '../../kernel/value.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import type { Brief } from '../stage.ts';
+import type { StageContext } from '../stage.ts';
 import type { Duty } from './duty.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import type { Transmission } from './transmission.ts';
 
 /** Asks for a field, saying what it is needed for. */
@@ -13,20 +13,20 @@ export type Ask = (field: string, message: string) => void;
 /** What is known of the load so far, in the order it is found. */
 export interface LoadKnown {
   readonly ratio: Value | undefined;
-  readonly school: School;
+  readonly school: StandardsSystem;
   readonly efficiency: Value;
-  readonly job: Brief['job'];
+  readonly job: StageContext['job'];
   readonly transmission: Transmission;
   readonly typed: Inputs['given']['load'];
   readonly ask: Ask;
   readonly curve: readonly { readonly speed: Value; readonly torque: Value }[];
   readonly duty: Duty | undefined;
   readonly nameplate: NameplateResult;
-  readonly need: Ask;
+  readonly require: Ask;
   readonly drivenSpeed: Value | undefined;
   readonly motorSpeed: Value | undefined;
-  readonly practice: Brief['practice'];
-  readonly flag: Flag;
+  readonly practice: StageContext['practice'];
+  readonly report: Report;
   readonly wanted: Value | undefined;
   readonly motorTorque: Value | undefined;
   readonly motorPower: Value | undefined;

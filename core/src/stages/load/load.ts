@@ -12,20 +12,21 @@ import {
 import { torqueAtShaft } from './shaft-torque.ts';
 import { standardSize, stallTorque } from './standard-size.ts';
 import { ratingFor, bearingFor } from './driven-parts.ts';
-import { findings as declared, type Flag } from './findings.ts';
+import type { Report } from './findings.ts';
+import { declaration } from './declaration.ts';
 import type { LoadValues } from './values.ts';
 import { sizeText } from '../../motor/standard-power.ts';
 import { motorInForce } from './reference-motor.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import { notebook, type Brief, type Notebook } from '../stage.ts';
+import { notebook, type StageContext, type Notebook } from '../stage.ts';
 import { PRACTICE, quantity } from '../../kernel/value.ts';
 import { checkLoad } from './load-checks.ts';
 import { dutyOf } from './duty.ts';
 import { checkBrake, loweringTorque } from './overhauling.ts';
 import type { Inputs } from '../../job/inputs.ts';
-import { leastSheave } from './sheave.ts';
+import { minimumSheaveDiameter } from './sheave.ts';
 import { compareSizes, type SizeChoice } from './size-comparison.ts';
-import { pullsSideways, reflectedInertia, shaftsOf, sideLoad, speedTyped, transmissionOf } from './transmission.ts';
+import { hasRadialLoad, reflectedInertia, shaftsOf, sideLoad, speedTyped, transmissionOf } from './transmission.ts';
 import { wholePoints } from './torque-curve.ts';
 import { usualBreakaway } from './load-definition-methods.ts';
 
@@ -44,16 +45,16 @@ function readingsOf({ load: typed, situation, supply }: Inputs['given']): Inputs
 }
 
 /** What the shaft needs, torque first, carried back to the motor and up to a standard size. */
-export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
-  const { findings, missing, flag, ...asks } = notebook('load', declared);
-  const given = givenOf(brief, nameplate, { flag, ...asks });
+export function load(brief: StageContext, nameplate: NameplateResult): LoadResult {
+  const { findings, missing, report, ...asks } = notebook(declaration);
+  const given = givenOf(brief, nameplate, { report, ...asks });
   const { transmission, duty } = given;
-  for (const path of transmission.lacking) asks.need(path, 'Ratio of the stage, or the speed at both its shafts');
+  for (const path of transmission.lacking) asks.require(path, 'Ratio of the stage, or the speed at both its shafts');
   const found = carriedBack(given);
   const { torque, drivenSpeed, motorTorque, motorSpeed } = found;
   const values = valuesOf(brief, given, found);
-  checkLoad({ brief, nameplate, transmission, values, flag });
-  checkBrake(brief, { flag, need: asks.need });
+  checkLoad({ brief, nameplate, transmission, values, report });
+  checkBrake(brief, { report, require: asks.require });
   return {
     values,
     findings,
@@ -69,7 +70,11 @@ export function load(brief: Brief, nameplate: NameplateResult): LoadResult {
 type Given = ReturnType<typeof givenOf>;
 
 /** What is typed and read of the load. */
-function givenOf(brief: Brief, nameplate: NameplateResult, asks: Pick<Notebook<Flag>, 'flag' | 'need' | 'sharpen'>) {
+function givenOf(
+  brief: StageContext,
+  nameplate: NameplateResult,
+  asks: Pick<Notebook<Report>, 'report' | 'require' | 'suggest'>,
+) {
   const { job, given, rows, practice } = brief;
   const { school } = job;
   const typed = readingsOf(given);
@@ -97,9 +102,9 @@ function givenOf(brief: Brief, nameplate: NameplateResult, asks: Pick<Notebook<F
     curve: job.load.way === 'curve' ? wholePoints(rows['load.curve']) : [],
     voltage: nameplate.values.voltage?.value ?? (school === 'NEMA' ? 460 : 400),
     wanted: speedTyped(transmission),
-    ask: standsIn ? asks.sharpen : asks.need,
-    need: asks.need,
-    flag: asks.flag,
+    ask: standsIn ? asks.suggest : asks.require,
+    require: asks.require,
+    report: asks.report,
   };
 }
 
@@ -127,7 +132,7 @@ function carriedBack(given: Given) {
   return { motorSpeed, drivenSpeed, torque, motorTorque, motorPower, poles, peakTorque, standardPower, motor };
 }
 
-function valuesOf(brief: Brief, given: Given, found: Found): LoadValues {
+function valuesOf(brief: StageContext, given: Given, found: Found): LoadValues {
   const { breakaway, efficiency, ratio, duty } = given;
   const { torque, drivenSpeed, motorTorque, motorSpeed, motorPower, poles, peakTorque, standardPower, motor } = found;
   const { supply, situation } = brief.given;
@@ -173,8 +178,8 @@ function onShaft(
   const { job, typed, school } = given;
   const first = job.load.stages[0]?.kind;
   if (!first) return {};
-  const smallest = first === 'V-belt' && motor ? leastSheave(motor.power, motor.poles, school) : undefined;
-  if (!pullsSideways(first)) return smallest ? { leastSheave: smallest } : {};
+  const smallest = first === 'V-belt' && motor ? minimumSheaveDiameter(motor.power, motor.poles, school) : undefined;
+  if (!hasRadialLoad(first)) return smallest ? { leastSheave: smallest } : {};
   return {
     ...(typed.sheave && motorTorque ? { sideLoad: sideLoad(first, motorTorque, typed.sheave) } : {}),
     ...(smallest ? { leastSheave: smallest } : {}),

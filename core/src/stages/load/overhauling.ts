@@ -1,10 +1,10 @@
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import { GRAVITY } from '../../kernel/constants.ts';
-import type { Brief, Notebook } from '../stage.ts';
+import type { StageContext, Notebook } from '../stage.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
 
 /** How a load may drive its motor: a hoist that lowers, a cycle or a curve with torque below zero. Undefined where it never does. */
-export function overhaulingOf({ job, rows }: Brief): 'hoist' | 'cycle' | 'curve' | undefined {
+export function overhaulingOf({ job, rows }: StageContext): 'hoist' | 'cycle' | 'curve' | undefined {
   const { way } = job.load;
   const negative = (torque: Value | undefined): boolean => torque !== undefined && torque.value < 0;
   if (way === 'hoist') return 'hoist';
@@ -17,7 +17,7 @@ export function overhaulingOf({ job, rows }: Brief): 'hoist' | 'cycle' | 'curve'
  * Undefined for anything but a hoist whose figures are known.
  */
 export function loweringTorque(
-  { job, given }: Brief,
+  { job, given }: StageContext,
   motorSpeed: Value | undefined,
   transmission: Value,
 ): Value | undefined {
@@ -33,13 +33,16 @@ export function loweringTorque(
 }
 
 /** A load that can drive its motor is held by a brake of its own, whatever feeds the motor. */
-export function checkBrake(brief: Brief, { flag, need }: Pick<Notebook<Flag>, 'flag' | 'need'>): void {
+export function checkBrake(
+  brief: StageContext,
+  { report, require }: Pick<Notebook<Report>, 'report' | 'require'>,
+): void {
   const kind = overhaulingOf(brief);
   const { holdingBrake } = brief.job.load;
   if (!kind || holdingBrake === 'yes') return;
   if (holdingBrake === 'unknown')
-    need('load.holdingBrake', 'Whether a brake holds the load when the motor has no current');
-  flag(
+    require('load.holdingBrake', 'Whether a brake holds the load when the motor has no current');
+  report(
     'load.no-holding-brake',
     kind === 'hoist'
       ? `A hoist ${holdingBrake === 'no' ? 'without' : 'of which nothing is known of'} a holding brake: the load would fall when the motor has no torque.`

@@ -6,10 +6,10 @@ import { sameRating, sizeText } from '../../motor/standard-power.ts';
 import { estimatedSlip } from '../../motor/typical.ts';
 import { synchronousSpeed } from '../../motor/synchronous.ts';
 import { standardFrame } from '../nameplate/frame.ts';
-import type { Brief } from '../stage.ts';
+import type { StageContext } from '../stage.ts';
 import type { LoadResult } from './load-result.ts';
-import { leastSheave } from './sheave.ts';
-import { pullsSideways, sidePullOf } from './transmission.ts';
+import { minimumSheaveDiameter } from './sheave.ts';
+import { hasRadialLoad, sidePullOf } from './transmission.ts';
 import type { Text } from '../../kernel/text.ts';
 
 /** One speed a motor could be bought in for this load; SI. */
@@ -42,7 +42,7 @@ const DIRECT = 0.03;
 
 /** Two, four, six and eight poles side by side for the torque and speed wanted. Empty until those are known. */
 export function comparePoles(
-  { job, given, practice }: Brief,
+  { job, given, practice }: StageContext,
   load: LoadResult,
   frequency: number,
   catalogue: Catalogue,
@@ -52,7 +52,7 @@ export function comparePoles(
   const { school } = job;
   const power = standardPower.value;
   const first = job.load.stages[0]?.kind;
-  const pulls = first !== undefined && pullsSideways(first);
+  const pulls = first !== undefined && hasRadialLoad(first);
   const { sheave } = given.load;
   const shelves = shelvesOf(catalogue.motors).filter((each) => each.school === school && sameRating(each.power, power));
   const cheapestOf = (count: number): number | undefined => {
@@ -78,7 +78,7 @@ export function comparePoles(
       speedError: speed / ratio.value / drivenSpeed.value - 1,
       cost: price !== undefined && reference ? price / reference : undefined,
       sidePull: pulls && sheave ? sidePullOf(first, motorPower.value / speed, sheave.value) : undefined,
-      leastSheave: first === 'V-belt' ? leastSheave(power, count, school)?.value : undefined,
+      leastSheave: first === 'V-belt' ? minimumSheaveDiameter(power, count, school)?.value : undefined,
       bearing: pulls ? (power >= practice.rollerBearingPower.value ? 'roller' : 'ball') : '',
       chosen: count === poles?.value,
     };

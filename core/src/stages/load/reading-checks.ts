@@ -1,8 +1,8 @@
 import { amount, figures, say, type Text } from '../../kernel/text.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { synchronousSpeed } from '../../motor/synchronous.ts';
-import type { Brief } from '../stage.ts';
+import type { StageContext } from '../stage.ts';
 import { PRACTICE } from '../../kernel/value.ts';
 import type { LoadValues } from './values.ts';
 import { wholePoints, type TypedPoint } from './torque-curve.ts';
@@ -12,11 +12,11 @@ import { onMotor } from './load-definition-methods.ts';
 const CURRENT_TELLS = 0.5;
 
 /** Readings that no machine can give, and those that say little, at the field where they were typed. */
-export function checkReadings(brief: Brief, motor: Motor | undefined, values: LoadValues, flag: Flag): void {
+export function checkReadings(brief: StageContext, motor: Motor | undefined, values: LoadValues, report: Report): void {
   const { job, given, rows } = brief;
   const typed = given.load;
   const impossible = (field: string, message: Text, basis: string, clear: string): void =>
-    flag('load.reading-impossible', message, { basis, clear, field });
+    report('load.reading-impossible', message, { basis, clear, field });
 
   if (motor && onMotor(job.load.way)) checkMotorReading(motor);
   if (job.load.way === 'pump' && typed.head && typed.staticHead && typed.staticHead.value > typed.head.value)
@@ -71,7 +71,7 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
         'Measure again, or read the plate again.',
       );
     if (job.load.way === 'current' && share && share < CURRENT_TELLS)
-      flag(
+      report(
         'load.current-says-little',
         say`At ${figures(share * 100)} % load most of the current only magnetises the motor; the load is less certain than half of what is shown.`,
         { field },
@@ -81,7 +81,7 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
   function checkDownhill(): void {
     const { friction, incline, movedMass } = typed;
     if (!movedMass || !friction || !incline || Math.tan(incline.value) > -friction.value) return;
-    flag(
+    report(
       'load.drives-motor',
       say`Down a slope of ${incline} the load runs by itself and drives the motor, which has to brake it.`,
     );
@@ -91,13 +91,13 @@ export function checkReadings(brief: Brief, motor: Motor | undefined, values: Lo
     const points = wholePoints(rows['load.curve']);
     const twice = firstTwice(points);
     if (twice)
-      flag('load.curve-twice', say`${twice.speed} stands in the table more than once; the first torque counts.`, {
+      report('load.curve-twice', say`${twice.speed} stands in the table more than once; the first torque counts.`, {
         field: `load.curve.${twice.at}.speed`,
       });
     const end = points.reduce((most, { speed }) => Math.max(most, speed.value), 0);
     const { drivenSpeed } = values;
     if (points.length > 1 && drivenSpeed && drivenSpeed.value > end * 1.02)
-      flag(
+      report(
         'load.curve-ends',
         say`The table ends at ${amount(end, 'speed')}, below the ${drivenSpeed} of the driven shaft; its last torque is kept beyond.`,
         { field: `load.curve.${points.at(-1)?.at ?? 0}.speed` },

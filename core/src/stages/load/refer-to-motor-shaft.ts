@@ -30,13 +30,13 @@ export function speedAtMotor({
   nameplate,
   wanted,
   job,
-  need,
+  require,
   ratio,
-}: Pick<LoadKnown, 'nameplate' | 'wanted' | 'job' | 'need' | 'ratio' | 'school'>): Value | undefined {
+}: Pick<LoadKnown, 'nameplate' | 'wanted' | 'job' | 'require' | 'ratio' | 'school'>): Value | undefined {
   const plate = nameplate.values.speed;
   if (!wanted) {
     if (plate && job.situation.kind !== 'new') return plate;
-    need('load.speed', 'Speed wanted at the driven shaft');
+    require('load.speed', 'Speed wanted at the driven shaft');
     return undefined;
   }
   return (

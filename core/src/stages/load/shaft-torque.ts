@@ -1,7 +1,7 @@
 import { say } from '../../kernel/text.ts';
 import { type Value } from '../../kernel/value.ts';
 import { torqueTyped } from './transmission.ts';
-import { loadField, onMotor, ways } from './load-definition-methods.ts';
+import { loadField, onMotor, loadDefinitionMethods } from './load-definition-methods.ts';
 import type { LoadKnown } from './load-known.ts';
 
 export function torqueAtShaft({
@@ -12,13 +12,13 @@ export function torqueAtShaft({
   curve,
   duty,
   nameplate,
-  need,
+  require,
   ratio,
   drivenSpeed,
   motorSpeed,
   efficiency,
   practice,
-  flag,
+  report,
 }: Pick<
   LoadKnown,
   | 'job'
@@ -29,15 +29,15 @@ export function torqueAtShaft({
   | 'curve'
   | 'duty'
   | 'nameplate'
-  | 'need'
+  | 'require'
   | 'ratio'
   | 'drivenSpeed'
   | 'motorSpeed'
   | 'efficiency'
   | 'practice'
-  | 'flag'
+  | 'report'
 >): Value | undefined {
-  const way = ways[job.load.way];
+  const way = loadDefinitionMethods[job.load.way];
   const typedTorque = torqueTyped(transmission);
   for (const [name, words] of way.asks) {
     if (!typed[name] && !(name === 'torque' && typedTorque)) ask(`load.${name}`, words);
@@ -46,10 +46,10 @@ export function torqueAtShaft({
     ask('load.curve.0.speed', 'At least two points of torque against speed');
   if (job.load.way === 'duty' && !duty) ask('load.duty.0.torque', 'At least one segment of the duty cycle');
   if (onMotor(job.load.way) && !nameplate.motor)
-    need('nameplate.power', 'The plate of the running motor, to read its load off power, amps or slip');
+    require('nameplate.power', 'The plate of the running motor, to read its load off power, amps or slip');
   if (job.load.way === 'current' && !nameplate.voltageKnown) {
     // At 690 V the same amps are twice the load that they are at 400 V.
-    need('supply.voltage', 'System voltage: a plate of several voltages says nothing of the load before it is known');
+    require('supply.voltage', 'System voltage: a plate of several voltages says nothing of the load before it is known');
     return undefined;
   }
   if (!ratio) return undefined;
@@ -67,7 +67,7 @@ export function torqueAtShaft({
     curve,
   });
   if (found && way.error !== '') {
-    flag(
+    report(
       onMotor(job.load.way) ? 'load.measured-on-motor' : 'load.estimated',
       onMotor(job.load.way)
         ? say`The load is read off the running motor, ${way.error}. ${found.working.note ?? ''}`

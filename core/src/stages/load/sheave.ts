@@ -1,6 +1,6 @@
 import { amount, say, series } from '../../kernel/text.ts';
 import { rowReaching } from '../../motor/standard-power.ts';
-import { INCH, type School } from '../../kernel/quantity/units.ts';
+import { INCH, type StandardsSystem } from '../../kernel/quantity/units.ts';
 import { sheaves } from '../../kernel/tables/index.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
 
@@ -8,7 +8,7 @@ import { quantity, type Value } from '../../kernel/value.ts';
  * Least pitch diameter, m, of a V-belt sheave of classical section on a motor of a size, W, and pole count (MG 1 Table
  * 14-1). No IEC standard gives one; MG 1’s for the next size stands in. Undefined where none is named.
  */
-export function leastSheave(power: number, poles: number, school: School): Value | undefined {
+export function minimumSheaveDiameter(power: number, poles: number, school: StandardsSystem): Value | undefined {
   const row = rowReaching(sheaves, power);
   const column = `classical_${poles}pole`;
   const inches = sheaves.number(row, column);

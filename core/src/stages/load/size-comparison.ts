@@ -1,5 +1,5 @@
 import type { Text } from '../../kernel/text.ts';
-import type { School } from '../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 import { inputOnLine } from '../../motor/part-load.ts';
 import { sizeText, standardPowers } from '../../motor/standard-power.ts';
 import { typicalMotor } from '../../motor/typical.ts';
@@ -15,7 +15,7 @@ export interface SizeChoice {
 
 /** The load whose sizes are compared, in SI. */
 interface Sized {
-  readonly school: School;
+  readonly school: StandardsSystem;
   readonly shaftPower: number;
   /** The size that was chosen. */
   readonly chosen: number;

@@ -2,15 +2,15 @@ import { amount, figures, say } from '../../kernel/text.ts';
 import { shortShaft } from '../nameplate/frame.ts';
 import { keepsMotor } from './reference-motor.ts';
 import { sizeText } from '../../motor/standard-power.ts';
-import { hangsOnShaft } from './transmission.ts';
+import { isShaftMounted } from './transmission.ts';
 import type { CheckedLoad } from './checked-load.ts';
 
 /** Where torque is typed at two shafts, the train between them must account for the difference. */
 export function checkTrain({
   transmission,
   job,
-  flag,
-}: Pick<CheckedLoad, 'transmission' | 'job' | 'flag' | 'school'>): void {
+  report,
+}: Pick<CheckedLoad, 'transmission' | 'job' | 'report' | 'school'>): void {
   const typedAt = transmission.shafts.flatMap((shaft, at) =>
     shaft.torque ? [{ at, torque: shaft.torque, shaft }] : [],
   );
@@ -23,13 +23,13 @@ export function checkTrain({
   const measured = output.torque.value / (input.torque.value * gain);
   const assumed = between.reduce((all, stage) => all * stage.efficiency.value, 1);
   if (measured > 1.02) {
-    flag(
+    report(
       'load.train-creates-power',
       say`${input.torque} before and ${output.torque} after a ratio of ${figures(gain)} would be an efficiency of ${figures(measured * 100)} %.`,
       { field: `${input.shaft.path}.torque` },
     );
   } else if (Math.abs(measured / assumed - 1) > 0.1) {
-    flag(
+    report(
       'load.readings-differ',
       say`By the two torques the train has an efficiency of ${figures(measured * 100)} %, not the ${figures(assumed * 100)} % assumed (${amount(output.torque.value, 'torque')} is used).`,
       { field: `${input.shaft.path}.efficiency` },
@@ -42,22 +42,22 @@ export function checkBelt({
   given,
   values,
   job,
-  flag,
+  report,
   nameplate,
   practice,
-}: Pick<CheckedLoad, 'given' | 'values' | 'job' | 'flag' | 'school' | 'nameplate' | 'practice'>): void {
+}: Pick<CheckedLoad, 'given' | 'values' | 'job' | 'report' | 'school' | 'nameplate' | 'practice'>): void {
   const { sheave } = given.load;
   const { leastSheave, motorSpeed, poles, standardPower } = values;
   const first = job.load.stages[0]?.kind;
   if (first === 'V-belt' && !leastSheave && poles && standardPower) {
-    flag(
+    report(
       'load.no-belt-named',
       say`For ${sizeText(standardPower.value)} at ${poles.value} poles no minimum V-belt sheave is tabulated; shaft and bearing may be overloaded.`,
     );
   }
   const { frame } = nameplate;
-  if (first && hangsOnShaft(first) && job.situation.kind !== 'new' && frame && shortShaft(frame)) {
-    flag(
+  if (first && isShaftMounted(first) && job.situation.kind !== 'new' && frame && shortShaft(frame)) {
+    report(
       'load.short-shaft-belt',
       `The plate’s frame ${job.nameplate.frame ?? ''} has a short shaft, which must not take a ${first}.`,
       { severity: keepsMotor(job) ? 'stop' : 'caution' },
@@ -65,7 +65,7 @@ export function checkBelt({
   }
   if (!sheave) return;
   if (leastSheave && sheave.value < leastSheave.value * 0.995) {
-    flag(
+    report(
       'load.sheave-small',
       say`The motor sheave diameter is ${sheave}, minimum ${leastSheave}: the overhung load exceeds the limit of shaft and bearing.`,
       {
@@ -76,7 +76,7 @@ export function checkBelt({
   }
   const rim = motorSpeed && (sheave.value / 2) * motorSpeed.value;
   if (rim && (first === 'V-belt' || first === 'synchronous belt') && rim > practice.rimSpeed.value) {
-    flag(
+    report(
       'load.rim-speed',
       say`The sheave rim speed is ${amount(rim, 'velocity')}, limit ${practice.rimSpeed} for cast sheaves.`,
     );

@@ -1,4 +1,4 @@
-import type { Brief } from '../stage.ts';
+import type { StageContext } from '../stage.ts';
 import type { Job } from '../../job/job.ts';
 import { interpolate } from '../../kernel/numeric.ts';
 import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
@@ -37,10 +37,10 @@ const sidePull: Readonly<Record<Kind, number>> = {
   'worm gear': 1.25,
 };
 
-export const pullsSideways = (kind: Kind): boolean => sidePull[kind] > 0;
+export const hasRadialLoad = (kind: Kind): boolean => sidePull[kind] > 0;
 
 /** What hangs on the shaft itself; a gear has a coupling before it. */
-export const hangsOnShaft = (kind: Kind): boolean => ['V-belt', 'synchronous belt', 'chain'].includes(kind);
+export const isShaftMounted = (kind: Kind): boolean => ['V-belt', 'synchronous belt', 'chain'].includes(kind);
 
 /** By how much the transmission’s rating must exceed the torque it carries. Common practice, no published source. */
 export const serviceFactors: Readonly<Record<Job['load']['shock'], number>> = {
@@ -97,7 +97,7 @@ export interface Transmission {
  * The transmission from motor to machine: its listed stages, or one of `load.ratio` where none is listed. A ratio that is
  * not typed follows from the speeds typed at both its shafts.
  */
-export function transmissionOf({ job, given, rows }: Brief): Transmission {
+export function transmissionOf({ job, given, rows }: StageContext): Transmission {
   const typed = given.load;
   const driven: TypedShaft = { torque: typed.torque, speed: typed.speed, inertia: typed.inertia, path: 'load' };
   const list = rows['load.stages'];

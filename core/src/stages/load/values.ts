@@ -1,4 +1,4 @@
-import { figure, phrase, type ValuesOf } from '../declared-value.ts';
+import { figure, textField, type ValuesOf } from '../declared-value.ts';
 
 /** What this stage works out, in the order it is shown. */
 export const values = {
@@ -18,7 +18,7 @@ export const values = {
   inertia: figure('inertia', 'Load inertia referred to motor shaft', { symbol: { NEMA: 'WK²', IEC: 'J' } }),
   dutyCycle: figure('duration', 'Cycle time'),
   /** Duty type of the cycle. */
-  dutyType: phrase('Duty type', { sheet: 'Load and rating' }),
+  dutyType: textField('Duty type', { sheet: 'Load and rating' }),
   /** Of the cycle, at the driven shaft; `torque` is the one of equal heat. */
   rmsTorque: figure('torque', 'RMS torque of the duty cycle'),
   /** Typed, or those of the duty cycle. */
@@ -32,7 +32,7 @@ export const values = {
   sideLoad: figure('force', 'Overhung (radial) load', { sheet: 'Load and rating' }),
   /** Least pitch diameter of a V-belt sheave on the motor. */
   leastSheave: figure('length', 'Minimum motor sheave diameter', { sheet: 'Load and rating' }),
-  driveEndBearing: phrase('Drive-end bearing', { sheet: 'Load and rating' }),
+  driveEndBearing: textField('Drive-end bearing', { sheet: 'Load and rating' }),
   poles: figure('count', 'Number of poles'),
   standardPower: figure('power', 'Standard rating', { sheet: 'Load and rating' }),
   loadFraction: figure('fraction', 'Load factor'),

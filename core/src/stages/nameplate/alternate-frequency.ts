@@ -1,5 +1,5 @@
 import { amount, figures, say, type Text, series } from '../../kernel/text.ts';
-import { PRACTICE, wording, type Value } from '../../kernel/value.ts';
+import { PRACTICE, textValue, type Value } from '../../kernel/value.ts';
 
 interface Rated {
   readonly power: Value;
@@ -35,7 +35,7 @@ export function atOtherFrequency(rated: Rated): Value<Text> | undefined {
     safe.length > 0 ? `safe on ${safe.join(', ')} V` : 'no usual voltage there keeps the flux',
     over.length > 0 ? `over-fluxed on ${over.join(', ')} V` : '',
   ];
-  return wording(series(text, '; '), {
+  return textValue(series(text, '; '), {
     origin: 'estimated',
     formula: "V' = V\\,\\dfrac{f'}{f},\\quad P' = P\\,\\dfrac{f'}{f},\\quad n' = n_s' - (n_s - n)",
     from: { V: rated.voltage, P: rated.power, n: rated.speed, f: rated.frequency },

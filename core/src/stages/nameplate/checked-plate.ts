@@ -1,27 +1,27 @@
-import type { School } from '../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 import type { Value } from '../../kernel/value.ts';
 import type { Plate } from '../../job/job.ts';
-import type { Brief, Notebook } from '../stage.ts';
+import type { StageContext, Notebook } from '../stage.ts';
 import type { ConnectedRating } from './connected-rating.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import type { Frame } from './frame.ts';
 import type { LockedRotorRange } from './locked-rotor-current.ts';
 import type { Turning } from './poles.ts';
 
 /** A plate with what its first reading came to. */
 export interface CheckedPlate {
-  readonly job: Brief['job'];
+  readonly job: StageContext['job'];
   readonly power: Value | undefined;
-  readonly need: Notebook<Flag>['need'];
+  readonly require: Notebook<Report>['require'];
   readonly voltage: Value | undefined;
   readonly rating: ConnectedRating;
   readonly current: Value | undefined;
-  readonly flag: Flag;
+  readonly report: Report;
   readonly frequency: Value;
   readonly turning: Turning | undefined;
   readonly powerFactor: Value | undefined;
   readonly efficiency: Value | undefined;
-  readonly school: School;
+  readonly school: StandardsSystem;
   readonly plate: Plate;
   readonly range: LockedRotorRange | undefined;
   readonly frame: Frame | undefined;

@@ -1,5 +1,5 @@
 import type { EfficiencyClass } from '../../motor/efficiency-class.ts';
-import type { School } from '../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 
 interface Rule {
   readonly from: number;
@@ -29,7 +29,7 @@ const european: readonly Rule[] = [
 export function leastClass(
   power: number,
   year: number,
-  school: School,
+  school: StandardsSystem,
 ): { readonly least: EfficiencyClass | 'no least class'; readonly law: string } {
   const rules = school === 'NEMA' ? american : european;
   const rule = rules.findLast((each) => year >= each.from && power > each.over && power <= each.upTo);

@@ -6,9 +6,9 @@ import { leastClass } from './class-in-year.ts';
 import { KNOWN_YEAR, type Decoding } from './decoding.ts';
 
 export function readClass(
-  known: Pick<Decoding, 'facts' | 'school' | 'values' | 'said' | 'year' | 'flag' | 'plate'>,
+  known: Pick<Decoding, 'facts' | 'school' | 'values' | 'said' | 'year' | 'report' | 'plate'>,
 ): void {
-  const { facts, school, values, said, year, flag } = known;
+  const { facts, school, values, said, year, report } = known;
   const { power, poles, efficiency } = facts;
   if (!power) return;
   const today = leastClass(power.value, KNOWN_YEAR, school);
@@ -23,7 +23,7 @@ export function readClass(
   const limit = classEfficiency(today.least, { power: power.value, poles: poles.value, open: facts.open, school });
   if (limit && efficiency.value < limit.value - 1e-6) {
     const less = 1 - (1 / limit.value - 1) / (1 / efficiency.value - 1);
-    flag(
+    report(
       'nameplate.class-below-today',
       say`A new motor of this size must reach ${today.least}, ${limit}: ${figures(less * 100, 2)} % less loss than this one, and often a little faster.`,
       { basis: `${today.law} (recalled from memory)` },
@@ -35,7 +35,7 @@ export function readClass(
 function checkPrintedClass(
   power: Value,
   poles: Value,
-  { plate, facts, flag }: Pick<Decoding, 'plate' | 'facts' | 'flag'>,
+  { plate, facts, report }: Pick<Decoding, 'plate' | 'facts' | 'report'>,
 ): void {
   const ie = /IE\s?([1-4])/i.exec(plate.efficiencyClass ?? '')?.[1];
   const name = (ie ? `IE${ie}` : /premium/i.test(plate.efficiencyClass ?? '') ? 'premium' : undefined) as
@@ -54,7 +54,7 @@ function checkPrintedClass(
   const printed = efficiency.origin === 'given';
   if (!limit || efficiency.origin === 'estimated' || efficiency.value >= limit.value - (printed ? 0.0015 : 0.02))
     return;
-  flag(
+  report(
     'nameplate.class-disagrees',
     say`The plate prints ${name} but ${printed ? textOf(efficiency) : say`its figures make an efficiency of ${efficiency}`}; ${name} asks ${limit} of this size and speed.`,
     { basis: say`${limit.working.source} (recalled from memory)` },

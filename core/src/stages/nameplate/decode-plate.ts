@@ -4,10 +4,10 @@ import { checkExplosionProtection, readServiceFactor, readDuty } from './decode-
 import { readZone, readConnection, readInverter } from './decode-winding.ts';
 import { readBearing, readGrease } from './decode-bearings.ts';
 import { readClass } from './decode-class.ts';
-import type { Flag } from './findings.ts';
-import type { Brief } from '../stage.ts';
+import type { Report } from './findings.ts';
+import type { StageContext } from '../stage.ts';
 import { motorEnclosures } from '../../kernel/tables/index.ts';
-import { wording, type Value } from '../../kernel/value.ts';
+import { textValue, type Value } from '../../kernel/value.ts';
 import { atOtherFrequency } from './alternate-frequency.ts';
 import { decodeEnclosure } from './enclosure.ts';
 import { insulation } from './insulation.ts';
@@ -20,16 +20,16 @@ const yearOf = (text: string | undefined): number | undefined => {
 };
 
 /** Decodes what the plate says in codes, and flags what a code entails. */
-export function decodePlate({ job, given }: Brief, facts: PlateFacts, flag: Flag): DecodedValues {
+export function decodePlate({ job, given }: StageContext, facts: PlateFacts, report: Report): DecodedValues {
   const plate = job.nameplate;
   const { school } = job;
   const { power, poles, open } = facts;
   const values: Decoded = designValues(plate.designLetter, power?.value, poles?.value);
   const design = plate.designLetter?.trim();
   if (design && !values.designMeaning)
-    flag('nameplate.design-unknown', `“${design.slice(0, 20)}” is no design of a standard motor.`);
-  const said = (text: Text, source: Text): Value<Text> => wording(text, { origin: 'recalled', source });
-  const decoding: Decoding = { plate, job, given, facts, values, said, school, flag, year: yearOf(plate.year) };
+    report('nameplate.design-unknown', `“${design.slice(0, 20)}” is no design of a standard motor.`);
+  const said = (text: Text, source: Text): Value<Text> => textValue(text, { origin: 'recalled', source });
+  const decoding: Decoding = { plate, job, given, facts, values, said, school, report, year: yearOf(plate.year) };
   const usual = power && poles && standardFrame(power.value, poles.value, open, school);
   if (usual) values.standardFrame = said(usual, school === 'NEMA' ? 'MG 1 Part 13' : 'EN 50347');
   readZone(decoding);
@@ -58,11 +58,11 @@ function readEnclosure({ plate, values, said }: Decoding): void {
 }
 
 /** Class and rise, and how hot the hottest spot gets here. */
-function readInsulation({ plate, given, values, flag }: Decoding): void {
+function readInsulation({ plate, given, values, report }: Decoding): void {
   const winding = insulation(plate.thermalClass, plate.rise, given.place.ambient ?? given.nameplate.ambient);
   if (!winding) {
     const letter = plate.thermalClass?.trim();
-    if (letter) flag('nameplate.thermal-class-unknown', `“${letter.slice(0, 20)}” is no class of insulation.`);
+    if (letter) report('nameplate.thermal-class-unknown', `“${letter.slice(0, 20)}” is no class of insulation.`);
     return;
   }
   values.thermalLimit = winding.limit;
@@ -70,7 +70,7 @@ function readInsulation({ plate, given, values, flag }: Decoding): void {
   values.insulationLife = winding.life;
   // Without the rise on the plate the hot spot is only an upper estimate; the place stage derates for the heat.
   if (winding.hotSpot.origin === 'derived' && winding.hotSpot.value > winding.limit.value + 0.5)
-    flag(
+    report(
       'nameplate.hot-spot',
       say`The hot-spot temperature at full load is ${winding.hotSpot}, thermal class limit ${winding.limit}: the insulation life falls to about ${winding.life}.`,
     );

@@ -1,6 +1,6 @@
 import { figures, say } from '../../kernel/text.ts';
 import { voltageZones, windingWithstand } from '../../kernel/tables/index.ts';
-import { PRACTICE, wording } from '../../kernel/value.ts';
+import { PRACTICE, textValue } from '../../kernel/value.ts';
 import { connectionAt } from './connection.ts';
 import { utilizationVoltage } from './connected-rating.ts';
 import { inverterStatement, type InverterStatement } from './inverter.ts';
@@ -39,7 +39,7 @@ export function readConnection({
   );
   if (!joined) return;
   values.connection = said(joined.text, 'voltage ratio of the plate; MG 1 Part 2');
-  values.starDelta = wording(joined.starDelta, { origin: 'recalled', source: PRACTICE, note: joined.why });
+  values.starDelta = textValue(joined.starDelta, { origin: 'recalled', source: PRACTICE, note: joined.why });
 }
 
 export function readInverter({
@@ -49,13 +49,13 @@ export function readInverter({
   values,
   said,
   job,
-  flag,
-}: Pick<Decoding, 'plate' | 'facts' | 'year' | 'values' | 'said' | 'job' | 'flag'>): InverterStatement {
+  report,
+}: Pick<Decoding, 'plate' | 'facts' | 'year' | 'values' | 'said' | 'job' | 'report'>): InverterStatement {
   const statement = inverterStatement(plate.inverter, facts.voltage?.value, year, KNOWN_YEAR);
   if (plate.inverter?.trim() || facts.power) values.inverter = said(statement.text, windingWithstand.source);
   const onDrive = job.situation.kind === 'drive';
   if (onDrive && (statement.verdict === 'not proven' || statement.verdict === 'confirm from the data sheet'))
-    flag(
+    report(
       'nameplate.inverter-silent',
       statement.verdict === 'not proven'
         ? 'The plate says nothing about running on a drive, and the motor is old or of unknown age: its winding is not proven against a drive’s voltage peaks.'

@@ -1,8 +1,8 @@
-import type { School } from '../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 import type { Value } from '../../kernel/value.ts';
 import type { Plate } from '../../job/job.ts';
-import type { Brief } from '../stage.ts';
-import type { Flag } from './findings.ts';
+import type { StageContext } from '../stage.ts';
+import type { Report } from './findings.ts';
 import type { DesignValues } from './design-letter.ts';
 import type { NameplateValues } from './values.ts';
 import type { Text } from '../../kernel/text.ts';
@@ -48,12 +48,12 @@ export type Decoded = { -readonly [Name in keyof DecodedValues]: DecodedValues[N
 /** A plate whose codes are decoded into `values`. */
 export interface Decoding {
   readonly plate: Plate;
-  readonly job: Brief['job'];
-  readonly flag: Flag;
-  readonly given: Brief['given'];
+  readonly job: StageContext['job'];
+  readonly report: Report;
+  readonly given: StageContext['given'];
   readonly facts: PlateFacts;
   readonly values: Decoded;
   readonly said: (text: Text, source: Text) => Value<Text>;
   readonly year: number | undefined;
-  readonly school: School;
+  readonly school: StandardsSystem;
 }

@@ -11,7 +11,7 @@ import {
   pullUpTorque,
 } from '../../kernel/tables/index.ts';
 import { cellValue, type Table } from '../../kernel/tables/table.ts';
-import { quantity, wording, type Value } from '../../kernel/value.ts';
+import { quantity, textValue, type Value } from '../../kernel/value.ts';
 
 export type DesignValues = Pick<
   NameplateValues,
@@ -55,7 +55,7 @@ export function designValues(
   const design = letter?.trim().toUpperCase() ?? '';
   const words = nema[design] ?? iec[design];
   if (words === undefined) return {};
-  const designMeaning = wording(`${design}: ${words}`, {
+  const designMeaning = textValue(`${design}: ${words}`, {
     origin: 'recalled',
     source: design in nema ? 'MG 1 1.19' : 'IEC 60034-12',
   });

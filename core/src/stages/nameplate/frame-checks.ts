@@ -6,7 +6,7 @@ import type { CheckedPlate } from './checked-plate.ts';
 export function checkFrame({
   plate,
   frame,
-  flag,
+  report,
   power,
   turning,
   school,
@@ -15,10 +15,10 @@ export function checkFrame({
   frequency,
 }: Pick<
   CheckedPlate,
-  'plate' | 'frame' | 'flag' | 'power' | 'turning' | 'school' | 'open' | 'rating' | 'frequency'
+  'plate' | 'frame' | 'report' | 'power' | 'turning' | 'school' | 'open' | 'rating' | 'frequency'
 >): void {
   if (plate.frame?.trim() && !frame) {
-    flag('nameplate.frame-unknown', `Frame “${plate.frame.slice(0, 20)}” reads as neither a NEMA nor an IEC frame.`);
+    report('nameplate.frame-unknown', `Frame “${plate.frame.slice(0, 20)}” reads as neither a NEMA nor an IEC frame.`);
   }
   if (!frame || !power || !turning || frame.family !== school) return;
   const assigned = standardFrame(power.value, turning.poles.value, open, school);
@@ -34,7 +34,7 @@ export function checkFrame({
         open,
         school,
       });
-    flag(
+    report(
       'nameplate.frame-unusual',
       `${plate.frame?.trim()} is not the standard frame for this size and speed; that would be ${assigned}.${speed === undefined ? '' : ` It would be if the speed read ${speed}.`}`,
       {
@@ -49,7 +49,7 @@ export function checkFrame({
     );
   }
   if (/U/.test(frame.suffix) && frame.family === 'NEMA') {
-    flag(
+    report(
       'nameplate.frame-u',
       'A U frame belongs to the series before 1964: a present T frame of the same power has other feet and shaft.',
     );

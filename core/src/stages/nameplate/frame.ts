@@ -1,4 +1,4 @@
-import { INCH, type School } from '../../kernel/quantity/units.ts';
+import { INCH, type StandardsSystem } from '../../kernel/quantity/units.ts';
 import {
   frameSuffixes,
   iecDimensions,
@@ -7,7 +7,7 @@ import {
   nemaFramesOpen,
 } from '../../kernel/tables/index.ts';
 import { standardHorsepower } from '../../motor/standard-power.ts';
-import { quantity, wording, type Value } from '../../kernel/value.ts';
+import { quantity, textValue, type Value } from '../../kernel/value.ts';
 import type { Text } from '../../kernel/text.ts';
 
 export interface Frame {
@@ -15,7 +15,7 @@ export interface Frame {
   /** Digits that fix the feet and shaft height: `254`, `132`. A double-drilled base has two. */
   readonly numbers: readonly string[];
   readonly suffix: string;
-  readonly family: School;
+  readonly family: StandardsSystem;
   readonly suffixMeaning?: Value<Text>;
 }
 
@@ -26,13 +26,13 @@ interface FrameCode {
   readonly code: string;
   readonly numbers: readonly string[];
   readonly suffix: string;
-  readonly family: School;
+  readonly family: StandardsSystem;
   /** Shaft height, m. */
   readonly height: number;
 }
 
 /** The parts of a frame’s name, without working; for lists of many motors. Undefined if it reads as no frame. */
-export function readFrame(text: string, school: School): FrameCode | undefined {
+export function readFrame(text: string, school: StandardsSystem): FrameCode | undefined {
   const code = text.toUpperCase().replaceAll(/\s|FRAME|FR\.?|IEC/g, '');
   const match = /^(\d{2,3})(?:\/(\d{1,3}))?([A-Z]{0,6})\d?$/.exec(code);
   if (!match) return undefined;
@@ -51,7 +51,7 @@ export function readFrame(text: string, school: School): FrameCode | undefined {
  * three digits hold quarter inches in the first two. IEC: the number is millimetres. Undefined if it reads as neither.
  * A bare three-digit number is taken as the job’s school writes it.
  */
-export function decodeFrame(text: string, school: School): Frame | undefined {
+export function decodeFrame(text: string, school: StandardsSystem): Frame | undefined {
   const frame = readFrame(text, school);
   if (!frame) return undefined;
   const { code, numbers, suffix, family, height } = frame;
@@ -64,7 +64,7 @@ export function decodeFrame(text: string, school: School): Frame | undefined {
           : numbers[0]?.length === 2
             ? 'D = \\dfrac{\\text{number}}{16}'
             : 'D = \\dfrac{\\text{first two digits}}{4}',
-      from: { frame: wording(code, { origin: 'given', source: 'typed in this job' }) },
+      from: { frame: textValue(code, { origin: 'given', source: 'typed in this job' }) },
       source: family === 'IEC' ? IEC_SOURCE : NEMA_SOURCE,
     }),
     numbers,
@@ -78,29 +78,34 @@ const IEC_ONLY = /^(S|M|L)[ABCDXYZ]?$/;
 
 const iecNumbers = new Set(iecDimensions.rows.map((row) => String(row['h'])));
 
-function familyOf(number: string, suffix: string, school: School): School {
+function familyOf(number: string, suffix: string, school: StandardsSystem): StandardsSystem {
   if (/^(T|U|TS|US|TC|TSC|TD|TZ|TCZ|JM|JP|C|CZ|Y|Z|H|HP|LP)/.test(suffix)) return 'NEMA';
   return iecNumbers.has(number) && (IEC_ONLY.test(suffix) || school === 'IEC') ? 'IEC' : 'NEMA';
 }
 
-function suffixMeaning(suffix: string, family: School): Value<Text> | undefined {
+function suffixMeaning(suffix: string, family: StandardsSystem): Value<Text> | undefined {
   if (suffix === '') return undefined;
   if (family === 'IEC') {
     const length = { S: 'short', M: 'medium', L: 'long' }[suffix[0] ?? ''];
     return length === undefined
       ? undefined
-      : wording(`${length} length of feet`, { origin: 'recalled', source: 'IEC 60072-1' });
+      : textValue(`${length} length of feet`, { origin: 'recalled', source: 'IEC 60072-1' });
   }
   const whole = frameSuffixes.row(suffix);
   const rows = whole
     ? [whole]
     : Array.from(suffix, (letter) => frameSuffixes.row(letter)).filter((row) => row !== undefined);
   const text = rows.map((row) => String(row['meaning'])).join('; ');
-  return text === '' ? undefined : wording(text, { origin: 'recalled', source: frameSuffixes.source });
+  return text === '' ? undefined : textValue(text, { origin: 'recalled', source: frameSuffixes.source });
 }
 
 /** The frame the standards assign to a size, speed and enclosure; undefined where they assign none. */
-export function standardFrame(power: number, poles: number, open: boolean, school: School): string | undefined {
+export function standardFrame(
+  power: number,
+  poles: number,
+  open: boolean,
+  school: StandardsSystem,
+): string | undefined {
   if (school === 'IEC') {
     const row = iecFrames.rows.find(
       (each) => each['poles'] === poles && Math.abs(Number(each['kw']) * 1000 - power) < power * 0.02,

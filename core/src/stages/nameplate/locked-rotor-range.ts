@@ -10,7 +10,7 @@ import type { PlateKnown } from './plate-known.ts';
 
 /** At the connected voltage; a winding made for more draws less there, in proportion to voltage. */
 export function lockedRotorRange(
-  known: Pick<PlateKnown, 'rating' | 'voltage' | 'current' | 'school' | 'given' | 'plate' | 'power' | 'flag'>,
+  known: Pick<PlateKnown, 'rating' | 'voltage' | 'current' | 'school' | 'given' | 'plate' | 'power' | 'report'>,
 ): LockedRotorRange | undefined {
   const { rating, voltage, current } = known;
   const range = rangeAt(rating.winding?.voltage ?? voltage, rating.winding?.current ?? current, known);
@@ -32,7 +32,7 @@ export function lockedRotorRange(
 function rangeAt(
   volts: Value | undefined,
   amperes: Value | undefined,
-  { given, plate, power, flag }: Pick<PlateKnown, 'given' | 'plate' | 'power' | 'school' | 'flag'>,
+  { given, plate, power, report }: Pick<PlateKnown, 'given' | 'plate' | 'power' | 'school' | 'report'>,
 ): LockedRotorRange | undefined {
   const typed = given.nameplate;
   if (typed.lockedRotorCurrent && !plate.codeLetter?.trim())
@@ -40,7 +40,7 @@ function rangeAt(
   if (plate.codeLetter?.trim() && power && volts) {
     const fromCode = lockedRotorFromCode(plate.codeLetter, power, volts);
     if (fromCode) return fromCode;
-    flag(
+    report(
       'nameplate.code-letter',
       `Code letter “${plate.codeLetter.slice(0, 10)}” is not one the standard uses (A–H, J–N, P, R–V).`,
     );

@@ -1,6 +1,6 @@
 import type { Text } from '../../kernel/text.ts';
-import type { School } from '../../kernel/quantity/units.ts';
-import type { Brief } from '../stage.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
+import type { StageContext } from '../stage.ts';
 
 /** One way of guessing the power of a motor without a plate. */
 export interface Clue {
@@ -14,13 +14,13 @@ export interface Clue {
 export interface FoundFrame {
   readonly name: string;
   readonly number: string;
-  readonly family: School;
+  readonly family: StandardsSystem;
 }
 
 /** What was measured of a motor without a plate. */
 export interface MeasuredMotor {
-  readonly measured: Brief['given']['nameplate'];
-  readonly school: School;
+  readonly measured: StageContext['given']['nameplate'];
+  readonly school: StandardsSystem;
   readonly clues: Clue[];
   readonly frequency: number;
   readonly frames: readonly FoundFrame[];

@@ -4,12 +4,12 @@ import type { Turning } from './poles.ts';
 import { completeBalance } from './complete-balance.ts';
 import { lockedRotorRange } from './locked-rotor-range.ts';
 import { plateMotor } from './plate-motor.ts';
-import { findings as declared } from './findings.ts';
+import { declaration } from './declaration.ts';
 import type { NameplateValues } from './values.ts';
 import { classMet, guaranteedMinimum } from '../../motor/efficiency-class.ts';
 import { type Motor } from '../../motor/typical.ts';
-import { notebook, type Brief, type StageResult } from '../stage.ts';
-import { quantity, wording, type Value } from '../../kernel/value.ts';
+import { notebook, type StageContext, type StageResult } from '../stage.ts';
+import { quantity, textValue, type Value } from '../../kernel/value.ts';
 import { connectedRating, type ConnectedRating } from './connected-rating.ts';
 import { checkPlate } from './plate-checks.ts';
 import { checkDoubts } from './plate-doubts.ts';
@@ -41,9 +41,9 @@ export interface NameplateResult extends StageResult<NameplateValues> {
 const isOpen = (enclosure: string | undefined): boolean => /\b(ODP|DP|OPEN|WP|IP\s?[12]\d)/i.test(enclosure ?? '');
 
 /** What the plate says, what follows from it, and whether it agrees with itself. */
-export function nameplate(brief: Brief): NameplateResult {
+export function nameplate(brief: StageContext): NameplateResult {
   const { job, given } = brief;
-  const { findings, missing, flag, need } = notebook('nameplate', declared);
+  const { findings, missing, report, require } = notebook(declaration);
   const { school } = job;
   const plate = job.nameplate;
   const rating = connectedRating(given, job);
@@ -57,7 +57,7 @@ export function nameplate(brief: Brief): NameplateResult {
     frequency,
     serviceFactor,
     school,
-    flag,
+    report,
     open: isOpen(plate.enclosure),
   };
   const { balance, turning } = turningAndBalance(known);
@@ -67,11 +67,11 @@ export function nameplate(brief: Brief): NameplateResult {
   const frame = plate.frame?.trim() ? decodeFrame(plate.frame, school) : undefined;
   const outline = frame && outlineOf(frame, turning?.poles.value ?? 4);
 
-  checkPlate(brief, { rating, balance, turning, range, frame, open: known.open }, { flag, need });
-  checkDoubts({ brief, rating, balance, turning, flag });
+  checkPlate(brief, { rating, balance, turning, range, frame, open: known.open }, { report, require });
+  checkDoubts({ brief, rating, balance, turning, report });
   const facts = { power, voltage, frequency, speed, poles: turning?.poles, efficiency, voltages: rating.voltages };
-  const decoded = decodePlate(brief, { ...facts, open: known.open }, flag);
-  const recovery = recover(brief, flag);
+  const decoded = decodePlate(brief, { ...facts, open: known.open }, report);
+  const recovery = recover(brief, report);
   const measured = power && efficiency && !guessed(efficiency) ? { power, efficiency } : undefined;
   const minimum =
     measured && measured.efficiency.value < 1
@@ -164,7 +164,7 @@ function classValue(
   const met = classMet(efficiency.value, { power: power.value, poles: count.value, open, school });
   if (!met) return {};
   return {
-    efficiencyClass: wording(met.name, {
+    efficiencyClass: textValue(met.name, {
       formula: '\\eta \\ge \\eta_{class}',
       from: { '\\eta': efficiency, '\\eta_{class}': met.limit },
       source: met.limit.working.source,

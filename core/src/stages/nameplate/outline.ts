@@ -1,4 +1,4 @@
-import { INCH, type School } from '../../kernel/quantity/units.ts';
+import { INCH, type StandardsSystem } from '../../kernel/quantity/units.ts';
 import { iecDimensions, nemaDimensions } from '../../kernel/tables/index.ts';
 import type { Table } from '../../kernel/tables/table.ts';
 import type { Frame } from './frame.ts';
@@ -6,7 +6,7 @@ import type { Frame } from './frame.ts';
 /** The mounting dimensions of a foot motor, metres. A dimension that the suffix makes special is undefined. */
 export interface Outline {
   readonly frame: string;
-  readonly family: School;
+  readonly family: StandardsSystem;
   /** Floor to shaft centre: D or H. */
   readonly height: number;
   /** Foot holes across the shaft: 2E or A. */
@@ -123,7 +123,7 @@ export interface Misfit {
 const SLACK = 0.0008;
 
 /** Where the replacement would not stand on the old feet or take the old coupling, in the job’s units. */
-export function misfits(old: Outline, fresh: Outline, school: School): Misfit[] {
+export function misfits(old: Outline, fresh: Outline, school: StandardsSystem): Misfit[] {
   const show = (value: number): string =>
     school === 'NEMA' ? `${Number((value / INCH).toFixed(3))}\u00a0in` : `${Number((value / MM).toFixed(1))}\u00a0mm`;
   const out: Misfit[] = [];
@@ -150,5 +150,5 @@ export interface Outlines {
 }
 
 /** No misfit is known while one of the two mountings is not. */
-export const misfitsOf = (old: Outline | undefined, fresh: Outline | undefined, school: School): Misfit[] =>
+export const misfitsOf = (old: Outline | undefined, fresh: Outline | undefined, school: StandardsSystem): Misfit[] =>
   old && fresh ? misfits(old, fresh, school) : [];

@@ -14,17 +14,17 @@ export function checkBalance({
   plate,
   rating,
   powerFactor,
-  flag,
+  report,
   efficiency,
   power,
   voltage,
-}: Pick<CheckedPlate, 'plate' | 'rating' | 'powerFactor' | 'flag' | 'efficiency' | 'power' | 'voltage'>): void {
+}: Pick<CheckedPlate, 'plate' | 'rating' | 'powerFactor' | 'report' | 'efficiency' | 'power' | 'voltage'>): void {
   const { efficiency: eta, powerFactor: pf } = rating;
   const amperes = rating.current;
   if (powerFactor && powerFactor.value > 1)
-    return void flag('nameplate.power-factor-over-one', impossible('power factor', textOf(powerFactor)));
+    return void report('nameplate.power-factor-over-one', impossible('power factor', textOf(powerFactor)));
   if (efficiency && efficiency.value > 1)
-    return void flag('nameplate.efficiency-over-one', impossible('efficiency', textOf(efficiency)));
+    return void report('nameplate.efficiency-over-one', impossible('efficiency', textOf(efficiency)));
   if (!power || !voltage || !amperes || !eta || !pf) return;
   const off = mismatch(power.value, voltage.value, amperes.value, eta.value, pf.value);
   if (Math.abs(off) <= DISAGREES) return;
@@ -53,7 +53,7 @@ export function checkBalance({
   ];
   const likely = misreadDigit(suspects);
   const size = say`${figures(Math.abs(off) * 100, 2)} %`;
-  flag(
+  report(
     Math.abs(off) > MISREAD ? 'nameplate.misread' : 'nameplate.disagrees',
     say`The nameplate contradicts itself: √3·V·I·η·cos φ is ${size} ${off > 0 ? 'above' : 'below'} the power.${fits(likely)}`,
     likely && {

@@ -1,9 +1,9 @@
 import { say, series, textOf, type Text } from '../../kernel/text.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import { classEfficiency, classesOf } from '../../motor/efficiency-class.ts';
 import { estimatedPowerFactor } from '../../motor/typical.ts';
-import { remembered } from '../../kernel/memoize.ts';
-import type { Brief } from '../stage.ts';
+import { memoize } from '../../kernel/memoize.ts';
+import type { StageContext } from '../stage.ts';
 import type { ConnectedRating } from './connected-rating.ts';
 import type { Turning } from './poles.ts';
 import type { Balance } from './power-balance.ts';
@@ -14,7 +14,7 @@ const REMEMBERED = 50;
 const readings = new Map<string, PlateReading>();
 
 /** The plate’s text as it reads; remembered, since most keystrokes leave it as it was. */
-const readingOf = (text: string): PlateReading => remembered(readings, REMEMBERED, text, () => readPlate(text));
+const readingOf = (text: string): PlateReading => memoize(readings, REMEMBERED, text, () => readPlate(text));
 
 /** How far a power factor that follows from the other figures may lie below the usual one. Common practice, no published source. */
 const FAR_BELOW = 0.2;
@@ -25,11 +25,11 @@ const ABOVE_CLASSES = 0.03;
 
 /** A plate that may be doubted. */
 interface DoubtedPlate {
-  readonly brief: Brief;
+  readonly brief: StageContext;
   readonly rating: ConnectedRating;
   readonly balance: Balance;
   readonly turning: Turning | undefined;
-  readonly flag: Flag;
+  readonly report: Report;
 }
 
 /** What was not believed of the plate’s text, and what the plate as a whole says that this job is not made for. */
@@ -44,42 +44,42 @@ export function checkDoubts(doubted: DoubtedPlate): void {
 }
 
 /** A doubt holds until somebody typed something else into its field. */
-function checkUnread({ brief, flag }: DoubtedPlate): void {
+function checkUnread({ brief, report }: DoubtedPlate): void {
   const plate = brief.job.nameplate;
   if (!plate.asRead?.trim()) return;
   const { doubts, fields } = readingOf(plate.asRead);
   for (const { text, field, why } of doubts.slice(0, 8)) {
     if (field && String(plate[field] ?? '') !== String(fields[field] ?? '')) continue;
-    flag('nameplate.unread', `“${text.slice(0, 40)}” on the plate was not taken: ${why.replace(/\.$/, '')}.`, {
+    report('nameplate.unread', `“${text.slice(0, 40)}” on the plate was not taken: ${why.replace(/\.$/, '')}.`, {
       field: field ? `nameplate.${field}` : 'nameplate.asRead',
     });
   }
 }
 
-function checkPhases({ brief, flag }: DoubtedPlate): void {
+function checkPhases({ brief, report }: DoubtedPlate): void {
   const plate = brief.job.nameplate;
   const said = plate.phases?.trim() ?? '';
   if (said === '' || /^3|three/i.test(said)) return;
-  flag(
+  report(
     'nameplate.single-phase',
     `The plate says “${said.slice(0, 20)}” for its phases: this is no three-phase motor, and nothing here holds for it.`,
   );
 }
 
-function checkSpeeds({ brief: { job }, rating, flag }: DoubtedPlate): void {
+function checkSpeeds({ brief: { job }, rating, report }: DoubtedPlate): void {
   const { speeds } = rating;
   if (!speeds) return;
   const list = series(speeds.all.map(textOf), ' and ');
   const chosen = textOf(speeds.all[speeds.chosen]) ?? '';
   const must = job.situation.kind === 'replace' || job.situation.kind === 'drive';
   if (speeds.settled) {
-    flag(
+    report(
       'nameplate.speed-chosen',
       say`A two-speed motor, ${list}; everything here holds for ${chosen}, ${speeds.both ? 'both are used' : 'the other speed is given up'}.`,
     );
     return;
   }
-  flag(
+  report(
     'nameplate.two-speed',
     say`The plate is of a two-speed motor, ${list}. ${must ? 'Which speed is to be replaced or driven decides everything that follows.' : say`The first, ${chosen}, is taken.`}`,
     {
@@ -92,12 +92,12 @@ function checkSpeeds({ brief: { job }, rating, flag }: DoubtedPlate): void {
   );
 }
 
-function checkSchool({ brief, flag }: DoubtedPlate): void {
+function checkSchool({ brief, report }: DoubtedPlate): void {
   const { nameplate: plate, school } = brief.job;
   const weight = schoolWeight(plate, plate.asRead ?? '');
   const proposed = weight > 0 ? 'IEC' : weight < 0 ? 'NEMA' : school;
   if (proposed === school || Math.abs(weight) < 1.5) return;
-  flag(
+  report(
     'nameplate.other-school',
     `The plate was printed for ${proposed === 'IEC' ? 'IEC rules at 50 Hz' : 'NEMA rules at 60 Hz'}; this job works by ${school}.`,
     {
@@ -108,7 +108,7 @@ function checkSchool({ brief, flag }: DoubtedPlate): void {
 }
 
 /** A power factor or an efficiency that no motor has says that another figure is misread. */
-function checkDerived({ brief, rating, turning, balance, flag }: DoubtedPlate): void {
+function checkDerived({ brief, rating, turning, balance, report }: DoubtedPlate): void {
   const { school } = brief.job;
   const { power } = rating;
   if (!power || !turning) return;
@@ -117,7 +117,7 @@ function checkDerived({ brief, rating, turning, balance, flag }: DoubtedPlate): 
   if (powerFactor && powerFactor.origin !== 'given' && powerFactor.value <= 1) {
     const usual = estimatedPowerFactor(power.value, poles);
     if (powerFactor.value < usual - FAR_BELOW || powerFactor.value > HIGHEST_POWER_FACTOR)
-      flag('nameplate.implausible', implausible('power factor', textOf(powerFactor), `about ${usual.toFixed(2)}`), {
+      report('nameplate.implausible', implausible('power factor', textOf(powerFactor), `about ${usual.toFixed(2)}`), {
         field: 'nameplate.currents',
       });
   }
@@ -129,7 +129,7 @@ function checkDerived({ brief, rating, turning, balance, flag }: DoubtedPlate): 
     const least = of(names.at(-1));
     if (best !== undefined && least !== undefined)
       if (efficiency.value < least - BELOW_CLASSES || efficiency.value > best + ABOVE_CLASSES)
-        flag(
+        report(
           'nameplate.implausible',
           implausible('efficiency', textOf(efficiency), `${(least * 100).toFixed(0)} to ${(best * 100).toFixed(0)} %`),
           { field: 'nameplate.currents' },
@@ -140,12 +140,12 @@ function checkDerived({ brief, rating, turning, balance, flag }: DoubtedPlate): 
 const implausible = (what: string, shown: Text, usual: string): Text =>
   say`The plate’s figures come to a ${what} of ${shown}; motors of this size and speed have ${usual}.`;
 
-function checkPoles({ brief: { given }, turning, flag }: DoubtedPlate): void {
+function checkPoles({ brief: { given }, turning, report }: DoubtedPlate): void {
   const printed = given.nameplate.poles;
   if (!printed) return;
   const odd = printed.value % 2 !== 0;
   if (!odd && (!turning || turning.poles.value === printed.value)) return;
-  flag(
+  report(
     'nameplate.poles-disagree',
     odd
       ? say`${printed} poles cannot be: poles come in pairs.`

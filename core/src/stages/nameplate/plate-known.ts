@@ -1,10 +1,10 @@
-import type { School } from '../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 import type { Value } from '../../kernel/value.ts';
 import type { Plate } from '../../job/job.ts';
-import type { Brief } from '../stage.ts';
+import type { StageContext } from '../stage.ts';
 import type { ConnectedRating } from './connected-rating.ts';
 import type { DecodedValues } from './decoding.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import type { LockedRotorRange } from './locked-rotor-current.ts';
 import type { Turning } from './poles.ts';
 
@@ -13,13 +13,13 @@ export interface PlateKnown {
   readonly power: Value | undefined;
   readonly rating: ConnectedRating;
   readonly roughPoles: number | undefined;
-  readonly school: School;
+  readonly school: StandardsSystem;
   readonly open: boolean;
   readonly voltage: Value | undefined;
   readonly current: Value | undefined;
-  readonly given: Brief['given'];
+  readonly given: StageContext['given'];
   readonly plate: Plate;
-  readonly flag: Flag;
+  readonly report: Report;
   readonly decoded: DecodedValues;
   readonly turning: Turning | undefined;
   readonly speed: Value | undefined;

@@ -1,8 +1,8 @@
 import { figures, say, type Text } from '../../kernel/text.ts';
-import type { School } from '../../kernel/quantity/units.ts';
-import type { Brief } from '../stage.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
+import type { StageContext } from '../stage.ts';
 import type { CheckedPlate } from './checked-plate.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import type { Job } from '../../job/job.ts';
 import { codeLetters } from '../../kernel/tables/index.ts';
@@ -19,7 +19,7 @@ export const fits = (likely: Misreading | undefined): Text =>
     : '';
 
 /** Same power at every voltage: V·I must be equal for each pair the plate prints. */
-export function checkVoltageRatio(given: Inputs['given'], plate: Job['nameplate'], flag: Flag): void {
+export function checkVoltageRatio(given: Inputs['given'], plate: Job['nameplate'], report: Report): void {
   const power = given.nameplate.power?.[0]?.[0]?.value;
   const voltages = given.nameplate.voltages ?? [];
   const currents = given.nameplate.currents ?? [];
@@ -53,7 +53,7 @@ export function checkVoltageRatio(given: Inputs['given'], plate: Job['nameplate'
     suspect('Voltage', 'nameplate.voltages', v1.value, (v) => off(v, v2.value, i1.value, i2.value)),
     suspect('Voltage', 'nameplate.voltages', v2.value, (v) => off(v1.value, v, i1.value, i2.value)),
   ]);
-  flag(
+  report(
     'nameplate.ratio',
     say`Rated voltages and currents contradict each other: ${v1} × ${i1} and ${v2} × ${i2} should be equal and differ by ${figures(Math.abs(now) * 100, 2)} %.${fits(likely)}`,
     { field: likely?.field ?? 'nameplate.currents', ...mendsOf(plate, likely) },
@@ -72,8 +72,8 @@ export function checkCodeLetter({
   power,
   voltage,
   current,
-  flag,
-}: Pick<CheckedPlate, 'job' | 'power' | 'voltage' | 'current' | 'flag'> & Pick<Brief, 'given'>): void {
+  report,
+}: Pick<CheckedPlate, 'job' | 'power' | 'voltage' | 'current' | 'report'> & Pick<StageContext, 'given'>): void {
   const letter = job.nameplate.codeLetter?.trim().toUpperCase();
   const at = codeLetters.rows.findIndex((row) => row['letter'] === letter);
   const { lockedRotorCurrent, startingCurrentRatio } = given.nameplate;
@@ -85,14 +85,14 @@ export function checkCodeLetter({
   const most = codeLetters.number(codeLetters.rows[at + 1], 'kva_per_hp_min') ?? Infinity;
   if (kva >= least * 0.97 && kva <= most * 1.03) return;
   const fit = codeLetters.rows.findLast((row) => (codeLetters.number(row, 'kva_per_hp_min') ?? 0) <= kva);
-  flag(
+  report(
     'nameplate.code-current',
     say`Code ${letter ?? ''} means ${figures(least, 3)} to ${figures(most, 3)} kVA/hp, but the locked-rotor current on the plate makes ${figures(kva, 3)}${fit ? `: that would be code ${String(fit['letter'])}` : ''}.`,
   );
 }
 
 /** The 50 Hz and 60 Hz sets of one motor: the same iron, so V/f and the pole count must agree. */
-export function checkFrequencyPair(given: Inputs['given'], typed: Job['nameplate'], flag: Flag): void {
+export function checkFrequencyPair(given: Inputs['given'], typed: Job['nameplate'], report: Report): void {
   const { nameplate: plate } = given;
   const f1 = plate.frequency?.[0]?.[0]?.value;
   const f2 = plate.altFrequency?.value ?? plate.frequency?.flat()[1]?.value;
@@ -118,7 +118,7 @@ export function checkFrequencyPair(given: Inputs['given'], typed: Job['nameplate
         plausible: (v: number) => v > 100,
       })),
     ]);
-    flag(
+    report(
       'nameplate.pair-speed',
       say`The 50 Hz and 60 Hz speeds belong to different pole counts, which one winding cannot have.${fits(likely)}`,
       { field: likely?.field ?? 'nameplate.speed', ...mendsOf(typed, likely) },
@@ -128,7 +128,7 @@ export function checkFrequencyPair(given: Inputs['given'], typed: Job['nameplate
   const v2 = plate.altVoltages?.flat() ?? [];
   const agrees = v1.some((a) => v2.some((b) => Math.abs(b.value / f2 / (a.value / f1) - 1) < 0.12));
   if (v1.length > 0 && v2.length > 0 && !agrees)
-    flag(
+    report(
       'nameplate.pair-voltage',
       `No 50 Hz voltage stands to a 60 Hz voltage as 5 to 6, so one of the two sets would be far over- or under-fluxed.`,
     );
@@ -148,7 +148,7 @@ export function speedThatFitsFrame({
   readonly frequency: number;
   readonly speed: number;
   readonly open: boolean;
-  readonly school: School;
+  readonly school: StandardsSystem;
 }): string | undefined {
   const wanted = decodeFrame(frame, school);
   if (!wanted || wanted.family !== school) return undefined;

@@ -3,12 +3,12 @@ import type { Clue, FoundFrame, MeasuredMotor } from './measured-motor.ts';
 import type { Band } from './recovered-power.ts';
 import { framesMatching, poleCount } from './recovered-frame.ts';
 import { frameBand, currentBand, resistanceBand } from './recovered-power.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import type { NameplateValues } from './values.ts';
-import type { Brief } from '../stage.ts';
+import type { StageContext } from '../stage.ts';
 import { utilizationVoltage } from './connected-rating.ts';
 import { iecDimensions, nemaDimensions } from '../../kernel/tables/index.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
+import { PRACTICE, quantity, textValue, type Value } from '../../kernel/value.ts';
 import type { Text } from '../../kernel/text.ts';
 
 export type RecoveryValues = Pick<
@@ -26,7 +26,7 @@ export interface Recovery {
  * speed or the slots, a band of power from frame, no-load current and winding resistance. Every result is an estimate
  * with its confidence and never stands in for a plate value.
  */
-export function recover({ job, given }: Brief, flag: Flag): Recovery {
+export function recover({ job, given }: StageContext, report: Report): Recovery {
   if (!job.nameplate.unreadable) return { values: {}, clues: [] };
   const { school } = job;
   const volts = given.supply.voltage;
@@ -43,7 +43,7 @@ export function recover({ job, given }: Brief, flag: Flag): Recovery {
   const bands = [frameBand(motor), currentBand(motor), resistanceBand(motor)].filter((band) => band !== undefined);
   const clues = [...measured.clues, ...bands.map(({ clue }) => clue)];
   const { low, high, agree } = together(bands);
-  flag(
+  report(
     'nameplate.recovered',
     bands.length === 0
       ? 'The plate cannot be read. Measure what the fields below ask for; each narrows down what the motor was.'
@@ -81,7 +81,7 @@ function together(bands: readonly Band[]): { readonly low: number; readonly high
 }
 
 const frameValue = (frames: readonly FoundFrame[]): Value<Text> =>
-  wording(frames.map((each) => each.name).join(' or '), {
+  textValue(frames.map((each) => each.name).join(' or '), {
     origin: 'estimated',
     source: `${nemaDimensions.source}; ${iecDimensions.source}`,
     note: 'Frames whose shaft height and diameter match what was measured.',

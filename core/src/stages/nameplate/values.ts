@@ -1,4 +1,4 @@
-import { figure, phrase, type ValuesOf } from '../declared-value.ts';
+import { figure, textField, type ValuesOf } from '../declared-value.ts';
 
 /** What this stage works out, in the order it is shown. */
 export const values = {
@@ -39,7 +39,7 @@ export const values = {
     { symbol: 'η', sheet: 'Existing motor, from nameplate' },
   ),
   efficiencyMinimum: figure('fraction', 'Minimum (guaranteed) efficiency'),
-  efficiencyClass: phrase('Efficiency class'),
+  efficiencyClass: textField('Efficiency class'),
   powerFactor: figure('powerFactor', 'Power factor', { symbol: { NEMA: 'PF', IEC: 'cos φ' } }),
   serviceFactor: figure('count', 'Service factor', { symbol: 'SF' }),
   lockedRotorCurrentMin: figure('current', 'Locked-rotor current, min.', { symbol: { NEMA: 'LRA', IEC: 'I_A' } }),
@@ -47,40 +47,40 @@ export const values = {
     symbol: { NEMA: 'LRA', IEC: 'I_A' },
     sheet: 'Existing motor, from nameplate',
   }),
-  designMeaning: phrase({ NEMA: 'Design letter', IEC: 'Design' }),
+  designMeaning: textField({ NEMA: 'Design letter', IEC: 'Design' }),
   /** Least torques the design guarantees, of rated. */
   lockedRotorTorqueMin: figure('fraction', 'Locked-rotor torque, min.', { symbol: { NEMA: 'LRT', IEC: 'T_A' } }),
   pullUpTorqueMin: figure('fraction', 'Pull-up torque, min.', { symbol: { NEMA: 'PUT', IEC: 'T_U' } }),
   breakdownTorqueMin: figure('fraction', 'Breakdown torque, min.', { symbol: { NEMA: 'BDT', IEC: 'T_B' } }),
-  voltageZone: phrase('Supply voltage deviation'),
-  standardFrame: phrase('Standard frame for this rating', { heading: 'Mounting, by its frame' }),
+  voltageZone: textField('Supply voltage deviation'),
+  standardFrame: textField('Standard frame for this rating', { heading: 'Mounting, by its frame' }),
   shaftHeight: figure('length', 'Shaft height', {
     symbol: { NEMA: 'D', IEC: 'H' },
     sheet: 'Existing motor, from nameplate',
   }),
-  frameSuffix: phrase('Frame suffix'),
+  frameSuffix: textField('Frame suffix'),
   feetAcross: figure('length', { NEMA: 'Mounting dimension 2E', IEC: 'Mounting dimension A' }),
   feetAlong: figure('length', { NEMA: 'Mounting dimension 2F', IEC: 'Mounting dimension B' }),
   shaftDiameter: figure('length', 'Shaft diameter', { symbol: { NEMA: 'U', IEC: 'D' } }),
   shaftLength: figure('length', 'Shaft extension', { symbol: { NEMA: 'N–W', IEC: 'E' } }),
-  enclosureMeaning: phrase('Enclosure', { heading: 'What its codes mean' }),
-  dutyMeaning: phrase('Duty type'),
+  enclosureMeaning: textField('Enclosure', { heading: 'What its codes mean' }),
+  dutyMeaning: textField('Duty type'),
   thermalLimit: figure('temperature', 'Thermal class limit'),
   hotSpot: figure('temperature', 'Hot-spot temperature at full load'),
   insulationLife: figure('time', 'Expected insulation life'),
-  bearingDriveEnd: phrase('Drive-end bearing', { sheet: 'Existing motor, from nameplate' }),
-  bearingOppositeEnd: phrase(
+  bearingDriveEnd: textField('Drive-end bearing', { sheet: 'Existing motor, from nameplate' }),
+  bearingOppositeEnd: textField(
     { NEMA: 'Opposite-drive-end bearing', IEC: 'Non-drive-end bearing' },
     { sheet: 'Existing motor, from nameplate' },
   ),
-  connection: phrase('Winding connection'),
-  starDelta: phrase({ NEMA: 'Wye-delta starting', IEC: 'Star-delta starting' }),
-  inverter: phrase('Inverter duty'),
-  classInItsYear: phrase('Required class, year of manufacture'),
-  classToday: phrase('Required class, today'),
-  otherFrequency: phrase('Operation at the other frequency'),
+  connection: textField('Winding connection'),
+  starDelta: textField({ NEMA: 'Wye-delta starting', IEC: 'Star-delta starting' }),
+  inverter: textField('Inverter duty'),
+  classInItsYear: textField('Required class, year of manufacture'),
+  classToday: textField('Required class, today'),
+  otherFrequency: textField('Operation at the other frequency'),
   torqueOnSupply: figure('fraction', 'Available torque at system voltage'),
-  recoveredFrame: phrase('Frame, from measurement', {
+  recoveredFrame: textField('Frame, from measurement', {
     sheet: 'Existing motor, from nameplate',
     heading: 'Recovered by measuring',
   }),

@@ -1,14 +1,14 @@
 import type { Motor } from '../../motor/typical.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import { fedMotor, type Fed } from './input-power.ts';
 import type { ProfileOn } from './profile-result.ts';
 
 /** What runs today stands on today’s motor, where there is one. */
-export const motorToday = (motor: Motor, { brief, nameplate }: Pick<ProfileOn, 'brief' | 'nameplate'>): Motor =>
+export const existingMotor = (motor: Motor, { brief, nameplate }: Pick<ProfileOn, 'brief' | 'nameplate'>): Motor =>
   (brief.job.situation.kind === 'new' ? undefined : nameplate.motor) ?? motor;
 
 interface Beside {
-  readonly brief: OptionBrief;
+  readonly brief: OptionContext;
   readonly nameplate: ProfileOn['nameplate'];
 }
 
@@ -18,12 +18,12 @@ interface Beside {
  */
 export function countsGuaranteed(motor: Motor, on: Beside): boolean {
   const { efficiencyBasis } = on.brief.job.profile;
-  return efficiencyBasis === 'guaranteed' || (efficiencyBasis === 'cautious' && motorToday(motor, on) !== motor);
+  return efficiencyBasis === 'guaranteed' || (efficiencyBasis === 'cautious' && existingMotor(motor, on) !== motor);
 }
 
 /** The motor of an option with its losses. */
 export const optionMotor = (motor: Motor, on: Beside): Fed => fedMotor(motor, on.brief, countsGuaranteed(motor, on));
 
 /** Today’s with its losses. */
-export const fedToday = (motor: Motor, on: Beside): Fed =>
-  fedMotor(motorToday(motor, on), on.brief, on.brief.job.profile.efficiencyBasis === 'guaranteed');
+export const existingDrive = (motor: Motor, on: Beside): Fed =>
+  fedMotor(existingMotor(motor, on), on.brief, on.brief.job.profile.efficiencyBasis === 'guaranteed');

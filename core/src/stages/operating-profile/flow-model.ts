@@ -1,6 +1,6 @@
 import { interpolate, mostOf } from '../../kernel/numeric.ts';
 import type { Value } from '../../kernel/value.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import { controlled, FULL, type Control, type ControlSetting, type FlowPoint } from './flow-control.ts';
 import { efficiencyAbout, twoTermMachine, type FlowMachine } from './flow-machine.ts';
 
@@ -40,12 +40,12 @@ const LEAST_HEAD = 0.3;
 const LOWER_SPEED = 2 / 3;
 
 /** What has a damper or vanes is a fan, whatever else is said of it. */
-const isFan = ({ job: { load, profile } }: OptionBrief): boolean =>
+const isFan = ({ job: { load, profile } }: OptionContext): boolean =>
   load.way === 'fan' || load.machine === 'fan' || profile.control === 'damper' || profile.control === 'inlet vane';
 
 /** The machine as typed: its curve, or head at no flow, or what is usual of its kind. */
 export function flowModelOf(
-  brief: OptionBrief,
+  brief: OptionContext,
   staticShare: number,
   points: readonly { readonly flow: Value; readonly hours: Value }[],
 ): FlowModel {
@@ -76,7 +76,7 @@ export function flowModelOf(
 
 /** A machine of which points were typed; undefined until two of them and full flow with its head are there. */
 function tabledMachine(
-  { given, rows }: OptionBrief,
+  { given, rows }: OptionContext,
   best: number,
   staticShare: number,
 ): { readonly machine: FlowMachine; readonly points: readonly CurvePoint[] } | undefined {

@@ -1,8 +1,8 @@
-import type { Practice } from '../../job/design-rules.ts';
+import type { DesignRules } from '../../job/design-rules.ts';
 import { inputFed, leastInputFed, takenOnLine, type LosingMotor, type Taken } from '../../motor/at-part-load.ts';
 import { fitOf } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import { DRIVE_INPUT } from '../../motor/drive-input.ts';
 import { lossShape, referenceLoss, statedLoss, type StatedLosses } from './drive-loss.ts';
 import type { FlowPoint, Running } from './flow-control.ts';
@@ -10,7 +10,7 @@ import type { FlowPoint, Running } from './flow-control.ts';
 /** A motor with what its losses, and those of a drive that feeds it, follow from. */
 export interface Fed extends LosingMotor {
   readonly breakdownTorque: number;
-  readonly practice: Practice;
+  readonly practice: DesignRules;
   /** Share of what passes that a filter between drive and motor turns into heat; none where it is left out. */
   readonly filterLoss?: number;
   /** What the catalogue says of the drive; the reference where it says nothing. */
@@ -18,7 +18,7 @@ export interface Fed extends LosingMotor {
 }
 
 /** A motor by its fitted circuit. */
-export const fedMotor = (motor: Motor, { given, practice }: OptionBrief, guaranteed: boolean): Fed => ({
+export const fedMotor = (motor: Motor, { given, practice }: OptionContext, guaranteed: boolean): Fed => ({
   ...motor,
   circuit: fitOf(motor, given.starting, practice.fixedLossShare.value)?.circuit,
   fixedShare: practice.fixedLossShare.value,

@@ -2,8 +2,8 @@ import { amount, say, type Text } from '../../kernel/text.ts';
 import { HOUR } from '../../kernel/constants.ts';
 import type { Value } from '../../kernel/value.ts';
 import type { Motor } from '../../motor/typical.ts';
-import type { OptionBrief } from '../stage.ts';
-import type { Flag } from './findings.ts';
+import type { OptionContext } from '../stage.ts';
+import type { Report } from './findings.ts';
 import { FULL } from './flow-control.ts';
 import { speedFor } from './flow-machine.ts';
 import type { FlowModel } from './flow-model.ts';
@@ -15,15 +15,12 @@ const BREAKDOWN_RESERVE = 1.5;
 type Need = (field: string, message: string) => void;
 
 /** How less than full flow comes about is asked, never taken as full power; what cannot be is said. */
-export function checkControl({ job }: OptionBrief, flowVaries: boolean, need: Need, flag: Flag): void {
+export function checkControl({ job }: OptionContext, flowVaries: boolean, require: Need, report: Report): void {
   const { control } = job.profile;
   const variable = job.load.torqueKind === 'variable';
   if (variable && flowVaries && (control === 'unknown' || control === 'none')) {
-    need(
-      'profile.control',
-      'How the flow is brought below full today, for the energy it takes and what a drive would save',
-    );
-    flag(
+    require('profile.control', 'How the flow is brought below full today, for the energy it takes and what a drive would save');
+    report(
       'profile.control-unknown',
       control === 'none'
         ? 'The flow varies, but no flow control is stated, so the saving of a drive is not calculated.'
@@ -31,7 +28,7 @@ export function checkControl({ job }: OptionBrief, flowVaries: boolean, need: Ne
     );
   }
   if (!variable && ['damper', 'inlet vane', 'throttle'].includes(control))
-    flag(
+    report(
       'profile.control-mismatch',
       `A machine that needs its torque at every speed is not controlled by ${control === 'throttle' ? 'a throttle valve' : control}; the same work in less time is taken instead.`,
     );
@@ -41,7 +38,7 @@ export function checkControl({ job }: OptionBrief, flowVaries: boolean, need: Ne
 export function checkAboveFull(
   motor: Motor,
   steps: readonly ProfilePoint[],
-  { flag, from }: { readonly brief: OptionBrief; readonly flag: Flag; readonly from: number },
+  { report, from }: { readonly brief: OptionContext; readonly report: Report; readonly from: number },
 ): void {
   const torqueText = (torque: number): Text => amount(torque, 'torque');
   for (const step of steps) {
@@ -53,7 +50,7 @@ export function checkAboveFull(
     const heavy = worst > motor.power * 1.001;
     if (!heavy && torque <= left) continue;
     const flow = amount(step.flow, 'fraction');
-    flag(
+    report(
       'profile.above-full',
       heavy
         ? say`At ${flow} flow the load takes ${amount(worst, 'power')}; the motor gives ${amount(motor.power, 'power')}, above its base speed too.`
@@ -64,10 +61,15 @@ export function checkAboveFull(
 }
 
 /** A drive that takes more than it saves. */
-export function checkWaste(saved: Value | undefined, flowVaries: boolean, { job }: OptionBrief, flag: Flag): void {
+export function checkWaste(
+  saved: Value | undefined,
+  flowVaries: boolean,
+  { job }: OptionContext,
+  report: Report,
+): void {
   if (!saved || saved.value >= 0) return;
   const more = amount(-saved.value, 'energy');
-  flag(
+  report(
     'profile.drive-wastes',
     job.load.torqueKind === 'constant' && flowVaries
       ? say`This machine needs its torque at every speed, so the same work costs the same energy slow or switched on and off: speed alone saves nothing, and a drive would use ${more} more in a year.`
@@ -93,15 +95,15 @@ const SEASON = 28 * 24 * HOUR;
 const GOOD_FIT = 0.7;
 
 /** What the log that the hours come from does not say. */
-export function checkLog({ given }: OptionBrief, flag: Flag): void {
+export function checkLog({ given }: OptionContext, report: Report): void {
   const { recordedOver, calibration, calibrationFit } = given.profile;
   if (recordedOver && recordedOver.value < SEASON)
-    flag(
+    report(
       'profile.season',
       say`The hours come from a log of ${recordedOver}: no season was seen, and the year is taken to be all like it.`,
     );
   if (calibration && calibrationFit && calibrationFit.value < GOOD_FIT)
-    flag(
+    report(
       'profile.calibration-poor',
       say`The factor ${calibration} from measured power explains ${amount(Math.max(0, calibrationFit.value), 'fraction')} of its spread only: the machine runs otherwise than it is calculated.`,
     );
@@ -112,31 +114,35 @@ export function checkMachine(
   model: FlowModel,
   motorPower: Value,
   fullPower: Value,
-  { brief, flag, points }: { readonly brief: OptionBrief; readonly flag: Flag; readonly points: readonly Used[] },
+  {
+    brief,
+    report,
+    points,
+  }: { readonly brief: OptionContext; readonly report: Report; readonly points: readonly Used[] },
 ): void {
   const { kind, setting, measured, unused, known } = model;
   const { job, given } = brief;
   const percent = (share: number): Text => amount(share, 'fraction');
   if (fullPower.value > NOTICED * motorPower.value * (given.profile.calibration?.value ?? 1))
-    flag(
+    report(
       'profile.measured-below-full',
       say`The load was measured at ${percent(measured)} flow; at full flow it takes ${fullPower} instead of ${motorPower}.`,
     );
   if (kind !== 'variable') return;
   if (unused)
-    flag(
+    report(
       'profile.curve-unused',
       `The points make no curve that reaches full flow; ${known === 'duty alone' ? 'a usual machine' : 'the head at no flow'} is taken instead. It needs two points with different flows, and full flow with its head or pressure.`,
     );
   const { machine, largest } = setting;
   if (largest < TRIMMED_BELOW && job.profile.control !== 'trim')
-    flag(
+    report(
       'profile.trim',
       say`No more than ${percent(largest)} of full flow is ever used: a trimmed impeller or another sheave brings that at ${percent(Math.min(1, speedFor(machine, largest)))} of the speed, the cheapest remedy there is.`,
     );
-  checkBestFlow(model, points, { brief, flag });
+  checkBestFlow(model, points, { brief, report });
   const drooping = [0.1, 0.2, 0.3, 0.4].some((flow) => machine.head(flow) > machine.head(0) * 1.005);
-  if (drooping) flag('profile.drooping', 'The curve rises from shut-off: at some heads the machine has two flows.');
+  if (drooping) report('profile.drooping', 'The curve rises from shut-off: at some heads the machine has two flows.');
 }
 
 /** A row of hours. */
@@ -149,25 +155,25 @@ interface Used {
 function checkBestFlow(
   { setting: { machine } }: FlowModel,
   points: readonly Used[],
-  { brief: { given, job }, flag }: { readonly brief: OptionBrief; readonly flag: Flag },
+  { brief: { given, job }, report }: { readonly brief: OptionContext; readonly report: Report },
 ): void {
   const percent = (share: number): Text => amount(share, 'fraction');
   const used = points.filter(({ flow, hours }) => flow.value > 0 && hours.value > 0);
   const hoursOf = (rows: readonly Used[]): number => rows.reduce((sum, { hours }) => sum + hours.value, 0);
   if (machine.staticShare > STATIC_MOST && used.some(({ flow }) => flow.value < FULL))
-    flag(
+    report(
       'profile.static-head',
       say`${percent(machine.staticShare)} of the head is static: the speed can hardly fall, and a drive saves little.`,
     );
   const typed = given.profile.bestFlow?.value;
   const best = typed ?? 1;
   if (typed !== undefined && (1 / best < PREFERRED[0] || 1 / best > PREFERRED[1]))
-    flag('profile.off-best', say`Full flow is ${percent(1 / best)} of the best-efficiency flow.`);
+    report('profile.off-best', say`Full flow is ${percent(1 / best)} of the best-efficiency flow.`);
   // Slower or fewer, a machine runs nearer its best; against a valve it runs at the flow itself.
   if (job.profile.control !== 'throttle' && job.profile.control !== 'damper') return;
   const low = used.filter(({ flow }) => flow.value / best < LEAST_OF_BEST);
   if (low.length > 0)
-    flag(
+    report(
       'profile.least-flow',
       say`For ${amount(hoursOf(low), 'time')} a year the machine runs below ${percent(LEAST_OF_BEST)} of its best-efficiency flow, with heating, vibration and wear.`,
     );

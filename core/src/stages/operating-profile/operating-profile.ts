@@ -1,15 +1,16 @@
 import { amount, say, type Text } from '../../kernel/text.ts';
-import { fedToday, optionMotor } from './existing-motor.ts';
+import { existingDrive, optionMotor } from './existing-motor.ts';
 import type { Drawing, ProfileOn, ProfilePoint, ProfileResult } from './profile-result.ts';
 import { HOUR } from '../../kernel/constants.ts';
 import { energyOf } from './profile-energy.ts';
 import { checkAboveFull, checkControl, checkLog, checkMachine, checkWaste } from './operating-profile-checks.ts';
-import { findings as declared, type Flag } from './findings.ts';
+import type { Report } from './findings.ts';
+import { declaration } from './declaration.ts';
 import { staticShareOf } from '../load/refer-to-motor-shaft.ts';
 import { loadField } from '../load/load-definition-methods.ts';
 import type { Job } from '../../job/job.ts';
 import { leastOf } from '../../kernel/numeric.ts';
-import { notebook, type OptionBrief } from '../stage.ts';
+import { notebook, type OptionContext } from '../stage.ts';
 import { cyclesOf } from './storage.ts';
 import { shiftsOf } from './shifts.ts';
 import type { ProfileValues } from './values.ts';
@@ -26,18 +27,18 @@ const YEAR_HOURS = 8784;
 export function profileOn(on: ProfileOn): ProfileResult {
   const { motor, brief, load } = on;
   const { job, given } = brief;
-  const { findings, missing, flag, ...ask } = notebook('profile', declared);
-  const need = job.situation.kind === 'energy' ? ask.need : ask.sharpen;
+  const { findings, missing, report, ...ask } = notebook(declaration);
+  const require = job.situation.kind === 'energy' ? ask.require : ask.suggest;
   const { motorPower } = load.values;
-  const points = rowsOf(brief, flag);
+  const points = rowsOf(brief, report);
   const flowVaries = points.some((point) => point.flow.value < FULL && point.hours.value > 0 && point.flow.value > 0);
   const total = points.reduce((sum, point) => sum + point.hours.value, 0);
   const staticShare = given.profile.staticHeadShare?.value ?? staticShareOf(given.load);
   const shownTotal = amount(total, 'time');
 
-  if (points.length === 0) need('profile.points', 'Annual hours at each flow, for energy and the saving of a drive');
-  if (total > YEAR_HOURS * HOUR) flag('profile.hours', say`The hours add up to ${shownTotal}; a year has 8 760 h.`);
-  if (points.length > 0 && !motorPower) need(loadField(job), 'Load torque and speed, for the annual energy');
+  if (points.length === 0) require('profile.points', 'Annual hours at each flow, for energy and the saving of a drive');
+  if (total > YEAR_HOURS * HOUR) report('profile.hours', say`The hours add up to ${shownTotal}; a year has 8 760 h.`);
+  if (points.length > 0 && !motorPower) require(loadField(job), 'Load torque and speed, for the annual energy');
   const hours = quantity(total, 'time', { formula: '\\sum t_i', source: 'typed in this job' });
   const cycles = cyclesOf(brief);
   if (!motor || !motorPower || total <= 0) {
@@ -54,16 +55,16 @@ export function profileOn(on: ProfileOn): ProfileResult {
   }
   const model = flowModelOf(brief, staticShare, points);
   const fullPower = atFullFlow(motorPower, model, on);
-  checkMachine(model, motorPower, fullPower, { brief, flag, points });
-  const motors = { now: fedToday(motor, on), then: optionMotor(motor, on) };
+  checkMachine(model, motorPower, fullPower, { brief, report, points });
+  const motors = { now: existingDrive(motor, on), then: optionMotor(motor, on) };
   const steps = points.map((point) => stepOf(point, { ...motors, full: fullPower.value, model }, job));
-  checkControl(brief, flowVaries, need, flag);
-  checkLog(brief, flag);
+  checkControl(brief, flowVaries, require, report);
+  checkLog(brief, report);
   // The load measured is held against the motor elsewhere; what is more than that, here.
   const from = fullPower.value > motorPower.value ? 0 : 1.001;
-  checkAboveFull(motor, steps, { brief, flag, from });
+  checkAboveFull(motor, steps, { brief, report, from });
   const energy = energyOf(steps, { ...on, motor, motorPower: fullPower, hours, staticShare, model });
-  checkWaste(energy.energySaved, flowVaries, brief, flag);
+  checkWaste(energy.energySaved, flowVaries, brief, report);
   const values = {
     hours,
     ...rangeOf(steps, hours),
@@ -96,12 +97,12 @@ interface Typed extends Pick<ProfilePoint, 'path' | 'monthly' | 'price'> {
 }
 
 /** Rows of hours, and shifts as rows. */
-function rowsOf(brief: OptionBrief, flag: Flag): Typed[] {
+function rowsOf(brief: OptionContext, report: Report): Typed[] {
   const { rows } = brief;
   const typed = rows['profile.points'].flatMap(({ at, flow, hours }) =>
     flow && hours ? [{ path: `profile.points.${at}`, flow, hours }] : [],
   );
-  const shifts = shiftsOf(brief, flag).map(({ at, flow, seconds, monthly, price }) => ({
+  const shifts = shiftsOf(brief, report).map(({ at, flow, seconds, monthly, price }) => ({
     path: `profile.shifts.${at}`,
     flow,
     hours: quantity(seconds, 'time', { source: 'shifts of this job' }),

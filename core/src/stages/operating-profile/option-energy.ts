@@ -2,7 +2,7 @@ import { quantity } from '../../kernel/value.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import { NOTHING } from './flow-control.ts';
 import { inputOf, onDrives, type Fed } from './input-power.ts';
 import { countsGuaranteed, optionMotor } from './existing-motor.ts';
@@ -14,7 +14,7 @@ import type { ProfileValues } from './values.ts';
 
 /** What an option runs by. */
 export interface RunsBy {
-  readonly brief: OptionBrief;
+  readonly brief: OptionContext;
   readonly motor: Motor;
   readonly nameplate: NameplateResult;
   readonly load: LoadResult;
@@ -37,7 +37,7 @@ export interface Running {
 }
 
 /** Slow to come back when a shock asks for torque. */
-const canLowerFlux = ({ job: { load } }: OptionBrief): boolean =>
+const canLowerFlux = ({ job: { load } }: OptionContext): boolean =>
   load.torqueKind === 'variable' || load.shock === 'uniform';
 
 /** Undefined until rows, load and motor are known. */

@@ -1,4 +1,4 @@
-import { motorToday } from './existing-motor.ts';
+import { existingMotor } from './existing-motor.ts';
 import { YEAR } from '../../kernel/constants.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
 import type { Motor } from '../../motor/typical.ts';
@@ -48,7 +48,7 @@ export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
         from: { P: motorPower, t: hours },
         source:
           'Curve of the machine and affinity laws; inlet vanes by a curve of public building-energy simulation (recalled from memory); losses by the fitted circuit',
-        note: `Holds for ${motorToday(motor, on).label}.`,
+        note: `Holds for ${existingMotor(motor, on).label}.`,
       });
   const energySpeedControlled = quantity(controlled, 'energy', {
     origin: 'estimated',

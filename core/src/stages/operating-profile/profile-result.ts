@@ -1,7 +1,7 @@
 import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import type { OptionBrief, StageResult } from '../stage.ts';
+import type { OptionContext, StageResult } from '../stage.ts';
 import type { Value } from '../../kernel/value.ts';
 import type { Control } from './flow-control.ts';
 import type { CurvePoint, FlowModel } from './flow-model.ts';
@@ -90,7 +90,7 @@ export interface ProfileResult extends StageResult<ProfileValues> {
 export interface ProfileOn {
   /** The picked motor, or the one that stands in until one is picked. */
   readonly motor: Motor | undefined;
-  readonly brief: OptionBrief;
+  readonly brief: OptionContext;
   readonly nameplate: NameplateResult;
   readonly load: LoadResult;
 }

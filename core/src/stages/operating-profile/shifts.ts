@@ -1,9 +1,9 @@
 import { HOUR, MINUTE } from '../../kernel/constants.ts';
 import type { Value } from '../../kernel/value.ts';
-import type { OptionBrief } from '../stage.ts';
-import { clockOf, holds, yearOf } from '../supply/time-of-use.ts';
+import type { OptionContext } from '../stage.ts';
+import { timeOfUse, holds, yearOf } from '../supply/time-of-use.ts';
 import { clockedBands } from '../supply/tariff.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 
 /** A shift of the year: its flow, how long it lasts, s, in all and in each month, and the mean price of its hours. */
 export interface Shift {
@@ -16,10 +16,10 @@ export interface Shift {
 }
 
 /** The shifts of a job laid over its year. Where two hold at once the first of them counts, and it is said. */
-export function shiftsOf({ job, rows }: OptionBrief, flag: Flag): Shift[] {
+export function shiftsOf({ job, rows }: OptionContext, report: Report): Shift[] {
   const shifts = rows['profile.shifts'].flatMap(({ at, flow, ...times }) => {
     const typed = job.profile.shifts[at];
-    return flow && typed ? [{ at, flow, clock: clockOf(typed, times) }] : [];
+    return flow && typed ? [{ at, flow, clock: timeOfUse(typed, times) }] : [];
   });
   if (shifts.length === 0) return [];
   const bands = clockedBands({ job, rows });
@@ -41,7 +41,7 @@ export function shiftsOf({ job, rows }: OptionBrief, flag: Flag): Shift[] {
     first.priced += seconds;
   }
   if (twice > 0)
-    flag(
+    report(
       'profile.shifts-overlap',
       `Two shifts hold at once for ${Math.round(twice / HOUR)} h a year; the first of them counts.`,
     );

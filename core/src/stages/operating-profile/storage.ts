@@ -1,12 +1,12 @@
 import { HOUR } from '../../kernel/constants.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 
 /**
  * Starts an hour of a machine that runs on and off into a storage, at most: at half its flow, Q/(4V). Undefined where this option is
  * not controlled so, or where flow or volume are not known.
  */
-export function cyclesOf({ job, given }: OptionBrief): Value | undefined {
+export function cyclesOf({ job, given }: OptionContext): Value | undefined {
   const { control, ownControl } = job.profile;
   const { storage, fullFlow = given.load.flow } = given.profile;
   const own = ownControl === 'auto' ? control : ownControl;

@@ -1,12 +1,12 @@
 import { amount, figures, say, type Text } from '../../kernel/text.ts';
-import { fallingRoot } from '../../kernel/numeric.ts';
+import { regulaFalsi } from '../../kernel/numeric.ts';
 import { classTimes } from '../starting/trip-class.ts';
 import { tripTime } from '../starting/trip-curve.ts';
 import { ADIABATIC } from './adiabatic.ts';
 import { ownStart, type Circuit } from './protection-input.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import type { Gate } from './iec/device.ts';
-import type { Worked } from './circuit-design.ts';
+import type { CircuitDesign } from './circuit-design.ts';
 
 /** Amperes between which neither relay nor short-circuit device opens before the wire is damaged. */
 export interface Gap {
@@ -18,12 +18,16 @@ export interface Gap {
  * Where the slow edge of the relay comes after the wire’s damage and no device opens in time either. `relay` says s at a
  * current, `heat` is what the wire bears, A²s. A relay’s time falls faster than the damage: late at first, never late again.
  */
-export function gapOf(relay: (amperes: number) => number, heat: number, opens: readonly Gate[]): Gap | undefined {
+export function gapOf(
+  relay: (amperes: number) => number,
+  heat: number,
+  operatingCurrent: readonly Gate[],
+): Gap | undefined {
   const late = (amperes: number): number => Math.log(relay(amperes) * amperes ** 2) - Math.log(heat);
   const from = Math.sqrt(heat / ADIABATIC);
-  const surely = opensInTime(opens, heat);
+  const surely = opensInTime(operatingCurrent, heat);
   if (late(from) <= 0 || surely <= from) return undefined;
-  const to = late(surely) > 0 ? surely : fallingRoot(late, { low: from, high: surely }, { rounds: 60 });
+  const to = late(surely) > 0 ? surely : regulaFalsi(late, { low: from, high: surely }, { rounds: 60 });
   return { from, to };
 }
 
@@ -31,14 +35,14 @@ export function gapOf(relay: (amperes: number) => number, heat: number, opens: r
 const BEYOND = 1e6;
 
 /** Least current at which a device that surely opens along these points does so before a wire is damaged, A. */
-function opensInTime(opens: readonly Gate[], heat: number): number {
+function opensInTime(operatingCurrent: readonly Gate[], heat: number): number {
   const inHand = ([current, time]: Gate): number => Math.log(heat) - Math.log(current ** 2 * time);
-  const first = opens[0];
+  const first = operatingCurrent[0];
   if (!first) return BEYOND;
   // A magnetic trip opens at once from its current on.
-  if (inHand(first) >= 0 || opens.every(([current]) => current === first[0])) return first[0];
-  const at = opens.findIndex((gate) => inHand(gate) >= 0);
-  const [slow, fast] = [opens[at - 1], opens[at]];
+  if (inHand(first) >= 0 || operatingCurrent.every(([current]) => current === first[0])) return first[0];
+  const at = operatingCurrent.findIndex((gate) => inHand(gate) >= 0);
+  const [slow, fast] = [operatingCurrent[at - 1], operatingCurrent[at]];
   if (!slow || !fast) return BEYOND;
   const share = inHand(slow) / (inHand(slow) - inHand(fast));
   return slow[0] ** (1 - share) * fast[0] ** share;
@@ -46,19 +50,19 @@ function opensInTime(opens: readonly Gate[], heat: number): number {
 
 /** Currents that neither relay nor device cuts off before the wire behind them is damaged, as far as they can flow. */
 export function checkWire(
-  { device, wireHeat }: Worked,
+  { device, wireHeat }: CircuitDesign,
   circuit: Circuit,
   { dial, fault }: { readonly dial: number | undefined; readonly fault: number | undefined },
-  flag: Flag,
+  report: Report,
 ): void {
   const start = ownStart(circuit);
   if (!device || wireHeat === undefined || dial === undefined || !start) return;
   const { slowest } = classTimes(start.relayClass);
-  const gap = gapOf((amperes) => tripTime(slowest, amperes / dial), wireHeat, device.opens);
+  const gap = gapOf((amperes) => tripTime(slowest, amperes / dial), wireHeat, device.operatingCurrent);
   if (!gap || (fault !== undefined && gap.from >= fault)) return;
   const shown = (amperes: number): Text => amount(amperes, 'current');
   const to = Math.min(gap.to, fault ?? gap.to);
-  flag(
+  report(
     'protection.wire-gap',
     say`From ${shown(gap.from)}${to < BEYOND ? say` to ${shown(to)}` : ' on'} the conductor is damaged before the class ${start.relayClass} relay or the ${device.name} operates, within ${figures(wireHeat / gap.from ** 2, 2)} s.`,
   );

@@ -8,7 +8,7 @@ export const ENDS = {
 } as const;
 
 /** A run of wires with what asks for its size, in the order from where it is fed to where it ends. */
-export interface DrawnRun {
+export interface ConductorRun {
   readonly from: string;
   readonly to: string;
   /** Undefined where no wire of the tables does. */

@@ -1,9 +1,9 @@
 import { amount, say } from '../../kernel/text.ts';
 import type { StarterPart } from '../../catalogue/catalogue.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
-import { isHard } from '../starting/ac4-duty.ts';
+import { PRACTICE, quantity, textValue, type Value } from '../../kernel/value.ts';
+import { isAC4Duty } from '../starting/ac4-duty.ts';
 import type { Circuit } from './protection-input.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import type { StarterValues } from './starter-values.ts';
 
 /** A coil that is fed with less than this share lets go: IEC 60947-4-1, from memory. */
@@ -14,7 +14,7 @@ const LEAD = 0.3e-9;
 const VOLTS = { NEMA: 120, IEC: 230 } as const;
 
 /** What feeds the coils, whether it holds them while the start pulls the bus down, and how long their contacts last. */
-export function controlOf(circuit: Circuit, flag: Flag): Partial<StarterValues> {
+export function controlOf(circuit: Circuit, report: Report): Partial<StarterValues> {
   const { brief, supply } = circuit;
   const { school, protection } = brief.job;
   const fed = {
@@ -22,12 +22,12 @@ export function controlOf(circuit: Circuit, flag: Flag): Partial<StarterValues> 
     dc: '24 V dc from a supply of its own',
     line: say`the line, ${supply.values.voltage ?? 'its voltage is not known'}`,
   } as const;
-  const coil = protection.control === 'dc' ? undefined : coilOf(circuit, flag);
+  const coil = protection.control === 'dc' ? undefined : coilOf(circuit, report);
   const power = protection.control === 'auto' ? powerOf(circuit) : undefined;
-  const lead = protection.control === 'dc' ? undefined : leadOf(circuit, flag);
+  const lead = protection.control === 'dc' ? undefined : leadOf(circuit, report);
   const life = lifeOf(circuit);
   return {
-    controlVoltage: wording(fed[protection.control], {
+    controlVoltage: textValue(fed[protection.control], {
       origin: 'chosen',
       source: `NFPA 79, IEC 60204-1 (from memory); which of them: ${PRACTICE}`,
     }),
@@ -39,7 +39,7 @@ export function controlOf(circuit: Circuit, flag: Flag): Partial<StarterValues> 
 }
 
 /** Share of the voltage left at coils that hang on the bus. */
-function coilOf(circuit: Circuit, flag: Flag): Value | undefined {
+function coilOf(circuit: Circuit, report: Report): Value | undefined {
   const dip = circuit.starting.values.startingDip;
   if (!dip) return undefined;
   const left = quantity(1 - dip.value, 'fraction', {
@@ -50,7 +50,7 @@ function coilOf(circuit: Circuit, flag: Flag): Value | undefined {
     note: 'Of what it is fed with at rest.',
   });
   if (left.value < LETS_GO)
-    flag(
+    report(
       'protection.coil-drops',
       say`The coil voltage during starting is ${left}, drop-out below ${amount(LETS_GO, 'fraction')}: the contactors open during the start.`,
       { mends: [{ label: 'Feed them with 24 V dc', set: { 'protection.control': 'dc' } }] },
@@ -88,7 +88,7 @@ function powerOf(circuit: Circuit): Value | undefined {
 }
 
 /** m of lead whose capacitance just lets the coil that is held by the least fall off: C = 500 P/V² · 50/f, µF (from memory). */
-function leadOf(circuit: Circuit, flag: Flag): Value | undefined {
+function leadOf(circuit: Circuit, report: Report): Value | undefined {
   const { brief, supply } = circuit;
   const { school, protection } = brief.job;
   const held = contactorsOf(circuit).map(({ coilSealed }) => coilSealed);
@@ -113,7 +113,7 @@ function leadOf(circuit: Circuit, flag: Flag): Value | undefined {
   });
   const typed = brief.given.protection.controlLead;
   if (typed && typed.value > longest.value)
-    flag(
+    report(
       'protection.lead-holds',
       say`The control cable of ${typed} can hold the contactor closed by its capacitance, maximum ${longest}.`,
       { mends: [{ label: 'Feed it with 24 V dc', set: { 'protection.control': 'dc' } }] },
@@ -124,7 +124,7 @@ function leadOf(circuit: Circuit, flag: Flag): Value | undefined {
 /** Operations that the contacts of the contactor last which wears first: 1/N = (1 − c)/N₃ + c/N₄. */
 function lifeOf(circuit: Circuit): Value | undefined {
   const { brief } = circuit;
-  const hard = isHard(brief.job.starting);
+  const hard = isAC4Duty(brief.job.starting);
   const typed = brief.given.protection.hardShare;
   const share = hard ? (typed?.value ?? 1) : 0;
   const lives = contactorsOf(circuit).map(({ lifeStarted, lifeInched }) =>

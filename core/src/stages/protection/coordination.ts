@@ -1,9 +1,13 @@
 import { amount, say, textOf, type Text } from '../../kernel/text.ts';
-import { coordinations, type Coordination, type TestedPair } from '../../catalogue/coordinated-combination.ts';
-import { PRACTICE, wording, type Value } from '../../kernel/value.ts';
+import {
+  coordinations,
+  type Coordination,
+  type CoordinatedCombination,
+} from '../../catalogue/coordinated-combination.ts';
+import { PRACTICE, textValue, type Value } from '../../kernel/value.ts';
 import type { Circuit } from './protection-input.ts';
-import { holds, kiloAmperes } from '../supply/short-circuit.ts';
-import type { Flag } from './findings.ts';
+import { withstands, kiloAmperes } from '../supply/short-circuit.ts';
+import type { Report } from './findings.ts';
 import type { ProtectionValues } from './values.ts';
 
 /** By what a welded contactor would cost: common practice, the words of IEC 60947-4-1. */
@@ -17,7 +21,7 @@ const wanted = {
 export function coordinationOf(
   circuit: Circuit,
   { branchDevice, faultCurrent }: Partial<ProtectionValues>,
-  flag: Flag,
+  report: Report,
 ): Value<Text> {
   const { brief, supply, pick } = circuit;
   const [type, says] = wanted[brief.job.protection.consequence];
@@ -26,7 +30,7 @@ export function coordinationOf(
   const relay = pick.starter?.parts.some(({ part }) => part.kind === 'overload relay') ? ' and relay' : '';
   const there = fault === undefined ? '' : ' at the short-circuit current of its place';
   if (!pair && type !== 'type 1')
-    flag(
+    report(
       'protection.pair-untested',
       say`${type.charAt(0).toUpperCase()}${type.slice(1)} is wanted; no table of the catalogue has ${device ?? 'a device'} with this contactor${relay} as tested so${fault === undefined ? '' : say` for ${kiloAmperes(fault)}`}.`,
     );
@@ -34,7 +38,7 @@ export function coordinationOf(
   const proof = pair
     ? say`Tested together by their maker: ${pair.coordination}, ${kiloAmperes(pair.current)} at ${amount(pair.voltage, 'voltage')}, here ${volts}.`
     : `Proposed: it counts only as the maker tested device, contactor and relay together${there}.`;
-  return wording(type, {
+  return textValue(type, {
     origin: pair ? 'looked up' : 'chosen',
     source: pair ? 'catalogue' : `IEC 60947-4-1; by its consequence: ${PRACTICE}`,
     note: say`${says} ${proof}`,
@@ -47,7 +51,7 @@ function testedFor(
   breaker: Text | undefined,
   type: Coordination,
   fault: number | undefined,
-): TestedPair | undefined {
+): CoordinatedCombination | undefined {
   const device = typeof breaker === 'string' ? breaker.toLowerCase() : undefined;
   const parts = (pick.starter?.parts ?? []).map(({ part }) => part);
   const idsOf = (kind: string): string[] => parts.filter((part) => part.kind === kind).map(({ id }) => id);
@@ -62,6 +66,6 @@ function testedFor(
       relays.every((id) => id === pair.relay) &&
       rank(pair.coordination) >= rank(type) &&
       pair.voltage >= volts * 0.999 &&
-      (fault === undefined || holds(pair.current, fault)),
+      (fault === undefined || withstands(pair.current, fault)),
   );
 }

@@ -2,12 +2,12 @@ import { say } from '../../kernel/text.ts';
 import type { StarterPart } from '../../catalogue/catalogue.ts';
 import { add, magnitude, type Complex } from '../../kernel/complex.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
-import { holds, kiloAmperes } from '../supply/short-circuit.ts';
+import { withstands, kiloAmperes } from '../supply/short-circuit.ts';
 import type { Circuit } from './protection-input.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 
 /** A, three phases shorted at the terminals of the motor or its drive, behind these wires. Undefined where source or wires are not known. */
-export function faultBehind({ supply }: Circuit, wires: Complex | undefined): Value | undefined {
+export function prospectiveShortCircuitCurrent({ supply }: Circuit, wires: Complex | undefined): Value | undefined {
   const { source } = supply;
   if (!source || !wires) return undefined;
   const all = add(source.firstInternal ?? source.internal, wires);
@@ -25,9 +25,9 @@ export function faultBehind({ supply }: Circuit, wires: Complex | undefined): Va
 }
 
 /** What a breaker breaks against what may flow at its place. */
-export function checkBreaks({ name, breakingCapacity }: StarterPart, fault: Value | undefined, flag: Flag): void {
-  if (breakingCapacity === undefined || !fault || holds(breakingCapacity, fault.value)) return;
-  flag(
+export function checkBreaks({ name, breakingCapacity }: StarterPart, fault: Value | undefined, report: Report): void {
+  if (breakingCapacity === undefined || !fault || withstands(breakingCapacity, fault.value)) return;
+  report(
     'protection.fault-above',
     say`The breaking capacity of ${name} is ${kiloAmperes(breakingCapacity)}, short-circuit current at the bus ${kiloAmperes(fault.value)}.`,
   );
@@ -37,13 +37,13 @@ export function checkBreaks({ name, breakingCapacity }: StarterPart, fault: Valu
 export function checkFault(
   { atBus, behind }: { readonly atBus: Value | undefined; readonly behind: Value | undefined },
   { brief, onDrive, pick }: Circuit,
-  flag: Flag,
+  report: Report,
 ): void {
   if (!atBus) return;
   const drive = onDrive ? pick.chosenDrive?.item : undefined;
   const against = (who: string, rating: number | undefined, fault: Value, where: string, field: string): void => {
-    if (rating !== undefined && !holds(rating, fault.value))
-      flag(
+    if (rating !== undefined && !withstands(rating, fault.value))
+      report(
         'protection.fault-above',
         say`${who} is rated for a short-circuit current of ${kiloAmperes(rating)}, prospective ${kiloAmperes(fault.value)} at ${where}.`,
         { field },

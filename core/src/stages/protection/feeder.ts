@@ -1,7 +1,7 @@
 import { amount, say, textOf } from '../../kernel/text.ts';
 import { gGGates } from '../../kernel/tables/index.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
-import type { OptionBrief } from '../stage.ts';
+import { PRACTICE, quantity, textValue, type Value } from '../../kernel/value.ts';
+import type { OptionContext } from '../stage.ts';
 import type { Circuit } from './protection-input.ts';
 import { gGSizes } from './iec/device.ts';
 import { largestDevice, standardSizes } from './nec/nec-device.ts';
@@ -75,7 +75,7 @@ export function feederOf(
  */
 export function feederByNec(
   all: readonly OnFeeder[],
-  kind: OptionBrief['job']['protection']['device'],
+  kind: OptionContext['job']['protection']['device'],
   largestFor: (current: Value) => Value | undefined,
 ): Feeder {
   const motors = all.filter(({ kind }) => kind === 'motor');
@@ -133,7 +133,7 @@ export function feederByIec(all: readonly OnFeeder[], share: Value | undefined):
     ...(rating === undefined
       ? {}
       : {
-          feederDevice: wording(`Fuses gG ${rating} A or larger`, {
+          feederDevice: textValue(`Fuses gG ${rating} A or larger`, {
             origin: 'recalled',
             formula: 'I_n \\ge \\max(I_B,\\ 1.6\\,I_{n,max})',
             from: { I_B: ampacity, 'I_{n,max}': behind },

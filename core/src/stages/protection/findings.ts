@@ -1,4 +1,4 @@
-import { declared, type FlagOf } from '../declared-finding.ts';
+import { declared, type ReportOf } from '../declared-finding.ts';
 import { motorCurrent } from '../../kernel/tables/index.ts';
 import { PRACTICE } from '../../kernel/value.ts';
 
@@ -173,4 +173,4 @@ export const findings = declared({
   },
 });
 
-export type Flag = FlagOf<typeof findings>;
+export type Report = ReportOf<typeof findings>;

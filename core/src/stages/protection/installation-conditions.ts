@@ -1,11 +1,11 @@
 import type { Value } from '../../kernel/value.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 
 /** Which wires of a circuit: those from the panel, or those behind a drive to its motor. */
 export type Run = 'feed' | 'lead';
 
 /** How a run lies, as typed; undefined where the tables’ own surroundings hold. */
-export interface Lies {
+export interface InstallationConditions {
   readonly laying: 'conduit' | 'clipped' | 'tray' | 'duct';
   readonly ambient: Value | undefined;
   /** Loaded circuits side by side, this one counted. */
@@ -17,9 +17,9 @@ export interface Lies {
 }
 
 /** A lead lies as the feed where nothing else is typed of it. */
-export function liesBy({ job: { protection }, given }: OptionBrief, run: Run): Lies {
+export function liesBy({ job: { protection }, given }: OptionContext, run: Run): InstallationConditions {
   const own = given.protection;
-  const feed: Lies = {
+  const feed: InstallationConditions = {
     laying: protection.laying,
     ambient: own.ambient,
     circuits: own.circuits,

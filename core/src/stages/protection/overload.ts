@@ -6,7 +6,7 @@ import { dialShare, hasReserve, IN_WINDING } from '../starting/overload-setting.
 import { ownStart, type Circuit } from './protection-input.ts';
 import { classTimes } from '../starting/trip-class.ts';
 import { tripUse } from '../starting/trip-curve.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 
 const IEC_RELAY = 'IEC 60947-4-1 (recalled from memory)';
 
@@ -22,19 +22,19 @@ function serviceFactorOf({ motor, nameplate }: Circuit): Value {
 }
 
 /** What the relay is set to: as typed, else as the motor asks. */
-export function dialOf(circuit: Circuit, flag: Flag): Value {
+export function dialOf(circuit: Circuit, report: Report): Value {
   const proper = properDial(circuit);
   const typed = circuit.brief.given.protection.dial;
   if (!typed) return proper;
-  checkDial(typed, proper, circuit, flag);
+  checkDial(typed, proper, circuit, report);
   return typed;
 }
 
 /** On a drive no relay guards the motor: a dial that was typed is not used, and that is said. */
-export function checkUnusedDial({ brief }: Circuit, flag: Flag): void {
+export function checkUnusedDial({ brief }: Circuit, report: Report): void {
   const { dial } = brief.given.protection;
   if (dial)
-    flag(
+    report(
       'protection.dial-unused',
       say`The overload relay setting of ${dial} is not used: the drive protects the motor.`,
       {
@@ -44,11 +44,11 @@ export function checkUnusedDial({ brief }: Circuit, flag: Flag): void {
 }
 
 /** A dial that guards too little, or trips what starts or runs. */
-function checkDial(typed: Value, proper: Value, circuit: Circuit, flag: Flag): void {
+function checkDial(typed: Value, proper: Value, circuit: Circuit, report: Report): void {
   const { load, motor, starting, nameplateCurrent } = circuit;
   const mends = [{ label: say`Take ${proper}`, set: { 'protection.dial': '' } }];
   if (typed.value > proper.value * 1.001)
-    flag('protection.dial-high', say`The overload relay setting is ${typed}, maximum ${proper}.`, { mends });
+    report('protection.dial-high', say`The overload relay setting is ${typed}, maximum ${proper}.`, { mends });
   const inRelay = starting.method === 'star-delta' ? IN_WINDING : 1;
   const running = ((load.values.motorPower?.value ?? 0) / motor.power) * nameplateCurrent.value * inRelay;
   const start = ownStart(circuit);
@@ -63,7 +63,7 @@ function checkDial(typed: Value, proper: Value, circuit: Circuit, flag: Flag): v
       : []),
   ];
   if (does.length > 0)
-    flag('protection.dial-low', say`The overload relay set to ${typed} trips ${series(does, ', and ')}.`, { mends });
+    report('protection.dial-low', say`The overload relay set to ${typed} trips ${series(does, ', and ')}.`, { mends });
 }
 
 /** What the motor asks of the relay. The code’s percentage limits where it trips and is no value for the dial. */
@@ -131,11 +131,11 @@ export function overloadByNec(circuit: Circuit): Value | undefined {
 const DIALLED: readonly string[] = ['overload relay', 'motor breaker'];
 
 /** A dial outside the picked relay’s range cannot be set. */
-export function checkRelay(dial: Value, { pick }: Circuit, flag: Flag): void {
+export function checkRelay(dial: Value, { pick }: Circuit, report: Report): void {
   const relay = pick.starter?.parts.find(({ part: { kind } }) => DIALLED.includes(kind))?.part;
   if (!relay || (dial.value >= relay.currentMin * 0.999 && dial.value <= relay.currentMax * 1.001)) return;
   const amperes = (current: number): Text => amount(current, 'current');
-  flag(
+  report(
     'protection.dial-outside',
     say`The overload relay setting is ${dial}; ${relay.name} covers ${amperes(relay.currentMin)} to ${amperes(relay.currentMax)}.`,
   );

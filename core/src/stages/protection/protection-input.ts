@@ -5,13 +5,13 @@ import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { PickResult } from '../selection/selection.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import type { StartingResult } from '../starting/starting.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 
 /** What protection is asked with; in the order of the stages. */
 export interface ProtectionOn {
-  readonly brief: OptionBrief;
+  readonly brief: OptionContext;
   readonly catalogue: Catalogue;
   readonly nameplate: NameplateResult;
   readonly load: LoadResult;

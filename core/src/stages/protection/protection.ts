@@ -2,20 +2,21 @@ import { say, textOf, series, type Text } from '../../kernel/text.ts';
 import { notebook, type StageResult } from '../stage.ts';
 import type { Circuit, ProtectionOn } from './protection-input.ts';
 import { schemeOf, type Scheme } from './diagram/scheme.ts';
-import { findings as declared, type Flag } from './findings.ts';
-import { once } from '../../kernel/memoize.ts';
-import type { DrawnRun } from './conductor-run.ts';
+import type { Report } from './findings.ts';
+import { declaration } from './declaration.ts';
+import { lazy } from '../../kernel/memoize.ts';
+import type { ConductorRun } from './conductor-run.ts';
 import { faultAtBus } from '../supply/short-circuit.ts';
-import { checkFault, faultBehind } from './fault.ts';
+import { checkFault, prospectiveShortCircuitCurrent } from './fault.ts';
 import { feederOf } from './feeder.ts';
-import { firstWave, iecCircuit } from './iec/iec-circuit.ts';
+import { firstHalfCyclePeak, iecCircuit } from './iec/iec-circuit.ts';
 import { necCircuit } from './nec/nec-circuit.ts';
 import { checkRelay, checkUnusedDial, dialOf, driveOverload, overloadByIec, overloadByNec } from './overload.ts';
 import { starterOf } from './starter.ts';
 import type { StarterValues } from './starter-values.ts';
 import type { ProtectionValues } from './values.ts';
 import { checkWire } from './conductor-i2t.ts';
-import type { Worked } from './circuit-design.ts';
+import type { CircuitDesign } from './circuit-design.ts';
 
 export interface ProtectionResult extends StageResult<ProtectionValues> {
   /** What the starter is built of and must carry; empty on a drive. */
@@ -25,15 +26,15 @@ export interface ProtectionResult extends StageResult<ProtectionValues> {
   /** The short-circuit device over time and current; undefined where there is none to draw. */
   readonly drawn: () => DevicePicture | undefined;
   /** Its wires with what asks for their sizes; empty where none are sized. */
-  readonly runs: readonly DrawnRun[];
+  readonly runs: readonly ConductorRun[];
   /** What its diagrams are drawn from; undefined while no way to start is known. */
   readonly scheme: () => Scheme<Text> | undefined;
 }
 
 /** A and s: what a short-circuit device carries and what opens it, beside the first half-wave of the motor. */
-export interface DevicePicture extends NonNullable<Worked['device']> {
-  readonly firstWave: number | undefined;
-  readonly wireHeat: number | undefined;
+export interface DevicePicture extends NonNullable<CircuitDesign['device']> {
+  readonly firstHalfCyclePeak: number | undefined;
+  readonly conductorI2t: number | undefined;
 }
 
 const NOTHING: ProtectionValues = {};
@@ -41,13 +42,13 @@ const NOTHING: ProtectionValues = {};
 /** Overload, wires, short-circuit device and earth of the motor’s circuit, by the rules of the job’s school. */
 export function protection(on: ProtectionOn): ProtectionResult {
   const { brief, nameplate, pick, starting } = on;
-  const { findings, missing, flag, need, sharpen } = notebook('protection', declared);
+  const { findings, missing, report, require, suggest } = notebook(declaration);
   const { school, situation } = brief.job;
   const motor = pick.motor ?? nameplate.motor;
   const nameplateCurrent = pick.values.motorCurrent ?? nameplate.values.ratedCurrent;
   if (!motor || !nameplateCurrent) {
     // A new machine has no plate yet: what the pick lacks is asked for where it is lacking.
-    if (situation.kind !== 'new') need('nameplate.currents', 'Nameplate current, for the overload setting');
+    if (situation.kind !== 'new') require('nameplate.currents', 'Nameplate current, for the overload setting');
     return {
       values: NOTHING,
       findings,
@@ -64,14 +65,14 @@ export function protection(on: ProtectionOn): ProtectionResult {
   const onDrive = starting.method === 'drive' && (pick.chosenDrive !== undefined || pick.keepsFeed);
   const circuit: Circuit = { ...on, motor, nameplateCurrent, onDrive, holds: `Holds for ${motor.label}.` };
   if (school === 'IEC') {
-    flag('protection.iec', 'Coordination of device, contactor and relay holds only as tested by the manufacturer.');
+    report('protection.iec', 'Coordination of device, contactor and relay holds only as tested by the manufacturer.');
     if (!brief.given.supply.feederLength)
-      sharpen('supply.feederLength', 'Cable length, for voltage drop and disconnection time');
+      suggest('supply.feederLength', 'Cable length, for voltage drop and disconnection time');
   }
-  const worked = workedBy(circuit, flag);
+  const worked = workedBy(circuit, report);
   const { values, device, wireHeat } = worked;
   const summary = summaryOf(values, school === 'IEC' ? values.overloadCurrent : undefined);
-  const other = once(() => {
+  const other = lazy(() => {
     const swapped: Circuit = {
       ...circuit,
       compares: true,
@@ -80,22 +81,26 @@ export function protection(on: ProtectionOn): ProtectionResult {
     // What would be found is told once the job is of that school.
     return workedBy(swapped, () => undefined).values;
   });
-  const starter = starterOf(circuit, worked, flag);
+  const starter = starterOf(circuit, worked, report);
   const drawn = (): DevicePicture | undefined =>
-    device && { ...device, wireHeat, firstWave: circuit.onDrive ? undefined : firstWave(circuit) };
+    device && {
+      ...device,
+      conductorI2t: wireHeat,
+      firstHalfCyclePeak: circuit.onDrive ? undefined : firstHalfCyclePeak(circuit),
+    };
   const scheme = (): Scheme<Text> | undefined => schemeOf(circuit, worked, starter);
   return { values, findings, missing, summary, starter, other, drawn, scheme, runs: worked.runs };
 }
 
-function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: ProtectionValues } {
+function workedBy(circuit: Circuit, report: Report): CircuitDesign & { readonly values: ProtectionValues } {
   const iec = circuit.brief.job.school === 'IEC';
-  const dial = circuit.onDrive ? undefined : dialOf(circuit, flag);
-  if (dial) checkRelay(dial, circuit, flag);
-  else checkUnusedDial(circuit, flag);
+  const dial = circuit.onDrive ? undefined : dialOf(circuit, report);
+  if (dial) checkRelay(dial, circuit, report);
+  else checkUnusedDial(circuit, report);
   const overloadCurrent = iec ? overloadByIec(circuit) : overloadByNec(circuit);
-  const own = iec ? iecCircuit(circuit, flag) : necCircuit(circuit, flag);
+  const own = iec ? iecCircuit(circuit, report) : necCircuit(circuit, report);
   const fault = faultAtBus(circuit.supply);
-  const behind = faultBehind(circuit, own.impedance);
+  const behind = prospectiveShortCircuitCurrent(circuit, own.impedance);
   const values = {
     ...(dial ? { overloadDial: dial } : {}),
     ...(circuit.onDrive ? { driveOverloadCurrent: driveOverload(circuit) } : {}),
@@ -105,8 +110,8 @@ function workedBy(circuit: Circuit, flag: Flag): Worked & { readonly values: Pro
     ...(fault ? { faultCurrent: fault } : {}),
     ...(behind ? { [circuit.onDrive ? 'faultAtDrive' : 'faultAtMotor']: behind } : {}),
   };
-  checkFault({ atBus: fault, behind }, circuit, flag);
-  checkWire(own, circuit, { dial: dial?.value, fault: fault?.value }, flag);
+  checkFault({ atBus: fault, behind }, circuit, report);
+  checkWire(own, circuit, { dial: dial?.value, fault: fault?.value }, report);
   return { ...own, values };
 }
 

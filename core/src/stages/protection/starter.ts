@@ -1,5 +1,5 @@
 import { say, series } from '../../kernel/text.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../kernel/value.ts';
+import { PRACTICE, quantity, textValue, type Value } from '../../kernel/value.ts';
 import { dialShare } from '../starting/overload-setting.ts';
 import { horsepowerOf } from '../../motor/standard-power.ts';
 import { controllerSizes } from '../../kernel/tables/index.ts';
@@ -8,12 +8,12 @@ import { bothSpeeds, mostCurrent, ownStart, type Circuit } from './protection-in
 import { arrangementOf } from './diagram/scheme.ts';
 import { controlOf } from './control.ts';
 import { coordinationOf } from './coordination.ts';
-import { isHard } from '../starting/ac4-duty.ts';
+import { isAC4Duty } from '../starting/ac4-duty.ts';
 import type { Comparison } from '../starting/comparison.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import { IN_WINDING } from '../starting/overload-setting.ts';
 import type { StarterValues } from './starter-values.ts';
-import type { Worked } from './circuit-design.ts';
+import type { CircuitDesign } from './circuit-design.ts';
 
 /** Star-delta: main and delta contactors stand in the winding, the star contactor carries a third of the line. */
 const IN_STAR = 1 / 3;
@@ -36,29 +36,29 @@ const BYPASSED =
   'The bypass is AC-1 where it only carries, AC-3 where it must start the motor direct in need. The isolating contactor stands before it wherever people may touch what is behind; no capacitors behind it.';
 
 /** What the starter is built of and must carry; nothing for a drive. */
-export function starterOf(circuit: Circuit, { values, isOverload }: Worked, flag: Flag): StarterValues {
+export function starterOf(circuit: Circuit, { values, isOverload }: CircuitDesign, report: Report): StarterValues {
   const { starting, onDrive } = circuit;
   const { method } = starting;
   if (onDrive || method === undefined || method === 'drive') return {};
   const { tripClass } = starting.values;
   const own = ownStart(circuit);
   return {
-    architecture: wording(builtOf(circuit, isOverload), {
+    architecture: textValue(builtOf(circuit, isOverload), {
       origin: 'chosen',
       source: PRACTICE,
       note: method === 'soft starter' ? BYPASSED : undefined,
     }),
-    coordination: coordinationOf(circuit, values, flag),
+    coordination: coordinationOf(circuit, values, report),
     contactorCurrent: contactorOf(circuit),
     ...sizeOf(circuit),
-    ...controlOf(circuit, flag),
+    ...controlOf(circuit, report),
     ...(values.overloadDial ? { relayDial: values.overloadDial } : {}),
-    ...lowerSpeed(circuit, flag),
+    ...lowerSpeed(circuit, report),
     ...(tripClass
-      ? { tripClass: wording(tripClass.value, { source: tripClass.working.source, note: 'As the start needs it.' }) }
+      ? { tripClass: textValue(tripClass.value, { source: tripClass.working.source, note: 'As the start needs it.' }) }
       : {}),
     ...(method === 'autotransformer' && own ? { transformerPower: passedOn(circuit, own) } : {}),
-    ...(method === 'soft starter' && own?.time !== undefined ? softOf(circuit, own, own.time, flag) : {}),
+    ...(method === 'soft starter' && own?.time !== undefined ? softOf(circuit, own, own.time, report) : {}),
   };
 }
 
@@ -88,7 +88,7 @@ function softOf(
   circuit: Circuit,
   own: Comparison,
   seconds: number,
-  flag: Flag,
+  report: Report,
 ): Pick<StarterValues, 'softStarterCurrent'> {
   const { nameplateCurrent, motor, starting, pick, load } = circuit;
   const item = pick.starter?.parts.find(({ part }) => part.kind === 'soft starter')?.part;
@@ -113,7 +113,7 @@ function softOf(
       starts && starts.value > startsPerHour ? say`${starts} starts an hour are wanted` : '',
     ].filter(Boolean);
     if (fails.length > 0)
-      flag(
+      report(
         'protection.soft-starter',
         say`${item.name} is rated ${said}, ${startsPerHour} starts per hour; ${series(fails, ', and ')}.`,
       );
@@ -138,12 +138,12 @@ function sizeOf(circuit: Circuit): Pick<StarterValues, 'nemaSize'> {
       (controllerSizes.number(row, 'continuous') ?? 0) >= mostCurrent(circuit).value &&
       (controllerSizes.number(row, column) ?? 0) * 1.01 >= horsepowerOf(motor.power),
   );
-  const hard = isHard(brief.job.starting);
+  const hard = isAC4Duty(brief.job.starting);
   const row = least < 0 ? undefined : controllerSizes.rows[hard ? least + 1 : least];
   const size = cellWording(controllerSizes, row, 'size');
   if (!size) return {};
   return {
-    nemaSize: wording(say`NEMA ${size.value}`, {
+    nemaSize: textValue(say`NEMA ${size.value}`, {
       origin: 'recalled',
       source: size.working.source,
       note: series([hard ? 'Jogged or plugged: the next size.' : '', size.working.note ?? ''], ' ') || undefined,
@@ -164,26 +164,26 @@ function passedOn({ supply, motor, starting }: Circuit, own: Comparison): Value 
 }
 
 /** The relay of the lower speed, set to its own current, and what changing down asks (common practice, no published source). */
-function lowerSpeed(circuit: Circuit, flag: Flag): Pick<StarterValues, 'lowDial'> {
+function lowerSpeed(circuit: Circuit, report: Report): Pick<StarterValues, 'lowDial'> {
   const speeds = bothSpeeds(circuit);
   if (!speeds && circuit.nameplate.speeds?.both)
-    flag('protection.one-speed', `Both speeds are wanted; ${circuit.motor.label} has one, and so has its starter.`);
+    report('protection.one-speed', `Both speeds are wanted; ${circuit.motor.label} has one, and so has its starter.`);
   if (!speeds) return {};
   const { brief, motor, starting } = circuit;
   if (starting.method !== 'direct')
-    flag(
+    report(
       'protection.speeds-start',
       `Both speeds are wanted; ${starting.method} is not worked out for two, its wiring is that of one speed.`,
     );
   else
-    flag(
+    report(
       'protection.speed-change',
       'Changed down from the higher speed it brakes as a generator: a timer waits until it has slowed down. One relay guards each speed.',
     );
   const slow = speeds.all.findIndex((each) => speeds.all.every(({ value }) => each.value <= value));
   const current = speeds.currents[slow];
   if (!current) {
-    flag(
+    report(
       'protection.speed-current',
       'The plate does not tell the current of each speed: the relay of the lower one cannot be set.',
     );
@@ -203,7 +203,7 @@ function contactorOf(circuit: Circuit): Value {
   const { brief, motor, starting } = circuit;
   const nameplateCurrent = mostCurrent(circuit);
   const { starting: asked } = brief.job;
-  const hard = isHard(asked);
+  const hard = isAC4Duty(asked);
   const share = (starting.method === 'star-delta' ? IN_WINDING : 1) * (hard ? AC_4 : 1);
   const star = quantity(IN_STAR * nameplateCurrent.value, 'current', { source: 'definition' });
   const notes = [

@@ -1,4 +1,4 @@
-import { figure, phrase, type ValuesOf } from '../declared-value.ts';
+import { figure, textField, type ValuesOf } from '../declared-value.ts';
 
 /** What this stage works out, in the order it is shown. */
 export const values = {
@@ -25,7 +25,7 @@ export const values = {
     { NEMA: 'Minimum conductor ampacity', IEC: 'Minimum current-carrying capacity' },
     { sheet: 'Protection and wiring' },
   ),
-  conductorSize: phrase('Minimum conductor size', { sheet: 'Protection and wiring' }),
+  conductorSize: textField('Minimum conductor size', { sheet: 'Protection and wiring' }),
   /** What that conductor carries here. */
   conductorAmpacity: figure(
     'current',
@@ -33,7 +33,7 @@ export const values = {
     { symbol: { NEMA: '', IEC: 'Iz' }, sheet: 'Protection and wiring' },
   ),
   /** What asks for so large a conductor. */
-  conductorLimit: phrase('Governing criterion', { sheet: 'Protection and wiring' }),
+  conductorLimit: textField('Governing criterion', { sheet: 'Protection and wiring' }),
   runningDrop: figure('fraction', 'Voltage drop, running', { sheet: 'Protection and wiring' }),
   startingDrop: figure('fraction', 'Voltage drop, starting', { sheet: 'Protection and wiring' }),
   /** Of each of the six leads to a motor that starts in star-delta. */
@@ -42,14 +42,14 @@ export const values = {
     { NEMA: 'Minimum ampacity, six motor leads', IEC: 'Minimum capacity, six motor leads' },
     { sheet: 'Protection and wiring' },
   ),
-  leadConductor: phrase('Minimum motor lead size', { sheet: 'Protection and wiring' }),
+  leadConductor: textField('Minimum motor lead size', { sheet: 'Protection and wiring' }),
   branchDeviceMax: figure(
     'current',
     { NEMA: 'Branch device, maximum rating', IEC: 'SCPD, maximum rating' },
     { sheet: 'Protection and wiring' },
   ),
   /** The largest breaker of the catalogue that is allowed. */
-  branchDevice: phrase(
+  branchDevice: textField(
     { NEMA: 'Branch-circuit protective device', IEC: 'Short-circuit protective device' },
     { symbol: { NEMA: '', IEC: 'SCPD' }, sheet: 'Protection and wiring' },
   ),
@@ -86,11 +86,11 @@ export const values = {
     NEMA: 'Maximum ground-fault loop impedance',
     IEC: 'Maximum earth-fault loop impedance',
   }),
-  groundingConductor: phrase(
+  groundingConductor: textField(
     { NEMA: 'Equipment grounding conductor', IEC: 'Protective conductor' },
     { symbol: { NEMA: 'EGC', IEC: 'PE' }, sheet: 'Protection and wiring' },
   ),
-  conduit: phrase({ NEMA: 'Conduit trade size', IEC: 'Conduit size' }, { sheet: 'Protection and wiring' }),
+  conduit: textField({ NEMA: 'Conduit trade size', IEC: 'Conduit size' }, { sheet: 'Protection and wiring' }),
   /** What it counts with on a feeder: of its drive’s input where it has one. */
   feederCurrent: figure('current', 'Feeder load current', { unseen: true }),
   /** Of its short-circuit device, for what stands before it. */
@@ -102,13 +102,13 @@ export const values = {
     { sheet: 'Protection and wiring' },
   ),
   feederDeviceMax: figure('current', 'Maximum feeder protective device', { sheet: 'Protection and wiring' }),
-  feederDevice: phrase('Feeder protective device', { sheet: 'Protection and wiring' }),
+  feederDevice: textField('Feeder protective device', { sheet: 'Protection and wiring' }),
   driveInputAmpacity: figure(
     'current',
     { NEMA: 'Drive input ampacity, minimum', IEC: 'Drive input capacity, minimum' },
     { sheet: 'Protection and wiring' },
   ),
-  driveInputConductor: phrase('Drive input conductor, min. size', { sheet: 'Protection and wiring' }),
+  driveInputConductor: textField('Drive input conductor, min. size', { sheet: 'Protection and wiring' }),
 };
 
 export type ProtectionValues = ValuesOf<typeof values>;

@@ -2,10 +2,10 @@ import { amount, say, type Text } from '../../kernel/text.ts';
 import type { StarterPart } from '../../catalogue/catalogue.ts';
 import type { Method } from '../starting/starting-mode.ts';
 import type { MotorBreaker } from './motor-breaker.ts';
-import type { School } from '../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 
 export interface StarterNeed {
-  readonly school: School;
+  readonly school: StandardsSystem;
   readonly method: Exclude<Method, 'drive'>;
   /** The motor’s nameplate current at the connected voltage, A. */
   readonly current: number;
@@ -89,13 +89,13 @@ function rolesOf({ method, breaker, reversing }: StarterNeed): readonly Role[] {
 }
 
 /** The cheapest part for each role: contactors at or above the current, the relay with its dial inside its range. */
-export function buildStarter(items: readonly StarterPart[], need: StarterNeed): Starter {
+export function buildStarter(items: readonly StarterPart[], requirement: StarterNeed): Starter {
   const parts: ChosenPart[] = [];
   const lacking: Text[] = [];
-  for (const role of rolesOf(need)) {
-    const heavy = role.kind === 'contactor' && need.ac4 === true ? AC4 : 1;
-    const carries = (role.kind === 'overload relay' ? need.dial : need.current * heavy) * role.share;
-    const part = role === BREAKER ? need.breaker?.part : cheapest(items, role, carries, need.voltage);
+  for (const role of rolesOf(requirement)) {
+    const heavy = role.kind === 'contactor' && requirement.ac4 === true ? AC4 : 1;
+    const carries = (role.kind === 'overload relay' ? requirement.dial : requirement.current * heavy) * role.share;
+    const part = role === BREAKER ? requirement.breaker?.part : cheapest(items, role, carries, requirement.voltage);
     if (part) parts.push({ role: role.role, part, carries });
     else lacking.push(say`${role.role} for ${amount(carries, 'current')}`);
   }

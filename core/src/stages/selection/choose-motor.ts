@@ -1,24 +1,24 @@
 import { say, series } from '../../kernel/text.ts';
 import { sizeText } from '../../motor/standard-power.ts';
 import { slowDemand } from '../environment/reduced-speed-torque.ts';
-import { hangsOnShaft } from '../load/transmission.ts';
+import { isShaftMounted } from '../load/transmission.ts';
 import type { Value } from '../../kernel/value.ts';
-import { yearsCounted, type PickOn } from './selection-input.ts';
+import { yearsCounted, type SelectionInput } from './selection-input.ts';
 import { exchangeRate } from './exchange.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import { refusals, type MotorNeed } from './motor-rules.ts';
 import { rankMotors, type MotorRanking, type RankedMotor, type Running } from './rank-motors.ts';
 
 /** Load of a motor whose load is not known, of its rated power. Common practice, no published source. */
 const UNKNOWN_LOAD = 0.75;
 
-const samePower = (required: Value, { nameplate }: PickOn): boolean => {
+const samePower = (required: Value, { nameplate }: SelectionInput): boolean => {
   const plate = nameplate.values.power;
   return plate !== undefined && Math.abs(required.value / plate.value - 1) < 0.02;
 };
 
 /** What the motor to buy must be; undefined while voltage, frequency or poles are not known. */
-export function motorNeed(required: Value, on: PickOn): MotorNeed | undefined {
+export function motorNeed(required: Value, on: SelectionInput): MotorNeed | undefined {
   const { brief, situation, nameplate, load, supply, place, method } = on;
   const { job } = brief;
   const remedy = situation.inquiry?.remedy ?? { order: [] };
@@ -36,27 +36,27 @@ export function motorNeed(required: Value, on: PickOn): MotorNeed | undefined {
     systemVoltage: voltage.value,
     enclosures: remedy.closed ? place.enclosures.filter((code) => code !== 'ODP') : place.enclosures,
     frame: job.situation.kind === 'replace' && samePower(required, on) ? nameplate.frame : undefined,
-    belted: job.load.stages[0] !== undefined && hangsOnShaft(job.load.stages[0].kind),
+    belted: job.load.stages[0] !== undefined && isShaftMounted(job.load.stages[0].kind),
     inverterDuty: remedy.inverterDuty === true || (method === 'drive' && slow),
     serviceFactor: place.spendsServiceFactor ? 1.15 : 1,
   };
 }
 
 /** Motors of the catalogue that fit, ranked, and why the others do not. */
-export function rankForNeed(required: Value, need: MotorNeed, on: PickOn, flag: Flag): MotorRanking {
+export function rankForNeed(required: Value, requirement: MotorNeed, on: SelectionInput, report: Report): MotorRanking {
   const { brief, catalogue, nameplate } = on;
   const { job } = brief;
-  const ranking = rankMotors(catalogue.motors, need, runningOf(required, on), job.pick.prefer);
+  const ranking = rankMotors(catalogue.motors, requirement, runningOf(required, on), job.pick.prefer);
   if (ranking.fits.length === 0 && catalogue.motors.length > 0) {
     const nearest = ranking.refused[0];
     const others = ranking.others.map(({ count, reason }) => say`${count} ${reason}`);
-    flag(
+    report(
       'pick.no-motor',
-      say`No motor in the catalogue fits ${sizeText(required.value)}, ${need.poles} poles.${nearest ? say` Nearest: ${nearest.name}, ${nearest.reason}.` : say` It has ${series(others, ' and ')}.`}`,
+      say`No motor in the catalogue fits ${sizeText(required.value)}, ${requirement.poles} poles.${nearest ? say` Nearest: ${nearest.name}, ${nearest.reason}.` : say` It has ${series(others, ' and ')}.`}`,
     );
   }
   if (job.situation.kind === 'replace' && !samePower(required, on) && nameplate.frame) {
-    flag(
+    report(
       'pick.other-size',
       say`The new motor is ${sizeText(required.value)}, not the nameplate rating; feet and shaft differ from ${job.nameplate.frame ?? 'the old frame'}.`,
     );
@@ -65,7 +65,10 @@ export function rankForNeed(required: Value, need: MotorNeed, on: PickOn, flag: 
 }
 
 /** How the motor will run over the years counted, for the cost of its energy; undefined while that is not known. */
-function runningOf(required: Value, { brief, catalogue, load, supply, profile, method }: PickOn): Running | undefined {
+function runningOf(
+  required: Value,
+  { brief, catalogue, load, supply, profile, method }: SelectionInput,
+): Running | undefined {
   const energyPrice = brief.given.money.energyPrice ?? supply.values.energyPrice;
   const hours = profile.values.hours;
   if (!energyPrice || !hours) return undefined;
@@ -93,19 +96,19 @@ function runningOf(required: Value, { brief, catalogue, load, supply, profile, m
 /** The motor typed in the job, else the one ranked first. */
 export function chooseMotor(
   ranking: MotorRanking,
-  need: MotorNeed,
-  { brief, catalogue }: PickOn,
-  flag: Flag,
+  requirement: MotorNeed,
+  { brief, catalogue }: SelectionInput,
+  report: Report,
 ): RankedMotor | undefined {
   const wanted = brief.job.pick.motor;
   if (!wanted) return ranking.fits[0];
   const own = ranking.fits.find((each) => each.item.id === wanted);
   if (own) return own;
   const refused = catalogue.motors.find((each) => each.id === wanted);
-  flag(
+  report(
     'pick.motor-refused',
     refused
-      ? say`${refused.name} does not fit: ${refusals(refused, need)[0]?.reason ?? ''}.`
+      ? say`${refused.name} does not fit: ${refusals(refused, requirement)[0]?.reason ?? ''}.`
       : `Motor “${wanted}” is not in the catalogue.`,
     { mends: [{ label: 'Take the first that fits', set: { 'pick.motor': '' } }] },
   );

@@ -2,7 +2,7 @@ import type { LoadResult } from '../load/load-result.ts';
 import type { Fit } from '../../motor/fit-circuit.ts';
 import { fitOf } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import type { DriveEvent } from '../../catalogue/drive-duty.ts';
 
 /** s for which a load that breaks away holds the drive at its peak. Common practice, no published source. */
@@ -28,7 +28,7 @@ export function currentAtTorque(motor: Motor, circuit: Fit['circuit'] | undefine
 
 /** Everything that asks a drive for more than the running current of its motor: breaking away, a typed ramp, overloads, the cycle. */
 export function driveEvents(
-  brief: OptionBrief,
+  brief: OptionContext,
   motor: Motor,
   load: LoadResult,
   inertia: number | undefined,

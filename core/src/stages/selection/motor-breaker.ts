@@ -2,10 +2,10 @@ import type { Catalogue, StarterPart } from '../../catalogue/catalogue.ts';
 import { magneticSettings, motorBreakerRanges } from '../../kernel/tables/index.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import type { Comparison } from '../starting/comparison.ts';
 import { startCurrent, type StartCurrent } from '../starting/inrush.ts';
-import { faultAtBus, holds } from '../supply/short-circuit.ts';
+import { faultAtBus, withstands } from '../supply/short-circuit.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { magneticBand } from './magnetic-trip.ts';
 
@@ -56,7 +56,7 @@ export function motorBreakerFor(carried: Carried, { parts, voltage, fault }: Sta
     )
     .toSorted(
       (a, b) =>
-        Number(!holds(a.breakingCapacity, fault ?? 0)) - Number(!holds(b.breakingCapacity, fault ?? 0)) ||
+        Number(!withstands(a.breakingCapacity, fault ?? 0)) - Number(!withstands(b.breakingCapacity, fault ?? 0)) ||
         a.price - b.price,
     );
   if (part) return { from: part.currentMin, to: part.currentMax, part };
@@ -67,7 +67,7 @@ export function motorBreakerFor(carried: Carried, { parts, voltage, fault }: Sta
 
 /** What is asked for a breaker. */
 export interface Guarded {
-  readonly brief: OptionBrief;
+  readonly brief: OptionContext;
   readonly catalogue: Catalogue;
   readonly supply: SupplyResult;
   readonly nameplate: NameplateResult;

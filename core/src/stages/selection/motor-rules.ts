@@ -3,10 +3,10 @@ import type { MotorItem } from '../../catalogue/catalogue.ts';
 import { decodeFrame, sameFeet, shortShaft, type Frame, type FrameSize } from '../nameplate/frame.ts';
 import { sameRating, sizeText } from '../../motor/standard-power.ts';
 import { enclosureTexts, type EnclosureCode } from '../environment/environment.ts';
-import type { School } from '../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 
 export interface MotorNeed {
-  readonly school: School;
+  readonly school: StandardsSystem;
   readonly power: number;
   readonly poles: number;
   readonly frequency: number;
@@ -31,10 +31,13 @@ export interface Refusal {
 }
 
 /** The winding to connect, by index into `voltages`: within 5 % of the utilization or system voltage. */
-export function connectableVoltage(item: MotorItem, need: Pick<MotorNeed, 'motorVoltage' | 'systemVoltage'>): number {
+export function connectableVoltage(
+  item: MotorItem,
+  requirement: Pick<MotorNeed, 'motorVoltage' | 'systemVoltage'>,
+): number {
   const near = (target: number) => item.voltages.findIndex((voltage) => Math.abs(voltage / target - 1) < 0.05);
-  const exact = near(need.motorVoltage);
-  return exact >= 0 ? exact : near(need.systemVoltage);
+  const exact = near(requirement.motorVoltage);
+  return exact >= 0 ? exact : near(requirement.systemVoltage);
 }
 
 const frames = new Map<string, Frame | undefined>();
@@ -44,47 +47,53 @@ function frameOf(item: MotorItem): Frame | undefined {
   return frames.get(key);
 }
 
-type Check = (item: MotorItem, need: MotorNeed) => string | undefined;
+type Check = (item: MotorItem, requirement: MotorNeed) => string | undefined;
 
 /** Why a whole shelf of motors is no near miss, whatever else they break; undefined for the right frequency and size. */
 export function farOff(
   item: Pick<MotorItem, 'school' | 'frequency' | 'power'>,
-  need: Pick<MotorNeed, 'school' | 'frequency' | 'power'>,
+  requirement: Pick<MotorNeed, 'school' | 'frequency' | 'power'>,
 ): Refusal | undefined {
-  if (item.school !== need.school || Math.abs(item.frequency / need.frequency - 1) > 0.05)
+  if (item.school !== requirement.school || Math.abs(item.frequency / requirement.frequency - 1) > 0.05)
     return { rule: 'frequency', reason: `made for ${item.frequency} Hz, ${item.school}` };
-  if (!sameRating(item.power, need.power))
+  if (!sameRating(item.power, requirement.power))
     return { rule: 'power', reason: say`${sizeText(item.power)} is another size` };
   return undefined;
 }
 
 /** The other hard rules in the order the trade checks them; each gives a reason where it refuses. */
 const rules: readonly (readonly [MotorRule, Check])[] = [
-  ['poles', (item, need) => (item.poles === need.poles ? undefined : `${item.poles} poles, not ${need.poles}`)],
+  [
+    'poles',
+    (item, requirement) =>
+      item.poles === requirement.poles ? undefined : `${item.poles} poles, not ${requirement.poles}`,
+  ],
   [
     'voltage',
-    (item, need) =>
-      connectableVoltage(item, need) >= 0
+    (item, requirement) =>
+      connectableVoltage(item, requirement) >= 0
         ? undefined
-        : `${item.voltages.join('/')} V does not suit ${need.systemVoltage} V`,
+        : `${item.voltages.join('/')} V does not suit ${requirement.systemVoltage} V`,
   ],
   [
     'enclosure',
-    (item, need) =>
-      need.enclosures.includes(item.enclosure) ? undefined : `${enclosureTexts[item.enclosure]} may not stand here`,
+    (item, requirement) =>
+      requirement.enclosures.includes(item.enclosure)
+        ? undefined
+        : `${enclosureTexts[item.enclosure]} may not stand here`,
   ],
-  ['frame', (item, need) => (need.frame ? frameMisfit(item, need.frame) : undefined)],
-  ['shaft', (item, need) => (need.belted ? shaftMisfit(frameOf(item), item.frame) : undefined)],
+  ['frame', (item, requirement) => (requirement.frame ? frameMisfit(item, requirement.frame) : undefined)],
+  ['shaft', (item, requirement) => (requirement.belted ? shaftMisfit(frameOf(item), item.frame) : undefined)],
   [
     'inverter duty',
-    (item, need) =>
-      need.inverterDuty && !item.inverterDuty ? 'not made for low speed at full torque on a drive' : undefined,
+    (item, requirement) =>
+      requirement.inverterDuty && !item.inverterDuty ? 'not made for low speed at full torque on a drive' : undefined,
   ],
   [
     'service factor',
-    (item, need) =>
-      item.serviceFactor < need.serviceFactor
-        ? `service factor ${item.serviceFactor}; at this altitude ${need.serviceFactor} is spent`
+    (item, requirement) =>
+      item.serviceFactor < requirement.serviceFactor
+        ? `service factor ${item.serviceFactor}; at this altitude ${requirement.serviceFactor} is spent`
         : undefined,
   ],
 ];
@@ -105,15 +114,15 @@ export const shaftMisfit = (frame: FrameSize | undefined, name: string): string 
   frame && shortShaft(frame) ? `frame ${name}: its short shaft must not take a belt or chain` : undefined;
 
 /** Whether a motor of the right frequency and size breaks a hard rule. */
-export const isRefused = (item: MotorItem, need: MotorNeed): boolean =>
-  rules.some(([, check]) => check(item, need) !== undefined);
+export const isRefused = (item: MotorItem, requirement: MotorNeed): boolean =>
+  rules.some(([, check]) => check(item, requirement) !== undefined);
 
 /** Every hard rule a motor breaks; the first is the reason given. One of another frequency or size is not looked at further. */
-export function refusals(item: MotorItem, need: MotorNeed): Refusal[] {
-  const far = farOff(item, need);
+export function refusals(item: MotorItem, requirement: MotorNeed): Refusal[] {
+  const far = farOff(item, requirement);
   if (far) return [far];
   return rules.flatMap(([rule, check]) => {
-    const reason = check(item, need);
+    const reason = check(item, requirement);
     return reason === undefined ? [] : [{ rule, reason }];
   });
 }

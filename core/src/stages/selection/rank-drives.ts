@@ -1,13 +1,13 @@
 import { amount, say, type Text } from '../../kernel/text.ts';
 import type { DriveItem } from '../../catalogue/catalogue.ts';
-import { notBorne, overloadOf, type DriveEvent } from '../../catalogue/drive-duty.ts';
+import { overloadViolation, overloadOf, type DriveEvent } from '../../catalogue/drive-duty.ts';
 import type { HousingCode } from '../environment/environment.ts';
 import { interpolate } from '../../kernel/numeric.ts';
-import { late, once } from '../../kernel/memoize.ts';
-import type { School } from '../../kernel/quantity/units.ts';
+import { late, lazy } from '../../kernel/memoize.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 
 export interface DriveNeed {
-  readonly school: School;
+  readonly school: StandardsSystem;
   /** The motor’s nameplate current at the connected voltage, A. Current decides, never power. */
   readonly current: number;
   /** Share of its output a drive keeps on this supply; 1 on three phases. */
@@ -105,21 +105,21 @@ const supplyShare = (item: DriveItem, inputShare: number): number =>
   inputShare < 1 ? (item.singlePhaseShare ?? inputShare) : 1;
 
 /** The catalogue’s own derates for ambient and altitude, and those of carrier and supply. */
-export const deratesOf = (item: DriveItem, need: Circumstances): Derates => ({
-  rated: dutyCurrent(item, need),
-  heat: heatShare(item, need.ambient),
-  altitude: altitudeShare(item, need.altitude),
-  carrier: carrierShare(need.carrier, item),
-  supply: supplyShare(item, need.inputShare),
+export const deratesOf = (item: DriveItem, requirement: Circumstances): Derates => ({
+  rated: dutyCurrent(item, requirement),
+  heat: heatShare(item, requirement.ambient),
+  altitude: altitudeShare(item, requirement.altitude),
+  carrier: carrierShare(requirement.carrier, item),
+  supply: supplyShare(item, requirement.inputShare),
 });
 
 /** Continuous output after all derates, A. */
-export const deratedCurrent = (item: DriveItem, need: Circumstances): number =>
-  dutyCurrent(item, need) *
-  heatShare(item, need.ambient) *
-  altitudeShare(item, need.altitude) *
-  carrierShare(need.carrier, item) *
-  supplyShare(item, need.inputShare);
+export const deratedCurrent = (item: DriveItem, requirement: Circumstances): number =>
+  dutyCurrent(item, requirement) *
+  heatShare(item, requirement.ambient) *
+  altitudeShare(item, requirement.altitude) *
+  carrierShare(requirement.carrier, item) *
+  supplyShare(item, requirement.inputShare);
 
 /** Share of its current a drive keeps at a carrier frequency, kHz. Common practice, no published source. */
 const CARRIERS = [4, 8, 12] as const;
@@ -139,18 +139,22 @@ const tooFast = ({ carrierMost }: DriveItem, carrier: number | undefined): boole
   carrier !== undefined && carrierMost !== undefined && carrier > carrierMost * 1.001;
 
 /** The rule that stands against a drive first; undefined where it fits. */
-function ruleAgainst(item: DriveItem, need: DriveNeed, current: number): RefusedDrive['rule'] | undefined {
-  if (need.systemVoltage < item.voltageMin * 0.98 || need.systemVoltage > item.voltageMax * 1.02) return 'voltage';
-  if (housingRank[item.housing] < housingRank[need.housing]) return 'housing';
-  if (item.listed?.includes(need.school) === false) return 'listing';
-  if (lackingIn(item, need).length > 0) return 'equipment';
-  if (tooFast(item, need.carrier)) return 'carrier';
+function ruleAgainst(item: DriveItem, requirement: DriveNeed, current: number): RefusedDrive['rule'] | undefined {
+  if (requirement.systemVoltage < item.voltageMin * 0.98 || requirement.systemVoltage > item.voltageMax * 1.02)
+    return 'voltage';
+  if (housingRank[item.housing] < housingRank[requirement.housing]) return 'housing';
+  if (item.listed?.includes(requirement.school) === false) return 'listing';
+  if (lackingIn(item, requirement).length > 0) return 'equipment';
+  if (tooFast(item, requirement.carrier)) return 'carrier';
   if (current === 0) return 'ambient';
-  if (current < need.current * 0.9999) return 'current';
-  if (tooMuchFor(item, need, current) !== undefined) return 'overload';
+  if (current < requirement.current * 0.9999) return 'current';
+  if (tooMuchFor(item, requirement, current) !== undefined) return 'overload';
   // An overload may ask for far more than the running current.
-  const { multiple } = overloadOf(item, need.duty);
-  const most = need.events.reduce((more, event) => Math.max(more, event.current / multiple), need.current);
+  const { multiple } = overloadOf(item, requirement.duty);
+  const most = requirement.events.reduce(
+    (more, event) => Math.max(more, event.current / multiple),
+    requirement.current,
+  );
   return current > most * OVERSIZED ? 'oversized' : undefined;
 }
 
@@ -160,16 +164,16 @@ const lackingIn = (item: DriveItem, { inside = NOTHING }: DriveNeed): readonly I
   inside.length === 0 ? NOTHING : inside.filter((each) => item[each] === false);
 
 /** The first of what is asked for a short time that a drive does not bear, in words. */
-function tooMuchFor(item: DriveItem, need: DriveNeed, current: number): string | undefined {
-  const overload = overloadOf(item, need.duty);
-  for (const event of need.events) {
-    const reason = notBorne(event, current, need.current, overload);
+function tooMuchFor(item: DriveItem, requirement: DriveNeed, current: number): string | undefined {
+  const overload = overloadOf(item, requirement.duty);
+  for (const event of requirement.events) {
+    const reason = overloadViolation(event, current, requirement.current, overload);
     if (reason !== undefined) return reason;
   }
   return undefined;
 }
 
-function reasonOf(rule: RefusedDrive['rule'], item: DriveItem, need: DriveNeed, current: number): Text {
+function reasonOf(rule: RefusedDrive['rule'], item: DriveItem, requirement: DriveNeed, current: number): Text {
   const amperes = (value: number): Text => amount(value, 'current');
   switch (rule) {
     case 'voltage':
@@ -177,41 +181,41 @@ function reasonOf(rule: RefusedDrive['rule'], item: DriveItem, need: DriveNeed, 
     case 'housing':
       return `${item.housing} is too open for this place`;
     case 'equipment':
-      return `without ${lackingIn(item, need)
+      return `without ${lackingIn(item, requirement)
         .map((each) => INSIDES[each])
         .join(' and ')}`;
     case 'carrier':
       return say`switches at ${amount(item.carrierMost ?? 0, 'carrier')} at most`;
     case 'listing':
-      return `not listed by ${need.school} standards`;
+      return `not listed by ${requirement.school} standards`;
     case 'ambient':
       return 'too hot a place for it';
     case 'current':
-      return say`${amperes(current)} after derates, ${amperes(need.current)} needed`;
+      return say`${amperes(current)} after derates, ${amperes(requirement.current)} needed`;
     case 'overload':
-      return tooMuchFor(item, need, current) ?? '';
+      return tooMuchFor(item, requirement, current) ?? '';
     case 'oversized':
       return say`${amperes(current)}: far larger than needed, only dearer`;
   }
 }
 
 /** Drives whose continuous current at the duty class, after derates, covers the motor’s; the cheapest first. */
-export function rankDrives(items: readonly DriveItem[], need: DriveNeed): DriveRanking {
+export function rankDrives(items: readonly DriveItem[], requirement: DriveNeed): DriveRanking {
   const fits: RankedDrive[] = [];
   const against: Against[] = [];
   for (const item of items) {
-    const current = deratedCurrent(item, need);
-    const rule = ruleAgainst(item, need, current);
+    const current = deratedCurrent(item, requirement);
+    const rule = ruleAgainst(item, requirement, current);
     if (rule) against.push({ item, rule, current });
-    else fits.push({ item, current, used: need.current / current });
+    else fits.push({ item, current, used: requirement.current / current });
   }
-  const refused = once(() => inWords(against, need));
+  const refused = lazy(() => inWords(against, requirement));
   return late({
     fits: fits.toSorted((a, b) => a.item.price - b.item.price),
     get refused() {
       return refused();
     },
-    byPower: matchedByPower(items, need),
+    byPower: matchedByPower(items, requirement),
   });
 }
 
@@ -222,28 +226,30 @@ interface Against {
 }
 
 /** Those that do not fit with their reasons, the nearest misses first. */
-function inWords(against: readonly Against[], need: DriveNeed): RefusedDrive[] {
-  const off = ({ current }: Against): number => Math.abs(Math.log(Math.max(1e-3, current) / need.current));
+function inWords(against: readonly Against[], requirement: DriveNeed): RefusedDrive[] {
+  const off = ({ current }: Against): number => Math.abs(Math.log(Math.max(1e-3, current) / requirement.current));
   return against
     .toSorted((a, b) => NEAR.indexOf(a.rule) - NEAR.indexOf(b.rule) || off(a) - off(b))
     .map(({ item, rule, current }) => ({
       id: item.id,
       name: item.name,
       rule,
-      reason: reasonOf(rule, item, need, current),
+      reason: reasonOf(rule, item, requirement, current),
     }));
 }
 
-function matchedByPower(items: readonly DriveItem[], need: DriveNeed): DriveRanking['byPower'] {
-  const power = (item: DriveItem) => (need.duty === 'heavy' ? item.heavyPower : item.normalPower);
+function matchedByPower(items: readonly DriveItem[], requirement: DriveNeed): DriveRanking['byPower'] {
+  const power = (item: DriveItem) => (requirement.duty === 'heavy' ? item.heavyPower : item.normalPower);
   let item: DriveItem | undefined;
   for (const each of items) {
-    if (need.systemVoltage < each.voltageMin * 0.98 || need.systemVoltage > each.voltageMax * 1.02) continue;
-    if (housingRank[each.housing] < housingRank[need.housing] || power(each) < need.motorPower * 0.98) continue;
+    if (requirement.systemVoltage < each.voltageMin * 0.98 || requirement.systemVoltage > each.voltageMax * 1.02)
+      continue;
+    if (housingRank[each.housing] < housingRank[requirement.housing] || power(each) < requirement.motorPower * 0.98)
+      continue;
     if (!item || power(each) < power(item) || (power(each) === power(item) && each.price < item.price)) item = each;
   }
   if (!item) return undefined;
-  const current = deratedCurrent(item, need);
-  const verdict = current < need.current ? 'short' : current > need.current * 1.4 ? 'wasteful' : 'same';
+  const current = deratedCurrent(item, requirement);
+  const verdict = current < requirement.current ? 'short' : current > requirement.current * 1.4 ? 'wasteful' : 'same';
   return { item, current, verdict };
 }

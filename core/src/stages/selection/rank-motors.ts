@@ -1,6 +1,6 @@
 import { figures, say, type Text } from '../../kernel/text.ts';
 import type { MotorItem } from '../../catalogue/catalogue.ts';
-import { late, once } from '../../kernel/memoize.ts';
+import { late, lazy } from '../../kernel/memoize.ts';
 import { shelvesOf } from '../../catalogue/size-groups.ts';
 import type { JobView } from '../../job/job.ts';
 import { inputOnDrive, inputOnLine } from '../../motor/part-load.ts';
@@ -63,7 +63,7 @@ function lossCostOf(
 /** Hard rules refuse with a reason; the rest are ranked by what the user cares about. */
 export function rankMotors(
   items: readonly MotorItem[],
-  need: MotorNeed,
+  requirement: MotorNeed,
   running: Running | undefined,
   prefer: JobView['pick']['prefer'],
 ): MotorRanking {
@@ -72,19 +72,19 @@ export function rankMotors(
   /** By the rule, and by what it says where that is a code. */
   const others = new Map<string, { reason: Text; count: number }>();
   const candidates = shelvesOf(items).flatMap((shelf) => {
-    const far = farOff(shelf, need);
+    const far = farOff(shelf, requirement);
     if (!far) return shelf.items;
-    const reason = far.rule === 'power' ? say`of another rating than ${sizeText(need.power)}` : far.reason;
+    const reason = far.rule === 'power' ? say`of another rating than ${sizeText(requirement.power)}` : far.reason;
     const key = far.rule === 'power' ? far.rule : JSON.stringify(far.reason);
     others.set(key, { reason, count: (others.get(key)?.count ?? 0) + shelf.items.length });
     return [];
   });
   for (const item of candidates) {
-    if (isRefused(item, need)) {
+    if (isRefused(item, requirement)) {
       against.push(item);
       continue;
     }
-    const winding = connectableVoltage(item, need);
+    const winding = connectableVoltage(item, requirement);
     const lossCost = running ? lossCostOf(item, running) : 0;
     fits.push({
       item,
@@ -102,7 +102,7 @@ export function rankMotors(
   }[prefer];
   const sorted = fits.toSorted((a, b) => order(a) - order(b));
   const reasons = reasonsFor(sorted, running !== undefined);
-  const refused = once(() => inWords(against, need));
+  const refused = lazy(() => inWords(against, requirement));
   return late({
     fits: sorted.map((each) => ({ ...each, reasons: reasons(each) })),
     get refused() {
@@ -113,9 +113,9 @@ export function rankMotors(
 }
 
 /** Those that do not fit, each with its first reason; the nearest misses first. */
-const inWords = (against: readonly MotorItem[], need: MotorNeed): RefusedMotor[] =>
+const inWords = (against: readonly MotorItem[], requirement: MotorNeed): RefusedMotor[] =>
   against
-    .map((item) => ({ item, broken: refusals(item, need) }))
+    .map((item) => ({ item, broken: refusals(item, requirement) }))
     .toSorted((a, b) => a.broken.length - b.broken.length)
     .flatMap(({ item: { id, name }, broken: [first] }) => (first ? [{ id, name, ...first }] : []));
 

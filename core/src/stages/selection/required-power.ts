@@ -1,4 +1,4 @@
-import type { PickOn } from './selection-input.ts';
+import type { SelectionInput } from './selection-input.ts';
 import { nextStandardPower, standardPowerSource } from '../../motor/standard-power.ts';
 import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 
@@ -14,7 +14,7 @@ export function requiredPower({
   load,
   supply,
   place,
-}: Pick<PickOn, 'brief' | 'situation' | 'nameplate' | 'load' | 'supply' | 'place'>): Value | undefined {
+}: Pick<SelectionInput, 'brief' | 'situation' | 'nameplate' | 'load' | 'supply' | 'place'>): Value | undefined {
   const { standardPower, motorPower } = load.values;
   if (!standardPower) return undefined;
   const { motorDerate } = place.values;

@@ -1,15 +1,16 @@
 import { say, series } from '../../kernel/text.ts';
 import { sizeText } from '../../motor/standard-power.ts';
 import type { Motor } from '../../motor/typical.ts';
-import { quantity, wording, type Value } from '../../kernel/value.ts';
+import { quantity, textValue, type Value } from '../../kernel/value.ts';
 import { notebook, type StageResult } from '../stage.ts';
 import type { DriveLimits } from '../starting/starting-mode.ts';
-import { FROM_CATALOGUE, keepsFeed, optionKeepsMotor, type PickOn } from './selection-input.ts';
+import { FROM_CATALOGUE, keepsFeed, optionKeepsMotor, type SelectionInput } from './selection-input.ts';
 import type { Starter } from './build-starter.ts';
 import { chooseDrive, driveValues, limitsOf, rankForMotor } from './choose-drive.ts';
 import { chooseMotor, motorNeed, rankForNeed } from './choose-motor.ts';
 import { chooseStarter, type StarterOn } from './choose-starter.ts';
-import { findings as declared, type Flag } from './findings.ts';
+import type { Report } from './findings.ts';
+import { declaration } from './declaration.ts';
 import { asOnPlate, checkKept, checkSlow } from './kept-motor.ts';
 import type { MotorNeed } from './motor-rules.ts';
 import { motorOf } from './selected-motor.ts';
@@ -22,7 +23,7 @@ import type { PickValues } from './values.ts';
 interface Picked {
   readonly size: Value | undefined;
   /** What the motor to buy must be, once that is known. */
-  readonly need: MotorNeed | undefined;
+  readonly requirement: MotorNeed | undefined;
   readonly motors: MotorRanking | undefined;
   readonly chosenMotor: RankedMotor | undefined;
   /** The motor that will run: the picked one, or the plate’s where it is kept. */
@@ -41,16 +42,16 @@ export interface PickResult extends StageResult<PickValues>, Picked {
 }
 
 /** Motors, drives and starters from the catalogue: what fits, ranked with reasons, and why the rest do not. */
-export function pick(on: PickOn): PickResult {
-  const { findings, missing, flag } = notebook('pick', declared);
+export function pick(on: SelectionInput): PickResult {
+  const { findings, missing, report } = notebook(declaration);
   const { nameplate, place, supply, load, method } = on;
   const deferred = [nameplate, place, supply].some((each) => each.findings.some(({ defers }) => defers));
-  const motorSide = deferred ? noMotor(on) : pickMotor(on, flag);
+  const motorSide = deferred ? noMotor(on) : pickMotor(on, report);
   const { motor, keepsMotor } = motorSide;
-  const picked: Picked = { ...motorSide, ...(motor ? pickFeed(motor, on, flag) : noFeed(on)) };
+  const picked: Picked = { ...motorSide, ...(motor ? pickFeed(motor, on, report) : noFeed(on)) };
   if (!deferred && keepsMotor) {
-    if (motor && load.values.motorPower) checkKept(motor, on, flag);
-    if (method === 'drive') checkSlow(motor, on, flag);
+    if (motor && load.values.motorPower) checkKept(motor, on, report);
+    if (method === 'drive') checkSlow(motor, on, report);
   }
   return {
     ...picked,
@@ -63,12 +64,12 @@ export function pick(on: PickOn): PickResult {
 }
 
 /** The pick with the parts of a starter, which need its start to have been run up; as it is on a drive or where it stays. */
-export function withStarter(picked: PickResult, on: PickOn & StarterOn): PickResult {
+export function withStarter(picked: PickResult, on: SelectionInput & StarterOn): PickResult {
   const { method } = on;
   const { motor } = picked;
   if (!motor || method === undefined || method === 'drive' || picked.keepsFeed) return picked;
-  const { findings, flag } = notebook('pick', declared);
-  const starter = chooseStarter(motor, method, on, flag);
+  const { findings, report } = notebook(declaration);
+  const starter = chooseStarter(motor, method, on, report);
   const complete = { ...picked, starter };
   return {
     ...complete,
@@ -78,61 +79,61 @@ export function withStarter(picked: PickResult, on: PickOn & StarterOn): PickRes
   };
 }
 
-type MotorSide = Pick<Picked, 'size' | 'need' | 'motors' | 'chosenMotor' | 'motor' | 'keepsMotor'>;
-const noMotor = ({ brief }: PickOn): MotorSide => ({
+type MotorSide = Pick<Picked, 'size' | 'requirement' | 'motors' | 'chosenMotor' | 'motor' | 'keepsMotor'>;
+const noMotor = ({ brief }: SelectionInput): MotorSide => ({
   size: undefined,
-  need: undefined,
+  requirement: undefined,
   motors: undefined,
   chosenMotor: undefined,
   motor: undefined,
   keepsMotor: optionKeepsMotor(brief),
 });
 
-function pickMotor(on: PickOn, flag: Flag): MotorSide {
+function pickMotor(on: SelectionInput, report: Report): MotorSide {
   const { nameplate, load } = on;
   const none = noMotor(on);
   if (none.keepsMotor) return { ...none, motor: nameplate.motor };
   const size = requiredPower(on);
   const { standardPower } = load.values;
   if (!size && standardPower) {
-    flag(
+    report(
       'pick.too-large',
       say`The load takes ${sizeText(standardPower.value)}, but what heat, height and unbalance leave of a motor calls for more than the largest standard size.`,
     );
   }
-  const need = size && motorNeed(size, on);
-  if (!size || !need) return { ...none, size };
-  const motors = rankForNeed(size, need, on, flag);
-  const chosenMotor = chooseMotor(motors, need, on, flag);
-  return { ...none, size, need, motors, chosenMotor, motor: chosenMotor && motorOf(chosenMotor) };
+  const requirement = size && motorNeed(size, on);
+  if (!size || !requirement) return { ...none, size };
+  const motors = rankForNeed(size, requirement, on, report);
+  const chosenMotor = chooseMotor(motors, requirement, on, report);
+  return { ...none, size, requirement, motors, chosenMotor, motor: chosenMotor && motorOf(chosenMotor) };
 }
 
 type FeedSide = Pick<Picked, 'keepsFeed' | 'drives' | 'chosenDrive' | 'starter'>;
-const noFeed = ({ brief }: PickOn): FeedSide => ({
+const noFeed = ({ brief }: SelectionInput): FeedSide => ({
   keepsFeed: keepsFeed(brief),
   drives: undefined,
   chosenDrive: undefined,
   starter: undefined,
 });
 
-function pickFeed(motor: Motor, on: PickOn, flag: Flag): FeedSide {
+function pickFeed(motor: Motor, on: SelectionInput, report: Report): FeedSide {
   const { method, supply } = on;
   const none = noFeed(on);
   if (method !== 'drive' || none.keepsFeed) return none;
   const { voltage } = supply.values;
   if (!voltage) return none;
-  const drives = rankForMotor(motor, voltage.value, on, flag);
-  return { ...none, drives, chosenDrive: chooseDrive(drives, on, flag) };
+  const drives = rankForMotor(motor, voltage.value, on, report);
+  return { ...none, drives, chosenDrive: chooseDrive(drives, on, report) };
 }
 
-function valuesOf(picked: Picked, on: PickOn): PickValues {
+function valuesOf(picked: Picked, on: SelectionInput): PickValues {
   const { size, chosenMotor, motor, chosenDrive, starter } = picked;
   const { motorPower } = on.load.values;
   const lookedUp = { origin: 'looked up' as const, source: FROM_CATALOGUE };
   return {
     ...(size ? { requiredPower: size } : {}),
     ...(chosenMotor
-      ? { motor: wording(chosenMotor.item.name, { ...lookedUp, note: series(chosenMotor.reasons, ', ') }) }
+      ? { motor: textValue(chosenMotor.item.name, { ...lookedUp, note: series(chosenMotor.reasons, ', ') }) }
       : {}),
     ...(motor
       ? {
@@ -145,10 +146,10 @@ function valuesOf(picked: Picked, on: PickOn): PickValues {
     ...(motor && motorPower ? { motorLoad: loadOf(motor, motorPower) } : {}),
     ...(chosenDrive ? driveValues(chosenDrive, on) : {}),
     ...(starter && starter.parts.length > 0
-      ? { starter: wording(starter.parts.map((each) => each.part.name).join(' + '), lookedUp) }
+      ? { starter: textValue(starter.parts.map((each) => each.part.name).join(' + '), lookedUp) }
       : {}),
     ...(picked.keepsFeed && on.method
-      ? { starter: wording(keptFeed(on.method), { origin: 'chosen', source: 'chosen in this job' }) }
+      ? { starter: textValue(keptFeed(on.method), { origin: 'chosen', source: 'chosen in this job' }) }
       : {}),
   };
 }

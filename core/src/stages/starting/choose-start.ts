@@ -1,8 +1,8 @@
 import { amount, say, type Text } from '../../kernel/text.ts';
-import { once } from '../../kernel/memoize.ts';
+import { lazy } from '../../kernel/memoize.ts';
 import type { Value } from '../../kernel/value.ts';
 import { compareStart, type Comparison, type Limits } from './comparison.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import { methods, type Method } from './starting-mode.ts';
 import { startsOf, type Start, type StartSetting } from './run-start.ts';
 import { settledMargin } from './run-up.ts';
@@ -71,7 +71,7 @@ export function benchOf(known: StartKnown, setting: StartSetting, borne: StartsB
     compared.set(method, made);
     return made;
   };
-  const left = once(() => leftAtFullVoltage(setting));
+  const left = lazy(() => leftAtFullVoltage(setting));
   const wanted = limits.load === undefined ? 0 : known.brief.practice.torqueMargin.value;
   const hopeless = (): boolean => left() < wanted - (supposing ? 0 : SURELY);
   const passes = (method: Method): boolean => (method === 'drive' || !hopeless()) && comparison(method).passes;
@@ -111,13 +111,13 @@ export function settledMethod(known: Pick<StartKnown, 'brief' | 'profile'>): Met
 }
 
 /** As settled, else the least costly start that passes every limit. */
-export function chooseStart(known: StartKnown, { passes }: Bench, flag: Flag): Method | undefined {
+export function chooseStart(known: StartKnown, { passes }: Bench, report: Report): Method | undefined {
   const settled = settledMethod(known);
   if (settled) return settled;
   const { job } = known.brief;
   const gentle = job.starting.waterHammer;
   const first = methods.find((each) => (!gentle || each === 'soft starter' || each === 'drive') && passes(each));
-  if (first === undefined) flag('starting.none', 'No starting method passes every limit.');
+  if (first === undefined) report('starting.none', 'No starting method passes every limit.');
   return first;
 }
 

@@ -1,6 +1,15 @@
 import { interpolate } from '../../kernel/numeric.ts';
 import { circuitState } from '../../motor/circuit.ts';
-import { of, running, STRAIGHT, through, TINY, type FedMotor, type Instant, type Moment } from './motor-on-supply.ts';
+import {
+  of,
+  running,
+  STRAIGHT,
+  through,
+  TINY,
+  type MotorOnSupply,
+  type Instant,
+  type Moment,
+} from './motor-on-supply.ts';
 import { finalSpeed } from './final-speed.ts';
 import { LONGEST } from './run-up.ts';
 
@@ -22,7 +31,7 @@ const NEARBY = 1e-4;
  * How a loaded motor stops: coasting, and by a soft starter that lowers its voltage evenly to a third over `ramp` s and
  * then cuts off, by the linearly implicit trapezoidal rule (the backward one where the motor holds its speed stiffly). A pump must come to rest slower than the pressure wave travels its pipe.
  */
-export function runDown(setting: FedMotor, ramp: number): RunDown {
+export function runDown(setting: MotorOnSupply, ramp: number): RunDown {
   const { circuit, turning } = setting;
   const run = running({ ...setting, feed: { kind: 'direct' } });
   const { synchronous } = run;

@@ -1,6 +1,6 @@
 import { amount, figures, say, type Text } from '../../kernel/text.ts';
 import type { Motor } from '../../motor/typical.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import { flickerOf, LONG_TERM_LIMIT, SHORT_TERM_LIMIT } from '../supply/flicker.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import type { Value } from '../../kernel/value.ts';
@@ -53,7 +53,7 @@ export interface Comparison {
 
 /** What a start is measured against. */
 export interface Limits {
-  readonly brief: OptionBrief;
+  readonly brief: OptionContext;
   readonly motor: Motor;
   readonly supply: SupplyResult;
   /** Time the motor bears standing at full voltage. */

@@ -1,4 +1,4 @@
-import { fallingRoot, interpolate } from '../../kernel/numeric.ts';
+import { regulaFalsi, interpolate } from '../../kernel/numeric.ts';
 import { circuitState } from '../../motor/circuit.ts';
 import { of, STRAIGHT, through, TINY, type Instant, type Moment, type Running } from './motor-on-supply.ts';
 
@@ -24,7 +24,7 @@ export function finalSpeed(run: Running): number | undefined {
   if (over(high) > 0) return high;
   for (let step = 1; step <= STEPS; step++) {
     const low = synchronous * (1 - APART * step);
-    if (over(low) > 0) return fallingRoot(over, { low, high }, { rounds: 20, width: 1e-7 * synchronous });
+    if (over(low) > 0) return regulaFalsi(over, { low, high }, { rounds: 20, width: 1e-7 * synchronous });
     high = low;
   }
   return undefined;

@@ -4,7 +4,7 @@ import { nextStandardPower, standardHorsepower } from '../../motor/standard-powe
 import type { Motor } from '../../motor/typical.ts';
 import { synchronousSpeed } from '../../motor/synchronous.ts';
 import { designValues } from '../nameplate/design-letter.ts';
-import type { School } from '../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 import type { Inputs } from '../../job/inputs.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
 
@@ -34,7 +34,7 @@ const DATA_SHEET = 'data sheet of the motor';
  * picked motor, else the least its letter allows; without a letter Design B or N, for a size between the standard ones the
  * next larger. A fitted circuit may have more torque; a start is never judged on that.
  */
-export function guaranteedTorques(motor: Motor, sheet: DataSheet, school: School): Guaranteed {
+export function minimumTorques(motor: Motor, sheet: DataSheet, school: StandardsSystem): Guaranteed {
   const letter = (motor.designLetter?.trim().toUpperCase() ?? '').replace(/Y$/, '') || (school === 'NEMA' ? 'B' : 'N');
   const size =
     school === 'NEMA' && standardHorsepower(motor.power) === undefined
@@ -78,7 +78,7 @@ const SADDLE = [0.1, 0.6] as const;
  * The guaranteed torques as a ceiling over speed: locked-rotor torque at standstill, no more than pull-up torque wherever
  * the saddle may lie, breakdown torque from its speed on.
  */
-export function torqueCeiling(
+export function minimumTorqueCurve(
   { lockedRotor, pullUp, breakdown }: Guaranteed,
   circuit: Circuit,
   ratedTorque: number,

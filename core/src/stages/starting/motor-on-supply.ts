@@ -11,7 +11,7 @@ import {
 import { synchronousSpeed } from '../../motor/synchronous.ts';
 import type { Impedances } from '../supply/source.ts';
 import { DRIVE_INPUT } from '../../motor/drive-input.ts';
-import type { Feed } from './starting-mode.ts';
+import type { StartingMode } from './starting-mode.ts';
 import type { TorqueCeiling } from './minimum-torque.ts';
 
 /** The load on the motor shaft and everything that turns, rotor included; SI. */
@@ -23,11 +23,11 @@ export interface Turning {
 }
 
 /** A motor on its load, fed in one way from one source; SI. */
-export interface FedMotor {
+export interface MotorOnSupply {
   readonly circuit: Circuit;
   readonly turning: Turning;
   readonly source: Impedances | undefined;
-  readonly feed: Feed;
+  readonly feed: StartingMode;
   readonly ratedTorque: number;
   readonly ratedCurrent: number;
   /** The most torque that may be counted on at rated voltage; the circuit’s own where left out. */
@@ -72,7 +72,7 @@ export const TINY = 1e-6;
 
 /** A fed motor with what does not change while it runs. Its scratch is written over at every instant. */
 export interface Running {
-  readonly setting: FedMotor;
+  readonly setting: MotorOnSupply;
   readonly supply: Thevenin;
   /** rad/s */
   readonly synchronous: number;
@@ -99,7 +99,7 @@ interface Branch {
   busVoltage: number;
 }
 
-export function running(setting: FedMotor): Running {
+export function running(setting: MotorOnSupply): Running {
   const { circuit } = setting;
   return {
     setting,
@@ -208,7 +208,7 @@ function instantOf(into: Instant, run: Running, { re, im, airGap, core }: State,
   into[of.input] = gap + statorLoss;
 }
 
-type SoftFeed = Extract<Feed, { kind: 'soft starter' }>;
+type SoftFeed = Extract<StartingMode, { kind: 'soft starter' }>;
 
 /**
  * Behind thyristors: the fundamental of the voltage is a share u of the bus, the line current is the motor’s. With the
@@ -259,7 +259,7 @@ function shareAtCurrent(limit: number, phase: number, { re, im }: State, total: 
   return a > 0 ? Math.min(1, (-b + root) / (2 * a)) : 1;
 }
 
-type DriveFeed = Extract<Feed, { kind: 'drive' }>;
+type DriveFeed = Extract<StartingMode, { kind: 'drive' }>;
 
 const DRIVE_SINE = Math.sqrt(1 - DRIVE_INPUT.powerFactor ** 2);
 
@@ -307,7 +307,7 @@ const activeOf = (current: number, magnetising: number): number =>
   Math.sqrt(Math.max(0, current * current - magnetising * magnetising));
 
 /** Slip at a torque with rated flux, small and in proportion. */
-function slipPart({ circuit, ratedTorque }: FedMotor, torque: number): number {
+function slipPart({ circuit, ratedTorque }: MotorOnSupply, torque: number): number {
   const parallel = circuit.r3 === undefined ? circuit.r2 : 1 / (1 / circuit.r2 + 1 / circuit.r3);
   const synchronous = synchronousSpeed(circuit.hz, circuit.poles);
   const rated = (ratedTorque * synchronous * parallel) / circuit.volts ** 2;

@@ -1,15 +1,15 @@
 import { amount, say } from '../../kernel/text.ts';
-import { isHard } from './ac4-duty.ts';
-import type { Flag } from './findings.ts';
+import { isAC4Duty } from './ac4-duty.ts';
+import type { Report } from './findings.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import { overhaulingOf } from '../load/overhauling.ts';
-import type { OptionBrief, Notebook } from '../stage.ts';
+import type { OptionContext, Notebook } from '../stage.ts';
 import type { Method } from './starting-mode.ts';
 
 type Question = 'reversing' | 'inching' | 'plugging';
 
 /** What machines do besides turning one way; asked where the machine may do it. Common practice, no published source. */
-const asked: Readonly<Partial<Record<OptionBrief['job']['load']['way'], readonly Question[]>>> = {
+const asked: Readonly<Partial<Record<OptionContext['job']['load']['way'], readonly Question[]>>> = {
   hoist: ['reversing', 'inching', 'plugging'],
   conveyor: ['reversing', 'inching'],
   crusher: ['reversing'],
@@ -26,23 +26,23 @@ const words: Readonly<Record<Question, string>> = {
 
 /** The ways a machine moves that change its starter or drive: asked for, and stopped where they endanger. */
 export function checkMotion(
-  brief: OptionBrief,
+  brief: OptionContext,
   load: LoadResult,
   method: Method | undefined,
-  { flag, sharpen }: Pick<Notebook<Flag>, 'flag' | 'sharpen'>,
+  { report, suggest }: Pick<Notebook<Report>, 'report' | 'suggest'>,
 ): void {
   const { job } = brief;
   const kind = overhaulingOf(brief);
   for (const question of asked[job.load.way] ?? [])
-    if (job.starting[question] === 'unknown') sharpen(`starting.${question}`, words[question]);
+    if (job.starting[question] === 'unknown') suggest(`starting.${question}`, words[question]);
   if (kind && method === 'drive') checkDrive(kind);
-  if (method !== 'drive' && isHard(job.starting))
-    flag(
+  if (method !== 'drive' && isAC4Duty(job.starting))
+    report(
       'starting.ac4',
       `${job.starting.plugging === 'yes' ? 'Plugging' : 'Inching'} interrupts locked-rotor current: contactors of about twice the rating are selected (AC-4).`,
     );
   if (method !== 'drive' && job.starting.reversing === 'yes')
-    flag(
+    report(
       'starting.reversing',
       'Reversing requires two contactors, interlocked mechanically and electrically; the motor stops before it reverses.',
     );
@@ -52,12 +52,12 @@ export function checkMotion(
     const { motorSpeed } = load.values;
     const power = lowering && motorSpeed ? Math.abs(lowering.value * motorSpeed.value) : undefined;
     if (job.starting.closedLoop !== 'yes')
-      flag(
+      report(
         'starting.open-loop',
         `A ${of === 'hoist' ? 'hoist' : 'load that drives the motor'} on a drive without encoder: open-loop control cannot hold torque at standstill, and the brake would release without torque.`,
       );
     if (job.starting.braking === 'unknown' || job.starting.braking === 'none')
-      flag(
+      report(
         'starting.no-braking',
         say`While ${of === 'hoist' ? 'lowering' : 'the load drives'}, ${power === undefined ? 'regenerated energy flows' : say`${amount(power, 'power')} flow`} back into the drive, which trips on overvoltage unless the energy is absorbed.`,
       );

@@ -1,10 +1,10 @@
 import type { Circuit } from '../../motor/circuit.ts';
 import { terminalImpedance } from '../../motor/circuit.ts';
 import type { Motor } from '../../motor/typical.ts';
-import { remembered } from '../../kernel/memoize.ts';
+import { memoize } from '../../kernel/memoize.ts';
 import type { Impedances } from '../supply/source.ts';
 import type { Turning } from './motor-on-supply.ts';
-import type { Feed, Method } from './starting-mode.ts';
+import type { StartingMode, Method } from './starting-mode.ts';
 import type { TorqueCeiling } from './minimum-torque.ts';
 import { runUp, type RunUp } from './run-up.ts';
 import type { HotAndCold } from './stall-time.ts';
@@ -23,7 +23,7 @@ export interface StartSetting {
   /** Of it the motor’s own, kg·m². */
   readonly rotorInertia: number;
   readonly source: Impedances | undefined;
-  readonly feeds: Readonly<Record<Method, Feed>>;
+  readonly feeds: Readonly<Record<Method, StartingMode>>;
   /** Time the motor bears standing at full voltage, hot or cold as it starts, s. */
   readonly stallTime: number;
   /** The same hot and cold, s. */
@@ -81,7 +81,7 @@ function same(a: unknown, b: unknown): boolean {
  * Starts of one motor on one load and supply, each run up when it is asked for, or remembered: most keystrokes leave the
  * starts as they were. A feed may differ from the setting’s, to look for the one that will do.
  */
-export function startsOf(setting: StartSetting, steps: number): (method: Method, feed?: Feed) => Start {
+export function startsOf(setting: StartSetting, steps: number): (method: Method, feed?: StartingMode) => Start {
   const { feeds, ...fed } = setting;
   let known = memory.find((each) => each.steps === steps && same(each.fed, fed));
   if (!known) {
@@ -90,7 +90,7 @@ export function startsOf(setting: StartSetting, steps: number): (method: Method,
   }
   const { starts } = known;
   return (method, feed = feeds[method]) =>
-    remembered(starts, FEEDS_REMEMBERED, `${method} ${JSON.stringify(feed)}`, () =>
+    memoize(starts, FEEDS_REMEMBERED, `${method} ${JSON.stringify(feed)}`, () =>
       runStart({ ...setting, feeds: { ...feeds, [method]: feed } }, method, steps),
     );
 }
@@ -136,7 +136,7 @@ export function runStart(setting: StartSetting, method: Method, steps?: number):
 }
 
 /** Line current at standstill and rated voltage, A. */
-function standstillCurrent(feed: Exclude<Feed, { kind: 'drive' }>, locked: number, rated: number): number {
+function standstillCurrent(feed: Exclude<StartingMode, { kind: 'drive' }>, locked: number, rated: number): number {
   switch (feed.kind) {
     case 'direct':
       return locked;

@@ -1,7 +1,15 @@
 import { bisect, interpolate, leastOf, mostOf } from '../../kernel/numeric.ts';
 import { windageAt, type Written } from '../../motor/circuit.ts';
-import { instant, of, running, type FedMotor, type Instant, type Moment, type Running } from './motor-on-supply.ts';
-import { feedEvents, longestStep, rising, type Feed } from './starting-mode.ts';
+import {
+  instant,
+  of,
+  running,
+  type MotorOnSupply,
+  type Instant,
+  type Moment,
+  type Running,
+} from './motor-on-supply.ts';
+import { feedEvents, longestStep, rising, type StartingMode } from './starting-mode.ts';
 import { finalSpeed } from './final-speed.ts';
 import { MARGIN_UP_TO, recorder, type Reached, type Trace } from './recorder.ts';
 
@@ -47,7 +55,7 @@ const AHEAD = 0.01;
 const ARRIVED = 0.995;
 const NOWHERE = 0.97;
 
-export interface RunUpSetting extends FedMotor {
+export interface RunUpSetting extends MotorOnSupply {
   /** Steps over the whole speed range; more are finer. */
   readonly steps?: number;
 }
@@ -73,7 +81,7 @@ interface Way extends Moment {
 /** What a run goes by. */
 interface Course {
   readonly run: Running;
-  readonly feed: Feed;
+  readonly feed: StartingMode;
   /** Speed at which it counts as arrived, rad/s. */
   readonly target: number;
   readonly final: number | undefined;
@@ -142,7 +150,7 @@ function courseOf(setting: RunUpSetting): Course {
   };
 }
 
-const standing = (feed: Feed): Way => ({
+const standing = (feed: StartingMode): Way => ({
   time: 0,
   speed: 0,
   changedAt: feed.kind === 'star-delta' || feed.kind === 'autotransformer' ? undefined : 0,
@@ -297,7 +305,7 @@ function resultOf({ run, feed, target, final, out }: Course, way: Way, trace: Tr
 }
 
 /** At a starter that lowers the voltage on purpose the dip is that of the bus and feeder, not of the motor. */
-function dipOfMotor(feed: Feed, trace: Trace, before: number): number {
+function dipOfMotor(feed: StartingMode, trace: Trace, before: number): number {
   return feed.kind === 'direct' ? 1 - leastOf(trace.voltage) / before : 1 - leastOf(trace.busVoltage) / before;
 }
 

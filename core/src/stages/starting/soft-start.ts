@@ -1,5 +1,5 @@
-import type { OptionBrief } from '../stage.ts';
-import type { Feed } from './starting-mode.ts';
+import type { OptionContext } from '../stage.ts';
+import type { StartingMode } from './starting-mode.ts';
 import type { StartSetting } from './run-start.ts';
 import { settledMargin } from './run-up.ts';
 
@@ -7,15 +7,15 @@ import { settledMargin } from './run-up.ts';
 const SOFT_LIMIT_MOST = 6;
 const SOFT_LIMIT_STEP = 0.5;
 
-type SoftFeed = Extract<Feed, { kind: 'soft starter' }>;
+type SoftFeed = Extract<StartingMode, { kind: 'soft starter' }>;
 
 /** The soft starter’s feed at a current limit, of rated current. */
-const limitedTo = (limit: number, feed: Feed): SoftFeed => ({ ...(feed as SoftFeed), currentLimit: limit });
+const limitedTo = (limit: number, feed: StartingMode): SoftFeed => ({ ...(feed as SoftFeed), currentLimit: limit });
 
 /** As typed, else the least current limit that brings the load up with its margin; `steps` of the run that tells. */
 export function softFeed(
   setting: StartSetting,
-  { given, practice }: OptionBrief,
+  { given, practice }: OptionContext,
   lockedRotorCurrent: number,
   steps: number,
 ): SoftFeed {

@@ -1,6 +1,6 @@
 import { stallTime } from '../../kernel/tables/index.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 
 /** A cold motor bears standing longer than a hot one by this. Common practice, no published source. */
 const COLD_OVER_HOT = 1.5;
@@ -9,7 +9,7 @@ const COLD_OVER_HOT = 1.5;
 const leastStall = (): number => stallTime.number(stallTime.row('locked rotor, 500 hp and less'), 'time') ?? 12;
 
 /** How long the motor bears standing at full voltage, hot or cold as it starts. */
-export function stallTimeOf({ job, given }: OptionBrief): Value {
+export function stallTimeOf({ job, given }: OptionContext): Value {
   const { stallTimeHot, stallTimeCold } = given.starting;
   const typed = job.starting.hot ? stallTimeHot : (stallTimeCold ?? stallTimeHot);
   if (typed) return typed;
@@ -27,7 +27,7 @@ export interface HotAndCold {
 }
 
 /** Hot and cold, s; where one is typed the other follows. */
-export function hotAndCold({ given }: OptionBrief): HotAndCold {
+export function hotAndCold({ given }: OptionContext): HotAndCold {
   const { stallTimeHot, stallTimeCold } = given.starting;
   const hot = stallTimeHot?.value ?? (stallTimeCold ? stallTimeCold.value / COLD_OVER_HOT : leastStall());
   return { hot, cold: stallTimeCold?.value ?? hot * COLD_OVER_HOT };

@@ -1,20 +1,20 @@
-import type { School } from '../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../kernel/quantity/units.ts';
 import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 import type { Machine } from '../../motor/fit-motor.ts';
 import { usualRotorInertia } from '../../motor/rotor-inertia.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { ProfileResult } from '../operating-profile/profile-result.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { usualDrive, type DriveLimits } from './starting-mode.ts';
-import { guaranteedTorques, type Guaranteed } from './minimum-torque.ts';
+import { minimumTorques, type Guaranteed } from './minimum-torque.ts';
 import { stallTimeOf } from './stall-time.ts';
 
 export interface StartingOn {
   /** The picked motor, or the reference motor where none is picked. */
   readonly motor: Motor | undefined;
-  readonly brief: OptionBrief;
+  readonly brief: OptionContext;
   readonly load: LoadResult;
   readonly supply: SupplyResult;
   readonly profile: ProfileResult;
@@ -28,7 +28,7 @@ export interface StartingOn {
 export interface StartKnown extends Omit<StartingOn, 'drive' | 'extent'> {
   readonly motor: Motor;
   readonly machine: Machine;
-  readonly school: School;
+  readonly school: StandardsSystem;
   readonly rotor: Value;
   readonly machineInertia: Value;
   readonly totalInertia: Value;
@@ -72,7 +72,7 @@ export function knownOf(on: StartingOn, motor: Motor, machine: Machine): StartKn
     machineInertia,
     totalInertia,
     stall: stallTimeOf(brief),
-    guaranteed: guaranteedTorques(motor, given.starting, school),
+    guaranteed: minimumTorques(motor, given.starting, school),
     drive: on.drive ?? usualDrive(brief),
   };
 }

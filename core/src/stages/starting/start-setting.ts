@@ -1,10 +1,10 @@
 import { complex } from '../../kernel/complex.ts';
 import type { Motor } from '../../motor/typical.ts';
 import { torqueCurve } from '../load/torque-curve.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import { startVoltage, type Impedances } from '../supply/source.ts';
 import { feedsOf } from './starting-mode.ts';
-import { torqueCeiling } from './minimum-torque.ts';
+import { minimumTorqueCurve } from './minimum-torque.ts';
 import { dialShare } from './overload-setting.ts';
 import { hotAndCold } from './stall-time.ts';
 import type { StartSetting } from './run-start.ts';
@@ -41,7 +41,7 @@ export function startSetting(known: StartKnown): StartSetting {
     turning: { speeds: curve.speeds, torques: curve.torques, inertia: totalInertia.value },
     rotorInertia: rotor.value,
     source: sourceAtStart(known),
-    ceiling: torqueCeiling(guaranteed, machine.circuit, ratedTorque),
+    ceiling: minimumTorqueCurve(guaranteed, machine.circuit, ratedTorque),
     lockedRotorMost: motor.lockedRotorCurrent,
     feeds: feedsOf(brief, drive, load.values.motorSpeed?.value),
     stallTime: stall.value,
@@ -65,4 +65,4 @@ function sourceAtStart({ brief, motor, machine, supply }: StartKnown): Impedance
 }
 
 /** What the relay is set to, A: the nameplate current, less for a motor without service factor under the NEC. */
-const dialOf = (motor: Motor, { job }: OptionBrief): number => motor.current * dialShare(job, motor.serviceFactor);
+const dialOf = (motor: Motor, { job }: OptionContext): number => motor.current * dialShare(job, motor.serviceFactor);

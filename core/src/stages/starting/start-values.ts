@@ -1,6 +1,6 @@
 import { say } from '../../kernel/text.ts';
 import type { Text } from '../../kernel/text.ts';
-import { PRACTICE, quantity, wording } from '../../kernel/value.ts';
+import { PRACTICE, quantity, textValue } from '../../kernel/value.ts';
 import type { Comparison } from './comparison.ts';
 import { guaranteeSource, type Guaranteed } from './minimum-torque.ts';
 import type { Start } from './run-start.ts';
@@ -25,7 +25,7 @@ export function chosenStart(chosen: Comparison, start: Start, why: Text, known: 
   const simulated = simulatedOn(known);
   const { changeover } = start.run;
   return {
-    method: wording(chosen.method, { origin: 'chosen', source: PRACTICE, note: why }),
+    method: textValue(chosen.method, { origin: 'chosen', source: PRACTICE, note: why }),
     startingCurrent: quantity(chosen.current, 'current', { ...simulated, formula: 'I_s', from: {} }),
     startingTorque: quantity(chosen.torque, 'fraction', {
       ...simulated,
@@ -79,7 +79,7 @@ function runUpValues(chosen: Comparison, start: Start, known: StartKnown): Start
     ...(chosen.method === 'drive'
       ? {}
       : {
-          tripClass: wording(holds, {
+          tripClass: textValue(holds, {
             origin: 'estimated',
             formula: '\\dfrac{d\\theta}{dt} = \\dfrac{i^2 - \\theta}{\\tau}',
             source: 'IEC 60947-4-1 Table 2 (recalled from memory), relay at its fast edge',

@@ -1,7 +1,7 @@
 import { figures, say, series, type Text } from '../../kernel/text.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import type { LoadResult } from '../load/load-result.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 import type { SupplyResult } from '../supply/supply.ts';
 import { type Value } from '../../kernel/value.ts';
 import type { Comparison } from './comparison.ts';
@@ -70,17 +70,17 @@ export function checkChoice(
     machineInertia,
     onceHot,
   }: Choice,
-  { job }: OptionBrief,
-  flag: Flag,
+  { job }: OptionContext,
+  report: Report,
 ): void {
   if (chosen && !chosen.passes) {
-    flag('starting.method-fails', say`The ${chosen.method} start fails: ${series(chosen.failures, '; ')}.`, {
+    report('starting.method-fails', say`The ${chosen.method} start fails: ${series(chosen.failures, '; ')}.`, {
       clear: say`Provide ${series(chosen.remedies, '; ')}.${job.starting.method === 'auto' ? '' : ' Or select the starting method automatically.'}`,
       ...(job.starting.method === 'auto' ? {} : LET_CHOOSE),
     });
   }
   if (method && method !== 'drive' && onceHot && machineInertia && machineInertia.value > onceHot.value) {
-    flag(
+    report(
       'starting.inertia-above-table',
       say`The load inertia of ${machineInertia} is ${figures(machineInertia.value / onceHot.value, 2)} times the limit for a standard motor of this rating.`,
       { basis: onceHot.working.source },
@@ -88,7 +88,7 @@ export function checkChoice(
   }
   const wasted = method === 'drive' && job.starting.speedControl === 'no' ? simpler() : undefined;
   if (wasted) {
-    flag(
+    report(
       'starting.drive-wasted',
       `The speed is never varied, so the drive has no use: the ${wasted.method} start passes every limit.`,
       LET_CHOOSE,
@@ -96,19 +96,19 @@ export function checkChoice(
   }
   const nearly =
     job.starting.method === 'auto' && method && !speedControlled ? nextCheaper(tooWeak(), cheaper) : undefined;
-  if (nearly) flag('starting.next-cheaper', nearly.message, { basis: nearly.basis });
+  if (nearly) report('starting.next-cheaper', nearly.message, { basis: nearly.basis });
   if (
     start &&
     method !== 'drive' &&
     (start.relayClass === '20' || start.relayClass === '30' || start.relayClass === '40')
   ) {
-    flag(
+    report(
       'starting.slow-relay',
       `The start requires a class ${start.relayClass} overload relay, which also trips later on a locked rotor.`,
     );
   }
   if (stopping) {
-    flag(
+    report(
       'starting.soft-stop',
       say`The coast-down time is ${stopping.coastTime}; with a soft stop of ${softStop} the machine stops in ${stopping.softStopTime}.`,
     );
@@ -119,14 +119,14 @@ const LET_CHOOSE = { mends: [{ label: 'Let Pilgrim choose', set: { 'starting.met
 
 /** What the comparison had to do without. */
 export function checkKnown(
-  { job, given, practice }: OptionBrief,
+  { job, given, practice }: OptionContext,
   load: LoadResult,
   supply: SupplyResult,
-  flag: Flag,
+  report: Report,
 ): void {
   const { stallTimeHot, stallTimeCold } = given.starting;
   if (stallTimeHot && stallTimeCold && stallTimeHot.value > stallTimeCold.value) {
-    flag(
+    report(
       'starting.stall-times-swapped',
       say`The safe stall time hot (${stallTimeHot}) exceeds the one cold (${stallTimeCold}).`,
       {
@@ -143,19 +143,19 @@ export function checkKnown(
     );
   }
   if (!supply.source && !given.supply.startCurrentLimit && !given.supply.startPowerLimit) {
-    flag(
+    report(
       'starting.supply-unknown',
       'The short-circuit power of the supply is unknown, so the voltage dip is not checked.',
     );
   }
   if (!load.values.motorTorque) {
-    flag(
+    report(
       'starting.load-assumed',
       'The load torque is unknown: rated motor torque is assumed at every speed, with no margin.',
     );
   }
   if (!load.values.inertia) {
-    flag(
+    report(
       'starting.inertia-assumed',
       say`The load inertia is unknown: ${practice.assumedInertia} times the rotor inertia is assumed for acceleration time and thermal capacity.`,
     );

@@ -1,8 +1,8 @@
 import { usualOverload } from '../../catalogue/drive-duty.ts';
-import type { OptionBrief } from '../stage.ts';
+import type { OptionContext } from '../stage.ts';
 
 /** How the motor is fed while it starts. Times in s from switching on, voltages and currents as multiples of rated. */
-export type Feed =
+export type StartingMode =
   | { readonly kind: 'direct' }
   | {
       readonly kind: 'star-delta';
@@ -59,10 +59,10 @@ export interface DriveLimits {
 
 /** How each method feeds the motor; a drive brings it to the speed `wanted`, rad/s, with the settings typed in the job and usual ones for the rest. */
 export function feedsOf(
-  { job, given, practice }: OptionBrief,
+  { job, given, practice }: OptionContext,
   drive: DriveLimits,
   wanted: number | undefined,
-): Readonly<Record<Method, Feed>> {
+): Readonly<Record<Method, StartingMode>> {
   const set = given.starting;
   const changeTime = set.starTime?.value ?? USUAL.starTime;
   const changeSpeed = set.changeSpeed?.value ?? USUAL.changeSpeed;
@@ -110,7 +110,7 @@ export const USUAL = {
 } as const;
 
 /** Times at which a feed switches or its ramp ends, s. */
-export function feedEvents(feed: Feed): number[] {
+export function feedEvents(feed: StartingMode): number[] {
   if (feed.kind === 'star-delta' || feed.kind === 'autotransformer') return [feed.changeTime];
   if (feed.kind === 'soft starter') return [feed.kickTime, feed.ramp, feed.kickTime + feed.ramp];
   if (feed.kind === 'drive') return [feed.ramp];
@@ -118,7 +118,7 @@ export function feedEvents(feed: Feed): number[] {
 }
 
 /** Longest step of a run, s, in which a feed that changes is followed well enough. */
-export function longestStep(feed: Feed, steps: number): number {
+export function longestStep(feed: StartingMode, steps: number): number {
   if (feed.kind === 'soft starter') return Math.max(0.02, feed.ramp / steps);
   // On a drive the speed follows its ramp, all but straight.
   if (feed.kind === 'drive') return Math.max(0.02, (2 * feed.ramp) / steps);
@@ -128,13 +128,13 @@ export function longestStep(feed: Feed, steps: number): number {
 }
 
 /** Whether the feed will still give more later on. */
-export function rising(feed: Feed, time: number, changedAt: number | undefined): boolean {
+export function rising(feed: StartingMode, time: number, changedAt: number | undefined): boolean {
   if (changedAt === undefined) return true;
   return feed.kind === 'soft starter' && time < feed.kickTime + feed.ramp;
 }
 
 /** A drive before one is picked: the overload of its duty over the motor’s own current. */
-export function usualDrive({ job }: OptionBrief): DriveLimits {
+export function usualDrive({ job }: OptionContext): DriveLimits {
   const multiple = usualOverload(job.load.torqueKind === 'variable' ? 'normal' : 'heavy');
   return { currentLimit: multiple, seconds: 60, continuous: 1 };
 }

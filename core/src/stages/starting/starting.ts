@@ -6,14 +6,15 @@ import { notebook, type StageResult } from '../stage.ts';
 import { benchOf, type Bench, chooseStart, needsSpeedControl, settledMethod, whyChosen } from './choose-start.ts';
 import type { Comparison } from './comparison.ts';
 import { methods, type Method } from './starting-mode.ts';
-import { findings as declared, type Flag } from './findings.ts';
+import type { Report } from './findings.ts';
+import { declaration } from './declaration.ts';
 import { checkMotion } from './reversing-jogging.ts';
 import type { StartSetting } from './run-start.ts';
 import { knownOf, type StartingOn } from './start-known.ts';
 import { startSetting } from './start-setting.ts';
 import { chosenStart, whateverStarts } from './start-values.ts';
 import { checkChoice, checkKnown } from './starting-checks.ts';
-import { startsBorne } from './starts-per-hour.ts';
+import { permissibleStarts } from './starts-per-hour.ts';
 import { softStopOf, stoppingTimes } from './stopping.ts';
 import type { StartingValues } from './values.ts';
 
@@ -30,24 +31,23 @@ export interface StartingResult extends StageResult<StartingValues> {
 /** Ways to start a given motor: the picked one, or the reference motor where none is picked. */
 export function startingOn(on: StartingOn): StartingResult {
   const { motor, brief, load, supply } = on;
-  const { findings, missing, flag, need, sharpen } = notebook('starting', declared);
+  const { findings, missing, report, require, suggest } = notebook(declaration);
   const nothing = { values: {}, findings, missing, summary: '', bench: undefined, method: undefined };
   if (!motor) {
-    need(
-      brief.job.situation.kind === 'new' ? loadField(brief.job) : 'nameplate.power',
-      'Motor data, from nameplate or load, to compare starting methods',
-    );
+    require(brief.job.situation.kind === 'new'
+      ? loadField(brief.job)
+      : 'nameplate.power', 'Motor data, from nameplate or load, to compare starting methods');
     return { ...nothing, machine: undefined, setting: undefined };
   }
-  const machine = machineOf(motor, on, flag);
+  const machine = machineOf(motor, on, report);
   if (!machine) return { ...nothing, machine, setting: undefined };
   const settled = on.extent === 'method only' ? settledMethod(on) : undefined;
   if (settled) return { ...nothing, method: settled, machine, setting: undefined };
   const known = knownOf(on, motor, machine);
   const setting = startSetting(known);
-  const borne = startsBorne(motor, known.machineInertia, known.school);
+  const borne = permissibleStarts(motor, known.machineInertia, known.school);
   const bench = benchOf(known, setting, borne, on.extent === 'method only');
-  const method = chooseStart(known, bench, flag);
+  const method = chooseStart(known, bench, report);
   if (on.extent === 'method only') return { ...nothing, method, machine, setting };
 
   const start = method && bench.start(method);
@@ -68,10 +68,10 @@ export function startingOn(on: StartingOn): StartingResult {
       onceHot: borne.onceHot,
     },
     brief,
-    flag,
+    report,
   );
-  checkKnown(brief, load, supply, flag);
-  checkMotion(brief, load, method, { flag, sharpen });
+  checkKnown(brief, load, supply, report);
+  checkMotion(brief, load, method, { report, suggest });
   const { startsPerHour, restTime } = borne;
   const values: StartingValues = {
     ...(chosen && start ? chosenStart(chosen, start, whyChosen(known, bench, chosen.method), known) : {}),
@@ -84,17 +84,17 @@ export function startingOn(on: StartingOn): StartingResult {
 }
 
 /** The circuit of the motor, with what of its figures fights; undefined where no motor can have them. */
-function machineOf(motor: Motor, { brief }: StartingOn, flag: Flag): Machine | undefined {
+function machineOf(motor: Motor, { brief }: StartingOn, report: Report): Machine | undefined {
   const machine = fitOf(motor, brief.given.starting, brief.practice.fixedLossShare.value);
   if (!machine) {
-    flag(
+    report(
       'starting.no-circuit',
       'No motor can have these data: the speed must be below synchronous speed and the efficiency below 100 %.',
     );
     return undefined;
   }
-  for (const fight of machine.fights) {
-    flag('starting.figures-fight', `The data of ${motor.label} contradict each other: ${fight}.`, {
+  for (const fight of machine.conflicts) {
+    report('starting.figures-fight', `The data of ${motor.label} contradict each other: ${fight}.`, {
       severity: motor.kind === 'plate' ? 'caution' : 'note',
     });
   }

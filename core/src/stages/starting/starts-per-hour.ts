@@ -1,7 +1,7 @@
 import { say } from '../../kernel/text.ts';
 import { rowReaching } from '../../motor/standard-power.ts';
 import type { Motor } from '../../motor/typical.ts';
-import { POUND_SQUARE_FOOT, type School } from '../../kernel/quantity/units.ts';
+import { POUND_SQUARE_FOOT, type StandardsSystem } from '../../kernel/quantity/units.ts';
 import { loadInertia, startsAllowed } from '../../kernel/tables/index.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
 
@@ -22,7 +22,7 @@ const IEC_INERTIA = 'IEC 60034-12 starting requirements, J = 0.04 P^0.9 p^2.5 (r
  * motor must start twice from cold or once hot: MG 1 Table 12-7, or IEC 60034-12 for IEC motors. Beyond the sizes and
  * poles of MG 10 its nearest figures for A and C are taken.
  */
-export function startsBorne(of: Motor, machineInertia: Value, school: School): StartsBorne {
+export function permissibleStarts(of: Motor, machineInertia: Value, school: StandardsSystem): StartsBorne {
   const once = onceHot(of, school);
   const row = rowReaching(startsAllowed, of.power) ?? startsAllowed.rows.at(-1);
   const poles = Math.min(of.poles, 6);
@@ -50,7 +50,7 @@ export function startsBorne(of: Motor, machineInertia: Value, school: School): S
 }
 
 /** Load inertia that a standard motor starts once when hot, at its own shaft. */
-function onceHot(of: Motor, school: School): Value | undefined {
+function onceHot(of: Motor, school: StandardsSystem): Value | undefined {
   if (school === 'IEC')
     return quantity(0.04 * (of.power / 1000) ** 0.9 * (of.poles / 2) ** 2.5, 'inertia', {
       origin: 'recalled',

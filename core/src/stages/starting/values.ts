@@ -1,8 +1,8 @@
-import { figure, phrase, type ValuesOf } from '../declared-value.ts';
+import { figure, textField, type ValuesOf } from '../declared-value.ts';
 
 /** What this stage works out, in the order it is shown. */
 export const values = {
-  method: phrase('Starting method', { sheet: 'Selection' }),
+  method: textField('Starting method', { sheet: 'Selection' }),
   startingCurrent: figure('current', 'Starting current', { sheet: 'Supply and starting' }),
   startingTorque: figure('fraction', 'Starting torque'),
   startingDip: figure('fraction', 'Voltage dip at the bus', { sheet: 'Supply and starting' }),
@@ -26,7 +26,7 @@ export const values = {
   /** Rotor heat of the start over what the rotor bears. */
   rotorHeat: figure('fraction', 'Thermal capacity used by the start', { sheet: 'Supply and starting' }),
   stallTime: figure('duration', { NEMA: 'Safe stall time', IEC: 'Permissible locked-rotor time' }),
-  tripClass: phrase('Overload trip class', { sheet: 'Supply and starting' }),
+  tripClass: textField('Overload trip class', { sheet: 'Supply and starting' }),
   /** That the motor bears, and the rest before each. */
   startsPerHour: figure('count', 'Permissible starts per hour'),
   restTime: figure('duration', 'Minimum rest time before a start'),

@@ -5,7 +5,7 @@ import { terminalImpedance } from '../../motor/circuit.ts';
 import { fitOf } from '../../motor/fit-motor.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
-import type { Brief } from '../stage.ts';
+import type { StageContext } from '../stage.ts';
 import type { Fed } from './fed.ts';
 import { flickerOf } from './flicker.ts';
 import { dipOf } from './source.ts';
@@ -57,7 +57,7 @@ export function directStart(
 }
 
 /** From the circuit fitted to the motor, the same that starting runs up. */
-export function standstillPowerFactor(of: Motor, { given, practice }: Brief): Value {
+export function standstillPowerFactor(of: Motor, { given, practice }: StageContext): Value {
   const fit = fitOf(of, given.starting, practice.fixedLossShare.value);
   if (!fit) return practice.lockedRotorPowerFactor;
   const { re, im } = terminalImpedance(fit.circuit, 1);

@@ -2,12 +2,12 @@ import type { Value } from '../../kernel/value.ts';
 import type { Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import type { Brief } from '../stage.ts';
+import type { StageContext } from '../stage.ts';
 import type { Source } from './source.ts';
 
 /** What stands on the supply. */
 export interface Fed {
-  readonly brief: Brief;
+  readonly brief: StageContext;
   readonly nameplate: NameplateResult;
   readonly load: LoadResult;
   readonly voltage: Value | undefined;

@@ -1,7 +1,7 @@
 import { amount, say } from '../../kernel/text.ts';
 import { KELVIN } from '../../kernel/constants.ts';
 import type { Complex } from '../../kernel/complex.ts';
-import type { Brief } from '../stage.ts';
+import type { StageContext } from '../stage.ts';
 import { ambientCorrection, ampacity, pvcCable } from '../../kernel/tables/index.ts';
 import { cellValue } from '../../kernel/tables/table.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
@@ -20,7 +20,7 @@ export function ambientFactor(ambient: number, insulation: '60' | '75' | '90'): 
  * What the typed feeder carries for good, A: NEC Table 310.16 at 75 °C corrected for the air, or IEC 60364-5-52 Table
  * B.52.4 (PVC, multicore in conduit on a wall, method B2) with √((70 − T)/40). Undefined until a size is typed.
  */
-export function feederAmpacity({ job, given }: Brief): Value | undefined {
+export function feederAmpacity({ job, given }: StageContext): Value | undefined {
   const { feederSize, feederMaterial } = job.supply;
   if (!feederSize) return undefined;
   const runs = given.supply.feederRuns?.value ?? 1;
@@ -59,7 +59,7 @@ export function runningDrop(
   current: number,
   powerFactor: number,
   voltage: number,
-  { given }: Brief,
+  { given }: StageContext,
 ): Value {
   const sine = Math.sqrt(1 - powerFactor ** 2);
   const amperes = quantity(current, 'current', {

@@ -1,4 +1,4 @@
-import { declared, type FlagOf } from '../declared-finding.ts';
+import { declared, type ReportOf } from '../declared-finding.ts';
 import { PRACTICE } from '../../kernel/value.ts';
 
 const MG1_VOLTAGE = 'MG 1 12.44 (recalled from memory): ±10 % voltage, ±5 % frequency, ±10 % together';
@@ -102,4 +102,4 @@ export const findings = declared({
   },
 });
 
-export type Flag = FlagOf<typeof findings>;
+export type Report = ReportOf<typeof findings>;

@@ -1,17 +1,17 @@
 import { amount, say } from '../../kernel/text.ts';
 import type { Fed } from './fed.ts';
 import { feederAmpacity, runningDrop } from './feeder.ts';
-import type { Flag } from './findings.ts';
+import type { Report } from './findings.ts';
 import type { SupplyValues } from './values.ts';
 
 /** What already runs on the bus, and the motor’s own rating, against what the source can carry. */
-export function checkLoading({ brief: { job, given }, motor }: Fed, flag: Flag): void {
+export function checkLoading({ brief: { job, given }, motor }: Fed, report: Report): void {
   const { otherLoad, sourcePower } = given.supply;
   if (!sourcePower || job.supply.source === 'fault level') return;
   const own = motor ? Math.sqrt(3) * motor.voltage * motor.current : 0;
   const total = (otherLoad?.value ?? 0) + own;
   if (total <= sourcePower.value) return;
-  flag(
+  report(
     'supply.overloaded',
     otherLoad
       ? say`The other load of ${otherLoad}${own > 0 ? say` and this motor’s ${amount(own, 'apparentPower')}` : ''} are more than the ${sourcePower} of the source.`
@@ -23,7 +23,7 @@ export function checkLoading({ brief: { job, given }, motor }: Fed, flag: Flag):
 /** Whether the feeder carries the motor, and what it loses while the motor runs. */
 export function feederInUse(
   { brief, motor, source, voltage }: Fed,
-  flag: Flag,
+  report: Report,
 ): Pick<SupplyValues, 'feederAmpacity' | 'runningDrop'> {
   const {
     job: { school },
@@ -34,7 +34,7 @@ export function feederInUse(
   const wanted = school === 'NEMA' ? 1.25 * motor.current : motor.current;
   if (carries && carries.value < wanted) {
     const short = carries.value < motor.current;
-    flag(
+    report(
       'supply.feeder-ampacity',
       say`The feeder ampacity is ${carries}; ${short ? say`the motor takes ${amount(motor.current, 'current')}` : say`125 % of the motor’s ${amount(motor.current, 'current')} is ${amount(wanted, 'current')}`}.`,
       {
@@ -48,6 +48,6 @@ export function feederInUse(
     voltage &&
     runningDrop(source.feeder, motor.current, motor.powerFactor, voltage.value, brief);
   if (lost && lost.value > practice.runningDrop.value)
-    flag('supply.feeder-drop', say`The feeder voltage drop is ${lost}, limit ${practice.runningDrop}.`);
+    report('supply.feeder-drop', say`The feeder voltage drop is ${lost}, limit ${practice.runningDrop}.`);
   return { ...(carries ? { feederAmpacity: carries } : {}), ...(lost ? { runningDrop: lost } : {}) };
 }

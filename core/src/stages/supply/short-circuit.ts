@@ -21,5 +21,5 @@ export function faultAtBus({ source, values }: SupplyResult): Value | undefined 
 export const kiloAmperes = (current: number): Text => say`${figures(current / 1000, 3)}\u00a0kA`;
 
 /** Whether something holds a short circuit, A; what does not say for how much may. */
-export const holds = (rating: number | undefined, fault: number): boolean =>
+export const withstands = (rating: number | undefined, fault: number): boolean =>
   rating === undefined || fault <= rating * 1.001;

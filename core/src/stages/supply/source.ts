@@ -10,7 +10,7 @@ import {
   type Complex,
 } from '../../kernel/complex.ts';
 import type { Inputs } from '../../job/inputs.ts';
-import type { Brief } from '../stage.ts';
+import type { StageContext } from '../stage.ts';
 import { conductorImpedance } from '../../kernel/tables/index.ts';
 import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 
@@ -62,7 +62,7 @@ function metricCable(area: number, aluminium: boolean): Complex {
 const PER_1000_FEET = 1 / 304.8;
 
 /** Impedance of the feeder, Ω; undefined until its length and size are typed. */
-function feederImpedance({ job, given }: Brief, frequency: number): Complex | undefined {
+function feederImpedance({ job, given }: StageContext, frequency: number): Complex | undefined {
   const { feederLength, feederRuns } = given.supply;
   const { feederSize, feederMaterial } = job.supply;
   if (!feederLength || !feederSize) return undefined;
@@ -82,7 +82,7 @@ function feederImpedance({ job, given }: Brief, frequency: number): Complex | un
 }
 
 /** The source as typed; undefined while its strength is not known. */
-export function sourceOf(brief: Brief, voltage: number, frequency: number): Source | undefined {
+export function sourceOf(brief: StageContext, voltage: number, frequency: number): Source | undefined {
   const { job, given } = brief;
   const {
     sourcePower,

@@ -3,12 +3,13 @@ import type { LoadResult } from '../load/load-result.ts';
 import { referenceMotor } from '../load/reference-motor.ts';
 import { utilizationVoltage } from '../nameplate/connected-rating.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import { notebook, type Brief, type StageResult } from '../stage.ts';
+import { notebook, type StageContext, type StageResult } from '../stage.ts';
 import { magnitude } from '../../kernel/complex.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
 import { directStart } from './direct-start.ts';
 import type { Fed } from './fed.ts';
-import { findings as declared, type Flag } from './findings.ts';
+import type { Report } from './findings.ts';
+import { declaration } from './declaration.ts';
 import { checkLoading, feederInUse } from './loading.ts';
 import { phasorsOf, type Phasors } from './phasors.ts';
 import { checkPlateVoltage } from './plate-voltage.ts';
@@ -25,19 +26,19 @@ export interface SupplyResult extends StageResult<SupplyValues> {
 }
 
 /** What the motor is fed from, and whether its winding suits it. */
-export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResult): SupplyResult {
-  const { findings, missing, flag, ...ask } = notebook('supply', declared);
+export function supply(brief: StageContext, nameplate: NameplateResult, load: LoadResult): SupplyResult {
+  const { findings, missing, report, ...ask } = notebook(declaration);
   const fed = fedOf(brief, nameplate, load);
   const { voltage, frequency, motorVoltage, source } = fed;
   askFor(fed, ask);
-  checkLoading(fed, flag);
-  const feeder = feederInUse(fed, flag);
-  const lowestVoltage = lowestVoltageOf(fed, flag);
-  checkSource(brief, flag);
-  const energyPrice = meanPrice(brief, flag);
-  if (brief.job.situation.kind !== 'new') checkPlateVoltage(fed, flag);
+  checkLoading(fed, report);
+  const feeder = feederInUse(fed, report);
+  const lowestVoltage = lowestVoltageOf(fed, report);
+  checkSource(brief, report);
+  const energyPrice = meanPrice(brief, report);
+  if (brief.job.situation.kind !== 'new') checkPlateVoltage(fed, report);
   const values: SupplyValues = {
-    ...unbalance(fed, flag),
+    ...unbalance(fed, report),
     ...(voltage ? { voltage } : {}),
     ...(frequency ? { frequency } : {}),
     ...(motorVoltage ? { motorVoltage } : {}),
@@ -52,7 +53,7 @@ export function supply(brief: Brief, nameplate: NameplateResult, load: LoadResul
   return { values, findings, missing, summary: summaryOf(fed), source, phasors: phasorsOf(fed) };
 }
 
-function fedOf(brief: Brief, nameplate: NameplateResult, load: LoadResult): Fed {
+function fedOf(brief: StageContext, nameplate: NameplateResult, load: LoadResult): Fed {
   const { job, given } = brief;
   const { voltage } = given.supply;
   const frequency = given.supply.frequency ?? frequencyOnPlate(brief);
@@ -77,35 +78,35 @@ function fedOf(brief: Brief, nameplate: NameplateResult, load: LoadResult): Fed 
 }
 
 /** The plate of a motor that is there tells the frequency of its system, unless it names two. */
-function frequencyOnPlate({ given, job }: Brief): Value | undefined {
+function frequencyOnPlate({ given, job }: StageContext): Value | undefined {
   const printed = given.nameplate.frequency?.flat() ?? [];
   if (job.situation.kind === 'new' || printed.length !== 1 || given.nameplate.altFrequency) return undefined;
   const [only] = printed;
   return only && { ...only, working: { ...only.working, note: 'As the plate prints it.' } };
 }
 
-type Ask = Readonly<Record<'need' | 'sharpen', (field: string, message: string) => void>>;
+type Ask = Readonly<Record<'require' | 'suggest', (field: string, message: string) => void>>;
 
-function askFor({ brief: { job, given }, voltage, frequency, source }: Fed, { need, sharpen }: Ask): void {
-  if (!voltage) need('supply.voltage', 'System voltage, to choose motor voltage, drive and protection');
-  if (!frequency) need('supply.frequency', 'System frequency');
+function askFor({ brief: { job, given }, voltage, frequency, source }: Fed, { require, suggest }: Ask): void {
+  if (!voltage) require('supply.voltage', 'System voltage, to choose motor voltage, drive and protection');
+  if (!frequency) require('supply.frequency', 'System frequency');
   if (!source) {
-    sharpen(
+    suggest(
       job.supply.source === 'fault level' ? 'supply.faultCurrent' : 'supply.sourcePower',
       'Rated power and impedance of the source, or its fault level, for the voltage dip during starting',
     );
   }
   const { feederLength } = given.supply;
   const { feederSize } = job.supply;
-  if (feederLength && !feederSize) sharpen('supply.feederSize', 'Feeder conductor size, for its voltage drop');
-  if (!feederLength && feederSize) sharpen('supply.feederLength', 'Feeder length, for its voltage drop');
+  if (feederLength && !feederSize) suggest('supply.feederSize', 'Feeder conductor size, for its voltage drop');
+  if (!feederLength && feederSize) suggest('supply.feederLength', 'Feeder length, for its voltage drop');
 }
 
 /** Reactances of a generator in their order, and phases enough for a motor. */
-function checkSource({ job, given, practice }: Brief, flag: Flag): void {
+function checkSource({ job, given, practice }: StageContext, report: Report): void {
   const { subtransientReactance: first, sourceImpedance: transient } = given.supply;
   if (job.supply.source === 'generator' && first && transient && first.value > transient.value) {
-    flag(
+    report(
       'supply.reactances-swapped',
       say`X″d of ${first} is above X′d of ${transient}; in every generator it is below.`,
       {
@@ -122,7 +123,7 @@ function checkSource({ job, given, practice }: Brief, flag: Flag): void {
     );
   }
   if (job.supply.phases === '1')
-    flag(
+    report(
       'supply.single-phase',
       say`A three-phase motor does not start on a single-phase supply; only a drive runs it there, at ${practice.singlePhaseShare} of the drive’s current, and only where its maker allows it.`,
     );

@@ -1,20 +1,20 @@
 import { figures, say } from '../../kernel/text.ts';
 import { YEAR } from '../../kernel/constants.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
-import type { Brief } from '../stage.ts';
-import { clockOf, holds, yearOf, type Clock } from './time-of-use.ts';
-import type { Flag } from './findings.ts';
+import type { StageContext } from '../stage.ts';
+import { timeOfUse, holds, yearOf, type Clock } from './time-of-use.ts';
+import type { Report } from './findings.ts';
 
 /**
  * Mean of the bands: by their share of the motor’s hours where one is typed, else by the clock over the whole year. Where shifts are
  * known, what runs in a band is charged its price instead.
  */
-export function meanPrice(brief: Brief, flag: Flag): Value | undefined {
+export function meanPrice(brief: StageContext, report: Report): Value | undefined {
   const bands = byShare(brief) ?? byClock(brief);
   const total = bands.reduce((sum, band) => sum + band.share.value, 0);
   if (bands.length === 0 || total <= 0) return undefined;
   if (Math.abs(total - 1) > 0.011) {
-    flag(
+    report(
       'supply.band-shares',
       say`The tariff periods cover ${figures(total * 100)} % of the hours; the mean price is calculated from these.`,
     );
@@ -36,29 +36,29 @@ interface Band {
   readonly share: Value;
 }
 
-function byShare({ rows }: Brief): Band[] | undefined {
+function byShare({ rows }: StageContext): Band[] | undefined {
   const shared = rows['supply.bands'].flatMap(({ price, share }) => (price && share ? [{ price, share }] : []));
   return shared.length > 0 ? shared : undefined;
 }
 
 /** A band that holds by the clock. */
-export interface ClockedBand {
+export interface TariffPeriod {
   readonly price: Value;
   readonly clock: Clock;
 }
 
 /** The bands of a tariff that goes by the clock: one in which no share is typed. A band that says no time holds always. */
-export function clockedBands({ rows, job }: Pick<Brief, 'rows' | 'job'>): ClockedBand[] {
+export function clockedBands({ rows, job }: Pick<StageContext, 'rows' | 'job'>): TariffPeriod[] {
   const bands = rows['supply.bands'];
   if (bands.some(({ price, share }) => price && share)) return [];
   return bands.flatMap(({ at, price, ...times }) => {
     const typed = job.supply.bands[at];
-    return price && typed ? [{ price, clock: clockOf(typed, times) }] : [];
+    return price && typed ? [{ price, clock: timeOfUse(typed, times) }] : [];
   });
 }
 
 /** Every band by its part of the year; where two hold at once the first of them counts. */
-function byClock(brief: Brief): Band[] {
+function byClock(brief: StageContext): Band[] {
   const bands = clockedBands(brief).map((band) => ({ ...band, seconds: 0 }));
   for (const { month, kind, begins, seconds } of yearOf(bands.map(({ clock }) => clock))) {
     const band = bands.find(({ clock }) => holds(clock, month, kind, begins));

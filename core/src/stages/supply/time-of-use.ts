@@ -74,7 +74,7 @@ const DAYS: Readonly<Record<ClockChoices['days'], readonly DayKind[]>> = {
 };
 const OF_WEEK: Readonly<Record<DayKind, number>> = { weekday: 5 / 7, saturday: 1 / 7, sunday: 1 / 7 };
 /** A row as a clock. Without times it holds all day. */
-export const clockOf = ({ days, firstMonth, lastMonth }: ClockChoices, { from, to }: ClockTimes): Clock => ({
+export const timeOfUse = ({ days, firstMonth, lastMonth }: ClockChoices, { from, to }: ClockTimes): Clock => ({
   days: DAYS[days],
   from: from?.value ?? 0,
   to: to?.value ?? DAY,

@@ -1,4 +1,4 @@
-import { declared, type FlagOf } from '../declared-finding.ts';
+import { declared, type ReportOf } from '../declared-finding.ts';
 import { PRACTICE } from '../../kernel/value.ts';
 
 /** What this stage may find, by its code. */
@@ -11,4 +11,4 @@ export const findings = declared({
   },
 });
 
-export type Flag = FlagOf<typeof findings>;
+export type Report = ReportOf<typeof findings>;

@@ -3,7 +3,7 @@ import { KELVIN } from '../../kernel/constants.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import { rowReaching } from '../../motor/standard-power.ts';
 import { startsAllowed } from '../../kernel/tables/index.ts';
-import type { Brief } from '../stage.ts';
+import type { StageContext } from '../stage.ts';
 import { unbalanceOf } from '../../motor/unbalance.ts';
 import type { Value } from '../../kernel/value.ts';
 import { mixing, mixingWords } from '../nameplate/bearing.ts';
@@ -40,7 +40,7 @@ type Says = readonly ['speaks for it' | 'speaks against it', Text, string?] | un
 const LEAST_INSULATION = 5e6;
 
 /** Causes to check after an early failure, each tied to the reading that proves or clears it. */
-export function inquire(brief: Brief, nameplate: NameplateResult): Inquiry {
+export function inquire(brief: StageContext, nameplate: NameplateResult): Inquiry {
   const { job, given } = brief;
   const unbalance = unbalanceOf(given.supply.phaseVoltages?.flat() ?? [])?.unbalance;
   const mode = job.situation.failureMode ?? 'unknown';
@@ -80,7 +80,12 @@ function together(found: readonly Cause[]): Remedy {
   };
 }
 
-function reading(cause: Cause, { job, given }: Brief, nameplate: NameplateResult, unbalance: Value | undefined): Says {
+function reading(
+  cause: Cause,
+  { job, given }: StageContext,
+  nameplate: NameplateResult,
+  unbalance: Value | undefined,
+): Says {
   const { situation } = given;
   switch (cause.id) {
     case 'heat': {

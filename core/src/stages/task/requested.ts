@@ -1,5 +1,5 @@
 import type { Job } from '../../job/job.ts';
-import type { StageName } from '../../kernel/stage-names.ts';
+import type { StageName } from '../../kernel/stage-list.ts';
 
 /** What each way in has no use for. The rest is asked; what was typed before is kept either way. */
 const notAsked: Readonly<Record<Job['situation']['kind'], readonly StageName[]>> = {

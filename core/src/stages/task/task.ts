@@ -1,9 +1,9 @@
-import { findings as declared } from './findings.ts';
+import { declaration } from './declaration.ts';
 import { YEAR } from '../../kernel/constants.ts';
 import type { SituationValues } from './values.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
-import { notebook, type Brief, type StageResult } from '../stage.ts';
-import { PRACTICE, wording } from '../../kernel/value.ts';
+import { notebook, type StageContext, type StageResult } from '../stage.ts';
+import { PRACTICE, textValue } from '../../kernel/value.ts';
 import { inquire, type Inquiry } from './inquiry.ts';
 
 export interface SituationResult extends StageResult<SituationValues> {
@@ -27,23 +27,23 @@ const shortTexts = {
 } as const;
 
 /** What is being asked, and for a replacement whether the old motor died too young to be replaced like for like. */
-export function situation(brief: Brief, nameplate: NameplateResult): SituationResult {
+export function situation(brief: StageContext, nameplate: NameplateResult): SituationResult {
   const { job, given, practice } = brief;
-  const { findings, missing, flag, sharpen } = notebook('situation', declared);
+  const { findings, missing, report, suggest } = notebook(declaration);
   const { kind, explained, failureMode } = job.situation;
   const { life } = given.situation;
   const inquiry = kind === 'replace' ? inquire(brief, nameplate) : undefined;
   const order = inquiry?.remedy.order ?? [];
   const values = {
-    kind: wording(kindTexts[kind], { origin: 'given', source: 'chosen in this job' }),
+    kind: textValue(kindTexts[kind], { origin: 'given', source: 'chosen in this job' }),
     ...(life ? { life } : {}),
     ...(order.length > 0
-      ? { remedies: wording(order.join('; '), { origin: 'chosen', source: `causes found in this job: ${PRACTICE}` }) }
+      ? { remedies: textValue(order.join('; '), { origin: 'chosen', source: `causes found in this job: ${PRACTICE}` }) }
       : {}),
   };
 
   if (kind === 'replace') {
-    if (!life) sharpen('situation.life', 'Service life of the failed motor, to tell wear from an early failure');
+    if (!life) suggest('situation.life', 'Service life of the failed motor, to tell wear from an early failure');
     const found = inquiry?.suspicions.some((each) => each.verdict === 'found') ?? false;
     const years = life && life.value / YEAR;
     if (years !== undefined && years < practice.earlyLifeYears.value && !explained && !found) {
@@ -53,7 +53,7 @@ export function situation(brief: Brief, nameplate: NameplateResult): SituationRe
         likely.length > 0
           ? ` The readings speak for: ${likely.map((each) => each.name.toLowerCase()).join(', ')}.`
           : '';
-      flag(
+      report(
         'situation.early-failure',
         `The failed motor lasted ${years.toFixed(1)} years, and its ${failureMode ?? 'unknown'} failure is unexplained; the replacement may fail the same way.${hint}`,
       );

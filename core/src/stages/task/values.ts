@@ -1,11 +1,11 @@
-import { figure, phrase, type ValuesOf } from '../declared-value.ts';
+import { figure, textField, type ValuesOf } from '../declared-value.ts';
 
 /** What this stage works out, in the order it is shown. */
 export const values = {
-  kind: phrase('Task', { always: true }),
+  kind: textField('Task', { always: true }),
   life: figure('span', 'Service life of the failed motor'),
   /** What the causes found ask of the new motor, for the order. */
-  remedies: phrase('Requirements from failure analysis', { sheet: 'Selection' }),
+  remedies: textField('Requirements from failure analysis', { sheet: 'Selection' }),
 };
 
 export type SituationValues = ValuesOf<typeof values>;

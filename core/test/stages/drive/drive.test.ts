@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { Solver } from 'odex';
 import { describe, expect, it } from 'vitest';
-import { notBorne, overloadOf } from '../../../src/catalogue/drive-duty.ts';
+import { overloadViolation, overloadOf } from '../../../src/catalogue/drive-duty.ts';
 import { emptyJob, solve, type JobInput } from '../../../src/index.ts';
 import type { DriveItem } from '../../../src/catalogue/catalogue.ts';
 import { bearableMultiple } from '../../../src/stages/drive/current.ts';
@@ -59,8 +59,8 @@ describe('current', () => {
     const own = { carrierRated: 3000, deratePerKilohertz: 0.05 };
     expect([2000, 3000, 7000, 40_000].map((each) => carrierShare(each, own))).toEqual([1, 1, 0.8, 0]);
     expect(carrierShare(undefined, own)).toBe(1);
-    const need = { duty: 'normal', systemVoltage: 400, ambient: 313.15, altitude: 0, inputShare: 1 } as const;
-    expect(deratedCurrent(plain, { ...need, carrier: 8000 })).toBeCloseTo(85, 9);
+    const requirement = { duty: 'normal', systemVoltage: 400, ambient: 313.15, altitude: 0, inputShare: 1 } as const;
+    expect(deratedCurrent(plain, { ...requirement, carrier: 8000 })).toBeCloseTo(85, 9);
   });
 
   it('more derating never leaves a larger current', () => {
@@ -692,16 +692,16 @@ describe('what is left of a drive here', () => {
   });
 
   it('on one phase its own share counts before the rule of thumb', () => {
-    const need = { duty: 'normal', systemVoltage: 400, ambient: 300, altitude: 0, inputShare: 0.5 } as const;
-    expect(deratedCurrent(plain, need)).toBe(50);
-    expect(deratedCurrent({ ...plain, singlePhaseShare: 0.6 }, need)).toBe(60);
-    expect(deratedCurrent({ ...plain, singlePhaseShare: 0.6 }, { ...need, inputShare: 1 })).toBe(100);
+    const requirement = { duty: 'normal', systemVoltage: 400, ambient: 300, altitude: 0, inputShare: 0.5 } as const;
+    expect(deratedCurrent(plain, requirement)).toBe(50);
+    expect(deratedCurrent({ ...plain, singlePhaseShare: 0.6 }, requirement)).toBe(60);
+    expect(deratedCurrent({ ...plain, singlePhaseShare: 0.6 }, { ...requirement, inputShare: 1 })).toBe(100);
   });
 
   it('a heavy cycle of 150 % for a minute in ten leaves at most 92.8 % between (by hand)', () => {
     const heavy = overloadOf(plain, 'heavy');
     const at = (running: number): string | undefined =>
-      notBorne({ name: 'the overload', current: 150, time: 60, every: 600 }, 100, running, heavy);
+      overloadViolation({ name: 'the overload', current: 150, time: 60, every: 600 }, 100, running, heavy);
     expect(at(92.7)).toBeUndefined();
     expect(at(93.1)).toContain('mean heat');
   });

@@ -5,7 +5,7 @@ import { growingAnnuity } from '../../../src/stages/economics/cash-flow.ts';
 import { laterCosts } from '../../../src/stages/economics/replacement-costs.ts';
 import { catalogue, fan } from '../../lib/round-prices.ts';
 
-const NONE = { replacement: 0, after: Number.POSITIVE_INFINITY, rest: 0 };
+const NONE = { replacement: 0, after: Number.POSITIVE_INFINITY, residualValue: 0 };
 
 describe('life cost', () => {
   const horizon = { years: 15, discount: 0.06, growth: 0 };
@@ -19,7 +19,7 @@ describe('life cost', () => {
     const every = { ...NONE, replacement: 100, after: 5 };
     expect(laterCosts(every, 15, 0)).toBe(200);
     expect(laterCosts(every, 15.1, 0)).toBe(300);
-    expect(laterCosts({ ...NONE, rest: 500 }, 10, 0.1)).toBeCloseTo(-500 / 1.1 ** 10, 9);
+    expect(laterCosts({ ...NONE, residualValue: 500 }, 10, 0.1)).toBeCloseTo(-500 / 1.1 ** 10, 9);
     // However often, it ends.
     expect(laterCosts({ ...NONE, replacement: 1, after: 1e-9 }, 50, 0)).toBeLessThanOrEqual(600);
   });

@@ -5,7 +5,7 @@ import { emptyJob, solve, type JobInput, type Solution } from '../../../src/inde
 import { loggedDemands, monthlyDemands } from '../../../src/stages/economics/demand.ts';
 import { parseQuantity } from '../../../src/kernel/quantity/parse.ts';
 import { quantity } from '../../../src/kernel/value.ts';
-import { clockOf, holds, yearOf, type Clock, type ClockChoices } from '../../../src/stages/supply/time-of-use.ts';
+import { timeOfUse, holds, yearOf, type Clock, type ClockChoices } from '../../../src/stages/supply/time-of-use.ts';
 import { catalogue, fan } from '../../lib/round-prices.ts';
 
 const HOUR = 3600;
@@ -31,7 +31,7 @@ const clock = (more: Partial<Typed> = {}): Clock => {
   const { from, to, ...choices } = typed(more);
   const time = (text: string) =>
     text === '' ? undefined : quantity(read(text) ?? NaN, 'timeOfDay', { source: 'typed' });
-  return clockOf(choices, { from: time(from), to: time(to) } as Parameters<typeof clockOf>[1]);
+  return timeOfUse(choices, { from: time(from), to: time(to) } as Parameters<typeof timeOfUse>[1]);
 };
 const hours = (more: Partial<Typed>) => {
   const one = clock(more);

@@ -1,7 +1,7 @@
 // Where motor and drive stand: verdicts by the cases’ sources, heat and height by IEC 60034-1 8.10 and MG 1 14.4 (from memory).
 import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '../../../src/index.ts';
-import { bearableTorque, slowDemand } from '../../../src/stages/environment/reduced-speed-torque.ts';
+import { continuousTorqueAtReducedSpeed, slowDemand } from '../../../src/stages/environment/reduced-speed-torque.ts';
 import places from '../../cases/places.json' with { type: 'json' };
 
 const small: JobInput['load'] = { torqueKind: 'constant', torque: '5 N·m', speed: '1450' };
@@ -212,14 +212,14 @@ describe('slow and cooled by its own fan', () => {
   };
 
   it('bears all at full speed and less below, never more', () => {
-    expect(bearableTorque(1)).toBe(1);
-    expect(bearableTorque(1.5)).toBe(1);
-    expect(bearableTorque(0.5)).toBeLessThan(1);
-    expect(bearableTorque(0.1)).toBeLessThan(bearableTorque(0.5));
+    expect(continuousTorqueAtReducedSpeed(1)).toBe(1);
+    expect(continuousTorqueAtReducedSpeed(1.5)).toBe(1);
+    expect(continuousTorqueAtReducedSpeed(0.5)).toBeLessThan(1);
+    expect(continuousTorqueAtReducedSpeed(0.1)).toBeLessThan(continuousTorqueAtReducedSpeed(0.5));
   });
 
   it('counts torque that does not fall with speed, at speeds it runs at, beyond 5 % of doubt', () => {
-    const least = bearableTorque(0.2);
+    const least = continuousTorqueAtReducedSpeed(0.2);
     expect(asked('0.2')(1)).toMatchObject({ speed: 0.2, torque: 1, bearable: least });
     expect(asked('0.2')(least + 0.06)).toBeDefined();
     expect(asked('0.2')(least + 0.04)).toBeUndefined();

@@ -13,7 +13,7 @@ import {
 } from '../../../src/index.ts';
 import { torqueCurve } from '../../../src/stages/load/torque-curve.ts';
 import { speedTyped, torqueTyped, transmissionOf } from '../../../src/stages/load/transmission.ts';
-import { loadField, ways } from '../../../src/stages/load/load-definition-methods.ts';
+import { loadField, loadDefinitionMethods } from '../../../src/stages/load/load-definition-methods.ts';
 import { catalogue, plate } from '../../lib/round-prices.ts';
 
 type Load = NonNullable<JobInput['load']>;
@@ -79,8 +79,8 @@ describe('what each way asks', () => {
     expect(loadField(emptyJob({ load: { way: way as Load['way'] } }))).toBe(`load.${at}`);
   });
   it.each(needs)('%s wants %o, and nothing of it once it is typed', (way, wanted) => {
-    expect(ways[way].asks.map(([name]) => name)).toEqual(wanted);
-    for (const [, words] of ways[way].asks) expect(words).not.toBe('');
+    expect(loadDefinitionMethods[way].asks.map(([name]) => name)).toEqual(wanted);
+    for (const [, words] of loadDefinitionMethods[way].asks) expect(words).not.toBe('');
     const open = asks(run({ way, speed: '1770' }));
     expect(open.filter((at) => wanted.includes(at.slice(5)))).toHaveLength(wanted.length);
   });

@@ -5,7 +5,7 @@ import { emptyCatalogue, emptyJob, solve, type JobInput, type Solution } from '.
 import { complex, lagging } from '../../../src/kernel/complex.ts';
 import { cycleOf, logBinner } from '../../../src/stages/load/bin-log.ts';
 import { hottestOf, rmsOf } from '../../../src/stages/load/duty.ts';
-import { leastSheave } from '../../../src/stages/load/sheave.ts';
+import { minimumSheaveDiameter } from '../../../src/stages/load/sheave.ts';
 import { torqueCurve } from '../../../src/stages/load/torque-curve.ts';
 import { standardPowers } from '../../../src/motor/standard-power.ts';
 import { minimumBreakdownTorque } from '../../../src/motor/typical.ts';
@@ -146,7 +146,7 @@ describe('sheaves under V-belts', () => {
 
   it('no size and speed needs a smaller sheave than a lesser size or fewer poles', () => {
     for (const school of ['NEMA', 'IEC'] as const) {
-      const of = (power: number, poles: number) => leastSheave(power, poles, school)?.value;
+      const of = (power: number, poles: number) => minimumSheaveDiameter(power, poles, school)?.value;
       for (const [at, power] of standardPowers(school).entries())
         for (const poles of [2, 4, 6, 8]) {
           const own = of(power, poles) ?? Infinity;

@@ -59,7 +59,7 @@ describe('enclosure, cooling and duty codes', () => {
       supply: { voltage: '480 V', frequency: '60 Hz' },
     });
     expect(solution.findings[0]).toMatchObject({ code: 'nameplate.explosion-protected', severity: 'stop' });
-    expect(solution.details.need).toBeUndefined();
+    expect(solution.details.requirement).toBeUndefined();
   });
   it('lets only S1 and CONT be continuous', () => {
     expect(decodeDuty('S1')?.continuous).toBe(true);
@@ -252,10 +252,10 @@ describe('an early failure', () => {
       { place: { dust: 'clean' } },
     );
     expect(found.values['situation.remedies']?.text).toContain('shaft grounding ring');
-    expect(found.details.need?.inverterDuty).toBe(true);
-    expect(found.details.need?.enclosures).not.toContain('ODP');
-    expect(failed({}, { place: { dust: 'clean' } }).details.need?.enclosures).toContain('ODP');
-    expect(Number(failed({ causes: { overload: 'found' } }).details.need?.power) / 745.7).toBeCloseTo(40, 1);
+    expect(found.details.requirement?.inverterDuty).toBe(true);
+    expect(found.details.requirement?.enclosures).not.toContain('ODP');
+    expect(failed({}, { place: { dust: 'clean' } }).details.requirement?.enclosures).toContain('ODP');
+    expect(Number(failed({ causes: { overload: 'found' } }).details.requirement?.power) / 745.7).toBeCloseTo(40, 1);
   });
 });
 

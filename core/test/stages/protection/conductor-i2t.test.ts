@@ -8,7 +8,7 @@ import { wireHeatOf } from '../../../src/stages/protection/nec/nec-conductor.ts'
 import { emptyCatalogue, emptyJob, solve, type JobInput } from '../../../src/index.ts';
 import { plate } from '../../lib/round-prices.ts';
 import { checkWire, gapOf } from '../../../src/stages/protection/conductor-i2t.ts';
-import type { Worked } from '../../../src/stages/protection/circuit-design.ts';
+import type { CircuitDesign } from '../../../src/stages/protection/circuit-design.ts';
 import { tripTime } from '../../../src/stages/starting/trip-curve.ts';
 import { inWords } from '../../lib/words.ts';
 
@@ -42,7 +42,7 @@ describe('the wire behind the relay', () => {
     } as const;
     const heat = (method: string) =>
       solve(emptyJob({ ...job, starting: { method, leads: '6' } } as JobInput), emptyCatalogue).details
-        .shortCircuitDevice?.wireHeat;
+        .shortCircuitDevice?.conductorI2t;
     expect(heat('star-delta')).toBeCloseTo(wire('10', 'copper', '75'), 6);
     expect(heat('direct')).toBeCloseTo(wire('6', 'copper', '75'), 6);
     expect(wire('10', 'copper', '75')).toBeCloseTo(10_380 ** 2 * 0.0297 * Math.log10(384 / 309), -1);
@@ -66,8 +66,8 @@ const devices: readonly (readonly Gate[])[] = [
 ];
 
 /** s in which a device surely opens: straight on logarithmic scales, at once beyond a magnetic trip. */
-function opening(opens: readonly Gate[], amperes: number): number {
-  const [first, last] = [opens[0] ?? [0, 0], opens.at(-1) ?? [0, 0]];
+function opening(operatingCurrent: readonly Gate[], amperes: number): number {
+  const [first, last] = [operatingCurrent[0] ?? [0, 0], operatingCurrent.at(-1) ?? [0, 0]];
   if (amperes < first[0]) return Infinity;
   if (first[0] === last[0]) return 0;
   if (amperes >= last[0]) return last[1];
@@ -80,18 +80,18 @@ describe('amperes at which nothing opens before the wire is damaged', () => {
     dial: fc.double({ min: 5, max: 200, noNaN: true }),
     slowest: fc.constantFrom(5, 10, 20, 30, 40),
     heat: fc.double({ min: 2e4, max: 5e7, noNaN: true }),
-    opens: fc.constantFrom(...devices),
+    operatingCurrent: fc.constantFrom(...devices),
   });
 
   it('are those that trying one current after another finds', () => {
     fc.assert(
-      fc.property(settings, ({ dial, slowest, heat, opens }) => {
+      fc.property(settings, ({ dial, slowest, heat, operatingCurrent }) => {
         const relay = (amperes: number): number => tripTime(slowest, amperes / dial);
-        const gap = gapOf(relay, heat, opens);
+        const gap = gapOf(relay, heat, operatingCurrent);
         for (let amperes = Math.sqrt(heat / 5) * 1.001; amperes < 20_000; amperes *= 1.013) {
           const damage = heat / amperes ** 2;
           // Beyond its least current in time a device lets through what is checked where the wire is sized.
-          if (opening(opens, amperes) <= damage) break;
+          if (opening(operatingCurrent, amperes) <= damage) break;
           // On the very edge either answer is right.
           if (gap && Math.abs(amperes / gap.to - 1) < 1e-3) continue;
           expect(gap !== undefined && amperes < gap.to).toBe(relay(amperes) > damage);
@@ -112,20 +112,24 @@ describe('amperes at which nothing opens before the wire is damaged', () => {
 
   it('are never more with a larger wire or a faster relay', () => {
     fc.assert(
-      fc.property(settings, fc.double({ min: 1, max: 4, noNaN: true }), ({ dial, slowest, heat, opens }, more) => {
-        const width = (time: number, borne: number): number => {
-          const gap = gapOf((amperes) => tripTime(time, amperes / dial), borne, opens);
-          return gap ? Math.log(gap.to / gap.from) : 0;
-        };
-        expect(width(slowest, heat * more)).toBeLessThanOrEqual(width(slowest, heat) + 1e-6);
-        expect(width(slowest / more, heat)).toBeLessThanOrEqual(width(slowest, heat) + 1e-6);
-      }),
+      fc.property(
+        settings,
+        fc.double({ min: 1, max: 4, noNaN: true }),
+        ({ dial, slowest, heat, operatingCurrent }, more) => {
+          const width = (time: number, borne: number): number => {
+            const gap = gapOf((amperes) => tripTime(time, amperes / dial), borne, operatingCurrent);
+            return gap ? Math.log(gap.to / gap.from) : 0;
+          };
+          expect(width(slowest, heat * more)).toBeLessThanOrEqual(width(slowest, heat) + 1e-6);
+          expect(width(slowest / more, heat)).toBeLessThanOrEqual(width(slowest, heat) + 1e-6);
+        },
+      ),
     );
   });
 });
 
 describe('what is told of them', () => {
-  const device = { name: 'fuses gG 125 A', carries: [], opens: devices[2] ?? [], rated: undefined };
+  const device = { name: 'fuses gG 125 A', carries: [], operatingCurrent: devices[2] ?? [], rated: undefined };
   const heat = (115 * 2.5) ** 2;
   const told = (
     more: { fault?: number; heat?: number | undefined; dial?: number | undefined; started?: boolean } = {},
@@ -133,7 +137,7 @@ describe('what is told of them', () => {
     const said: string[] = [];
     const { started = true } = more;
     checkWire(
-      { device, wireHeat: 'heat' in more ? more.heat : heat } as unknown as Worked,
+      { device, wireHeat: 'heat' in more ? more.heat : heat } as unknown as CircuitDesign,
       {
         brief: { job: { school: 'IEC' } },
         starting: { method: started ? 'direct' : undefined, bench: { comparison: () => ({ relayClass: '10' }) } },

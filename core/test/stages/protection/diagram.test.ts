@@ -3,7 +3,7 @@
 import { describe, expect, it } from 'vitest';
 import { emptyJob, solve, type JobInput, type Solution } from '../../../src/index.ts';
 import { pathsOf, type Step } from '../../../src/stages/protection/diagram/control-logic.ts';
-import { Pen, svgOf } from '../../../src/stages/protection/diagram/drawing.ts';
+import { SchematicWriter, svgOf } from '../../../src/stages/protection/diagram/drawing.ts';
 import { diagramsOf } from '../../../src/stages/protection/diagram/parts.ts';
 import type { Arrangement, Item, Scheme } from '../../../src/stages/protection/diagram/scheme.ts';
 import { symbols } from '../../../src/stages/protection/diagram/symbols.ts';
@@ -324,7 +324,7 @@ describe('diagrams', () => {
       expect(symbols.IEC[name]).not.toBe(symbols.NEMA[name]);
   });
   it('what is written stays text', () => {
-    const pen = new Pen(schemeOf('direct'));
+    const pen = new SchematicWriter(schemeOf('direct'));
     pen.say('<script>&"', [0, 0], 'item');
     const svg = svgOf(pen.done('a "b" <c>'), { ink: 'black', quiet: 'grey', copper: 'brown', face: 'serif' });
     expect(svg).toContain('&lt;script&gt;&amp;&quot;');

@@ -11,11 +11,17 @@ import {
   carriedBySize,
   groupShare,
   tableAmpacity,
-  type Laid,
+  type CableInstallation,
 } from '../../../src/stages/protection/iec/cable.ts';
 import { aMFuse, breakerDevice, gGFuse, type Asked } from '../../../src/stages/protection/iec/device.ts';
 import { dropOf } from '../../../src/stages/protection/iec/voltage-drop.ts';
-import { disconnectionTime, heatFactor, heatSize, loopOf, protectiveSize } from '../../../src/stages/protection/iec/protective-earthing.ts';
+import {
+  disconnectionTime,
+  kFactor,
+  adiabaticMinimumSize,
+  earthFaultLoopImpedance,
+  protectiveSize,
+} from '../../../src/stages/protection/iec/protective-earthing.ts';
 import { softStarterRating } from '../../../src/stages/protection/starter.ts';
 import { holdsInrush, motorBreakerFor } from '../../../src/stages/selection/motor-breaker.ts';
 import { INRUSH } from '../../../src/stages/starting/inrush.ts';
@@ -23,8 +29,8 @@ import type { Catalogue, StarterPart } from '../../../src/catalogue/catalogue.ts
 import { demo } from '../../lib/demo.ts';
 
 const KELVIN = 273.15;
-const pvc: Laid = { laying: 'conduit', insulation: 'PVC', metal: 'cu' };
-const xlpe: Laid = { ...pvc, insulation: 'XLPE' };
+const pvc: CableInstallation = { laying: 'conduit', insulation: 'PVC', metal: 'cu' };
+const xlpe: CableInstallation = { ...pvc, insulation: 'XLPE' };
 
 describe('what a cable carries', () => {
   it.each([
@@ -151,20 +157,23 @@ describe('a fault to earth', () => {
     expect([1.5, 10, 16, 25, 35, 50, 95, 120].map(protectiveSize)).toEqual([1.5, 10, 16, 16, 16, 25, 50, 70]);
   });
   it('gG 63 A in 5 s: at most 0.683 Ω; 10 and 10 mm² reach 127.8 m by the rule of four fifths', () => {
-    const opens = gGFuse({ running: 41, starting: 160, time: 5, standing: 160, inrush: 1 })?.opensAt(5) ?? 0;
-    expect((0.95 * 230) / opens).toBeCloseTo(0.683, 3);
-    const loop = (length: number) => loopOf({ length, size: 10, metal: 'cu' }, 10, undefined);
-    expect(loop(127.7)).toBeLessThanOrEqual((0.8 * 230) / opens);
-    expect(loop(127.9)).toBeGreaterThan((0.8 * 230) / opens);
+    const operatingCurrent = gGFuse({ running: 41, starting: 160, time: 5, standing: 160, inrush: 1 })?.opensAt(5) ?? 0;
+    expect((0.95 * 230) / operatingCurrent).toBeCloseTo(0.683, 3);
+    const loop = (length: number) => earthFaultLoopImpedance({ length, size: 10, metal: 'cu' }, 10, undefined);
+    expect(loop(127.7)).toBeLessThanOrEqual((0.8 * 230) / operatingCurrent);
+    expect(loop(127.9)).toBeGreaterThan((0.8 * 230) / operatingCurrent);
   });
   it('with the source: resistances add, reactances of both ways', () => {
     const run = { length: 100, size: 25, metal: 'cu' } as const;
     const re = 0.0225 * 100 * (1 / 25 + 1 / 16) + 0.01;
-    expect(loopOf(run, 16, { re: 0.01, im: 0.04 })).toBeCloseTo(Math.hypot(re, 2 * 0.00008 * 100 + 0.04), 9);
+    expect(earthFaultLoopImpedance(run, 16, { re: 0.01, im: 0.04 })).toBeCloseTo(
+      Math.hypot(re, 2 * 0.00008 * 100 + 0.04),
+      9,
+    );
   });
   it('5 kA for 0.1 s through PVC heat 13.7 mm² to the limit; k is 115, 143, 76 and 94', () => {
-    expect(heatSize(5000 ** 2 * 0.1, heatFactor('PVC', 'cu'))).toBeCloseTo(13.75, 2);
-    expect([heatFactor('XLPE', 'cu'), heatFactor('PVC', 'al'), heatFactor('XLPE', 'al')]).toEqual([143, 76, 94]);
+    expect(adiabaticMinimumSize(5000 ** 2 * 0.1, kFactor('PVC', 'cu'))).toBeCloseTo(13.75, 2);
+    expect([kFactor('XLPE', 'cu'), kFactor('PVC', 'al'), kFactor('XLPE', 'al')]).toEqual([143, 76, 94]);
   });
 });
 
@@ -416,23 +425,26 @@ describe('the device over time and current', () => {
       [260, 0.2],
       [260, 0.01],
     ]);
-    expect(picture?.opens.map(([amperes]) => amperes)).toEqual([expect.closeTo(390, 9), expect.closeTo(390, 9)]);
-    expect(picture?.firstWave).toBeLessThan(260);
+    expect(picture?.operatingCurrent.map(([amperes]) => amperes)).toEqual([
+      expect.closeTo(390, 9),
+      expect.closeTo(390, 9),
+    ]);
+    expect(picture?.firstHalfCyclePeak).toBeLessThan(260);
   });
   it('fuses by their gates, a drive’s without a wave', () => {
     expect(drawn({})?.carries).toEqual([
       [355, 10],
       [1100, 0.1],
     ]);
-    expect(drawn({})?.opens).toEqual([
+    expect(drawn({})?.operatingCurrent).toEqual([
       [715, 5],
       [1910, 0.1],
     ]);
     const aM = drawn({ protection: { shortCircuit: 'aM' } });
     const rating = Number(/(\d+) A/.exec(aM?.name ?? '')?.[1]);
     expect(aM?.carries[0]).toEqual([4 * rating, 60]);
-    expect(aM?.opens[0]).toEqual([6.3 * rating, 60]);
-    expect(drawn({ starting: { method: 'drive', speedControl: 'yes' } })?.firstWave).toBeUndefined();
+    expect(aM?.operatingCurrent[0]).toEqual([6.3 * rating, 60]);
+    expect(drawn({ starting: { method: 'drive', speedControl: 'yes' } })?.firstHalfCyclePeak).toBeUndefined();
   });
 });
 

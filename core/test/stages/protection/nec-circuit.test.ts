@@ -13,7 +13,7 @@ import {
 import { nextStandardRating } from '../../../src/stages/protection/nec/nec-device.ts';
 import { conduitFor } from '../../../src/stages/protection/nec/nec-conduit.ts';
 import { compareSizes, conductorName, raisedWith } from '../../../src/stages/protection/nec/nec-conductor.ts';
-import { voltsLost } from '../../../src/stages/protection/nec/nec-voltage-drop.ts';
+import { voltageDrop } from '../../../src/stages/protection/nec/nec-voltage-drop.ts';
 import { tableFullLoadCurrent } from '../../../src/stages/protection/nec/nec-current.ts';
 import { leastBreaker } from '../../../src/stages/protection/breaker.ts';
 import { demo } from '../../lib/demo.ts';
@@ -237,10 +237,10 @@ describe('the run to the motor', () => {
   const feet = 0.3048;
   it('34 A over 200 ft of 8 AWG in steel at 0.85 lose 8.21 V, 204 A at 0.3 4.36 % of 480 V (Chapter 9 Table 9)', () => {
     const wire = { size: '8', metal: 'cu', length: 200 * feet } as const;
-    expect(voltsLost(wire, 34, 0.85)).toBeCloseTo(8.21, 2);
-    expect((voltsLost(wire, 34, 0.85) ?? 0) / 480).toBeCloseTo(0.0171, 4);
-    expect((voltsLost(wire, 204, 0.3) ?? 0) / 480).toBeCloseTo(0.0436, 4);
-    expect(voltsLost({ ...wire, size: '2000' }, 34, 0.85)).toBeUndefined();
+    expect(voltageDrop(wire, 34, 0.85)).toBeCloseTo(8.21, 2);
+    expect((voltageDrop(wire, 34, 0.85) ?? 0) / 480).toBeCloseTo(0.0171, 4);
+    expect((voltageDrop(wire, 204, 0.3) ?? 0) / 480).toBeCloseTo(0.0436, 4);
+    expect(voltageDrop({ ...wire, size: '2000' }, 34, 0.85)).toBeUndefined();
   });
   it('three 8 AWG and one 10 AWG THHN fill 0.1309 in²: 3/4 in EMT', () => {
     const conduit = conduitFor('8', '10');
@@ -364,8 +364,8 @@ describe('the other school beside it', () => {
       run({ protection: { device } }, catalogue).details.shortCircuitDevice;
     expect(drawn('inverse time breaker')?.name).toBe('breaker 90 A');
     expect(drawn('inverse time breaker')?.carries[0]).toEqual([720, 0.2]);
-    expect(drawn('inverse time breaker')?.opens[1]).toEqual([1080, 0.01]);
-    expect(drawn('inverse time breaker')?.firstWave).toBeGreaterThan(200);
+    expect(drawn('inverse time breaker')?.operatingCurrent[1]).toEqual([1080, 0.01]);
+    expect(drawn('inverse time breaker')?.firstHalfCyclePeak).toBeGreaterThan(200);
     expect(drawn('dual element fuse')).toBeUndefined();
   });
   it('a contactor by NEMA ICS 2: 25 hp of 460 V are size 2, jogged size 3; 10 hp of 230 V, 28 A, size 2 by its current', () => {

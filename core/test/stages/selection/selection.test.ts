@@ -69,7 +69,7 @@ describe('the size to buy or to keep', () => {
 
 describe('the motor', () => {
   const enclosures = ['ODP', 'TEFC', 'washdown'] as const;
-  const need: fc.Arbitrary<MotorNeed> = fc.record({
+  const requirement: fc.Arbitrary<MotorNeed> = fc.record({
     school: fc.constantFrom('NEMA', 'IEC'),
     power: fc.constantFrom(...standardPowers('NEMA'), ...standardPowers('IEC')),
     poles: fc.constantFrom(2, 4, 6, 8),
@@ -86,7 +86,7 @@ describe('the motor', () => {
   it('every motor of the catalogue either keeps each hard rule or is refused with a reason', () => {
     let fitted = 0;
     fc.assert(
-      fc.property(need, (wanted) => {
+      fc.property(requirement, (wanted) => {
         const { fits, refused, others } = rankMotors(catalogue.motors, wanted, undefined, 'life cost');
         const named = [...fits.map(({ item }) => item.id), ...refused.map(({ id }) => id)];
         expect(new Set(named).size).toBe(named.length);
@@ -201,7 +201,7 @@ describe('drive and starter', () => {
     expect(failures(started('95 N·m'))).not.toContain('star at this voltage');
   });
 
-  const need: fc.Arbitrary<DriveNeed> = fc.record({
+  const requirement: fc.Arbitrary<DriveNeed> = fc.record({
     school: fc.constantFrom('NEMA', 'IEC'),
     current: within(1, 300),
     inputShare: fc.constantFrom(0.5, 1),
@@ -217,7 +217,7 @@ describe('drive and starter', () => {
   it('a drive carries the motor’s current after every derate; heat and height never let a further one fit', () => {
     let fitted = 0;
     fc.assert(
-      fc.property(need, within(0, 15), within(0, 1500), (wanted, hotter, higher) => {
+      fc.property(requirement, within(0, 15), within(0, 1500), (wanted, hotter, higher) => {
         const { fits, refused } = rankDrives(catalogue.drives, wanted);
         expect(fits.length + refused.length).toBe(catalogue.drives.length);
         for (const [at, { item, current, used }] of fits.entries()) {

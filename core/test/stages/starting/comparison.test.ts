@@ -16,21 +16,21 @@ import {
   longestStep,
   rising,
   usualDrive,
-  type Feed,
+  type StartingMode,
   type Method,
 } from '../../../src/stages/starting/starting-mode.ts';
-import { guaranteedTorques } from '../../../src/stages/starting/minimum-torque.ts';
+import { minimumTorques } from '../../../src/stages/starting/minimum-torque.ts';
 import { checkMotion } from '../../../src/stages/starting/reversing-jogging.ts';
 import type { Start } from '../../../src/stages/starting/run-start.ts';
 import { hotAndCold, stallTimeOf } from '../../../src/stages/starting/stall-time.ts';
 import { checkChoice, checkKnown, type Choice } from '../../../src/stages/starting/starting-checks.ts';
 import type { StartsBorne } from '../../../src/stages/starting/starts-per-hour.ts';
-import type { OptionBrief } from '../../../src/stages/stage.ts';
+import type { OptionContext } from '../../../src/stages/stage.ts';
 import type { SupplyResult } from '../../../src/stages/supply/supply.ts';
 import { inWords } from '../../lib/words.ts';
 
 const { practice } = readPractice({}, {});
-function briefOf(input: JobInput = {}): OptionBrief {
+function briefOf(input: JobInput = {}): OptionContext {
   const job = emptyJob(input);
   const { A: own } = job.options;
   if (!own) throw new Error('a job has an option');
@@ -300,7 +300,7 @@ describe('a start against load, heat and relay', () => {
 });
 
 describe('how each way feeds the motor', () => {
-  const soft: Extract<Feed, { kind: 'soft starter' }> = {
+  const soft: Extract<StartingMode, { kind: 'soft starter' }> = {
     kind: 'soft starter',
     mode: 'voltage ramp',
     startVoltage: 0.4,
@@ -309,8 +309,8 @@ describe('how each way feeds the motor', () => {
     kickVoltage: 0.75,
     kickTime: 0.5,
   };
-  const star: Feed = { kind: 'star-delta', changeSpeed: 0.9, changeTime: 12, gap: 0.06 };
-  const drive: Feed = { kind: 'drive', ramp: 8, currentLimit: 1.1, boost: 1.5 };
+  const star: StartingMode = { kind: 'star-delta', changeSpeed: 0.9, changeTime: 12, gap: 0.06 };
+  const drive: StartingMode = { kind: 'drive', ramp: 8, currentLimit: 1.1, boost: 1.5 };
 
   it('leaves the shop with usual settings: 40 % and 8 s, 65 % tap, 90 % or 15 s, 60 ms', () => {
     const feeds = feedsOf(briefOf(), { currentLimit: 1.1, seconds: 60, continuous: 1 }, undefined);
@@ -373,7 +373,7 @@ describe('how long a motor bears standing', () => {
 
 describe('torque that may be counted on', () => {
   const of = (more: Partial<Motor>, sheet: JobInput['starting'] = {}, school: 'NEMA' | 'IEC' = 'NEMA') =>
-    guaranteedTorques({ ...motor, ...more }, briefOf({ starting: sheet }).given.starting, school);
+    minimumTorques({ ...motor, ...more }, briefOf({ starting: sheet }).given.starting, school);
   it('the data sheet first, the catalogue for a picked motor, the letter, and 60/60/175 % beyond its tables', () => {
     expect(of({}, { lockedRotorTorque: '210 %' }).lockedRotor.value).toBeCloseTo(2.1, 9);
     const picked = of({ kind: 'picked', lockedRotorTorque: 1.9, breakdownTorque: 2.6 });
@@ -482,8 +482,8 @@ describe('what the comparison does without, and how a machine moves', () => {
   const moves = (job: JobInput, method: Method = 'direct') => {
     const said: string[] = [];
     checkMotion(briefOf(job), { values: {} } as LoadResult, method, {
-      flag: (code) => void said.push(code.replace('starting.', '')),
-      sharpen: (field) => void said.push(`? ${field.replace('starting.', '')}`),
+      report: (code) => void said.push(code.replace('starting.', '')),
+      suggest: (field) => void said.push(`? ${field.replace('starting.', '')}`),
     });
     return said;
   };

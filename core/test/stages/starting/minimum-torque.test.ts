@@ -3,11 +3,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyCatalogue, emptyJob, solve, type Catalogue, type JobInput, type Solution } from '../../../src/index.ts';
 import { interpolate } from '../../../src/kernel/numeric.ts';
-import { bearableTime, notBorne } from '../../../src/catalogue/drive-duty.ts';
+import { overloadDuration, overloadViolation } from '../../../src/catalogue/drive-duty.ts';
 import { currentAtTorque } from '../../../src/stages/selection/drive-events.ts';
-import { bearableTorque } from '../../../src/stages/environment/reduced-speed-torque.ts';
+import { continuousTorqueAtReducedSpeed } from '../../../src/stages/environment/reduced-speed-torque.ts';
 import { typicalMotor } from '../../../src/motor/typical.ts';
-import { torqueCeiling, type Guaranteed } from '../../../src/stages/starting/minimum-torque.ts';
+import { minimumTorqueCurve, type Guaranteed } from '../../../src/stages/starting/minimum-torque.ts';
 import { PRACTICE, quantity } from '../../../src/kernel/value.ts';
 import { demo as catalogue } from '../../lib/demo.ts';
 
@@ -175,11 +175,11 @@ describe('torque that is counted on', () => {
     if (!circuit) throw new Error('no circuit');
     const part = (value: number) => quantity(value, 'fraction', { source: PRACTICE });
     const guaranteed: Guaranteed = { lockedRotor: part(1.5), pullUp: part(1), breakdown: part(2) };
-    const { speeds, torques } = torqueCeiling(guaranteed, circuit, 100);
+    const { speeds, torques } = minimumTorqueCurve(guaranteed, circuit, 100);
     const at = (x: number) => interpolate(speeds, torques, x * 60 * Math.PI);
     expect([at(0), at(0.1), at(0.4), at(0.55), at(1)].map(Math.round)).toEqual([150, 100, 100, 100, 200]);
     expect(at(0.05)).toBeCloseTo(125, 9);
-    const falling = torqueCeiling({ ...guaranteed, pullUp: undefined }, circuit, 100);
+    const falling = minimumTorqueCurve({ ...guaranteed, pullUp: undefined }, circuit, 100);
     expect(interpolate(falling.speeds, falling.torques, 100)).toBe(150);
   });
 });
@@ -245,18 +245,20 @@ describe('star-delta', () => {
 describe('a drive', () => {
   const heavy = { multiple: 1.5, seconds: 60, repeat: 600, peak: undefined };
   it('bears 150 % for a minute, 120 % for 170 s, and after 150 % for 60 s in 600 s at most 92.8 % between', () => {
-    expect(bearableTime(heavy, 1.5)).toBeCloseTo(60, 9);
-    expect(bearableTime(heavy, 1.2)).toBeCloseTo(170.45, 1);
-    expect(bearableTime(heavy, 1.6)).toBe(0);
-    expect(bearableTime({ ...heavy, peak: { multiple: 1.8, seconds: 3 } }, 1.6)).toBe(3);
+    expect(overloadDuration(heavy, 1.5)).toBeCloseTo(60, 9);
+    expect(overloadDuration(heavy, 1.2)).toBeCloseTo(170.45, 1);
+    expect(overloadDuration(heavy, 1.6)).toBe(0);
+    expect(overloadDuration({ ...heavy, peak: { multiple: 1.8, seconds: 3 } }, 1.6)).toBe(3);
     const often = { name: 'it', current: 150, time: 60, every: 599.99 };
-    expect(notBorne(often, 100, 92.7, heavy)).toBeUndefined();
-    expect(notBorne(often, 100, 93.5, heavy)).toContain('mean heat');
+    expect(overloadViolation(often, 100, 92.7, heavy)).toBeUndefined();
+    expect(overloadViolation(often, 100, 93.5, heavy)).toContain('mean heat');
   });
   it('of normal duty does not give 150 % for 10 s; a ramp that asks for it needs a larger one', () => {
     const normal = { ...heavy, multiple: 1.1 };
-    expect(notBorne({ name: 'the ramp', current: 150, time: 10 }, 100, 90, normal)).toContain('it gives 110 %');
-    expect(notBorne({ name: 'the ramp', current: 150, time: 10 }, 100, 90, heavy)).toBeUndefined();
+    expect(overloadViolation({ name: 'the ramp', current: 150, time: 10 }, 100, 90, normal)).toContain(
+      'it gives 110 %',
+    );
+    expect(overloadViolation({ name: 'the ramp', current: 150, time: 10 }, 100, 90, heavy)).toBeUndefined();
     const fan = (driveRamp: string) =>
       number(
         run(
@@ -434,11 +436,11 @@ describe('loads that drive the motor', () => {
 
 describe('cooling at low speed', () => {
   it('is a slope: full torque at full speed, ever less below, and no step at half', () => {
-    expect(bearableTorque(1)).toBe(1);
+    expect(continuousTorqueAtReducedSpeed(1)).toBe(1);
     fc.assert(
       fc.property(fc.double({ min: 0.1, max: 1, noNaN: true }), (speed) => {
-        expect(bearableTorque(speed - 0.01)).toBeLessThanOrEqual(bearableTorque(speed));
-        expect(bearableTorque(speed) - bearableTorque(speed - 0.01)).toBeLessThan(0.02);
+        expect(continuousTorqueAtReducedSpeed(speed - 0.01)).toBeLessThanOrEqual(continuousTorqueAtReducedSpeed(speed));
+        expect(continuousTorqueAtReducedSpeed(speed) - continuousTorqueAtReducedSpeed(speed - 0.01)).toBeLessThan(0.02);
       }),
     );
     const slow = (flow: string, torque: string) =>

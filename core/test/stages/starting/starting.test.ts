@@ -10,10 +10,15 @@ import { fitCircuit, type FitTargets } from '../../../src/motor/fit-circuit.ts';
 import { bestFlux, partLoads, pointAtPower, runningPoint } from '../../../src/motor/operating.ts';
 import { synchronousSpeed } from '../../../src/motor/synchronous.ts';
 import { runStart, startsOf, type StartSetting } from '../../../src/stages/starting/run-start.ts';
-import type { Feed } from '../../../src/stages/starting/starting-mode.ts';
+import type { StartingMode } from '../../../src/stages/starting/starting-mode.ts';
 import { runDown } from '../../../src/stages/starting/coast-down.ts';
 import { runUp, type RunUpSetting } from '../../../src/stages/starting/run-up.ts';
-import { horizonOf, sampleStart, spreadOf, type SpreadSetting } from '../../../src/stages/starting/tolerance-sampling.ts';
+import {
+  horizonOf,
+  sampleStart,
+  spreadOf,
+  type SpreadSetting,
+} from '../../../src/stages/starting/tolerance-sampling.ts';
 import { transientRun, type TransientSetting } from '../../../src/stages/starting/transient.ts';
 import { classTimes } from '../../../src/stages/starting/trip-class.ts';
 import { tripTime } from '../../../src/stages/starting/trip-curve.ts';
@@ -54,7 +59,7 @@ if (!fit) throw new Error('no circuit fits the 30 kW motor');
 const { circuit } = fit;
 const ratedTorque = targets.power / targets.speed;
 
-const setting = (feed: Feed, more: Partial<RunUpSetting> = {}): RunUpSetting => {
+const setting = (feed: StartingMode, more: Partial<RunUpSetting> = {}): RunUpSetting => {
   const speeds = Array.from({ length: 61 }, (_, at) => (at / 60) * 190);
   return {
     circuit,
@@ -66,11 +71,11 @@ const setting = (feed: Feed, more: Partial<RunUpSetting> = {}): RunUpSetting => 
     ...more,
   };
 };
-const feeds: readonly Feed[] = [
+const feeds: readonly StartingMode[] = [
   { kind: 'direct' },
   { kind: 'star-delta', changeSpeed: 0.9, changeTime: 60, gap: 0.05 },
   { kind: 'autotransformer', tap: 0.65, changeSpeed: 0.9, changeTime: 60 },
-  ...(['voltage ramp', 'current limit', 'torque ramp'] as const).map((mode): Feed => ({
+  ...(['voltage ramp', 'current limit', 'torque ramp'] as const).map((mode): StartingMode => ({
     kind: 'soft starter',
     mode,
     startVoltage: 0.4,
@@ -86,7 +91,7 @@ describe('the circuit fitted', () => {
   it('every motor of the demo catalogue is met: rated point within 1 %, standstill and breakdown within 2 %', () => {
     for (const motor of catalogue.motors) {
       const own = fitCircuit(targetsOf(motor));
-      expect(own?.fights, motor.name).toEqual([]);
+      expect(own?.conflicts, motor.name).toEqual([]);
       for (const { name, residual } of own?.quantities ?? []) {
         const limit = /torque|Locked/.test(name) ? 0.02 : 0.01;
         expect(Math.abs(residual), `${motor.name}: ${name}`).toBeLessThan(limit);
@@ -127,16 +132,16 @@ describe('the circuit fitted', () => {
       met?.quantities.find(({ name }) => name === `Efficiency at ${share} % load`)?.residual ?? NaN;
     expect(Math.abs(residual(75))).toBeLessThan(0.003);
     expect(Math.abs(residual(50))).toBeLessThan(0.004);
-    expect(met?.fights).toEqual([]);
-    expect(sheet('88 %', '80 %')?.fights.join()).toContain('efficiency at 50 % load');
+    expect(met?.conflicts).toEqual([]);
+    expect(sheet('88 %', '80 %')?.conflicts.join()).toContain('efficiency at 50 % load');
   });
 
   it('figures that no motor has together are named', () => {
     // 8 % slip loses 8 % in the rotor alone; 96 % efficiency leaves 4 % for everything.
     const impossible = fitCircuit({ ...targets, speed: synchronousSpeed(50, 4) * 0.92, efficiency: 0.96 });
-    expect(impossible?.fights.join()).toContain('speed and efficiency');
+    expect(impossible?.conflicts.join()).toContain('speed and efficiency');
     const tooWeak = fitCircuit({ ...targets, breakdownTorque: 1.05 });
-    expect(tooWeak?.fights.join()).toContain('breakdown torque');
+    expect(tooWeak?.conflicts.join()).toContain('breakdown torque');
     expect(fitCircuit({ ...targets, speed: synchronousSpeed(50, 4) })).toBeUndefined();
   });
 
@@ -320,7 +325,7 @@ describe('quasi-steady run-up', () => {
       torques: turning.speeds.map((speed) => ratedTorque * (speed < 0.1 * targets.speed ? 0.8 : 0.2)),
     };
     const kicked = (kickTime: number) => {
-      const feed: Feed = {
+      const feed: StartingMode = {
         kind: 'soft starter',
         mode: 'current limit',
         startVoltage: 0.4,
@@ -381,7 +386,7 @@ describe('the live solution', () => {
     const heavy = { ...setting, turning: { ...setting.turning, inertia: 2 * setting.turning.inertia } };
     near(startsOf(heavy, 28)('direct').run.time, 2 * own, 0.001);
     expect(startsOf({ ...setting, turning: { ...setting.turning } }, 28)('direct').run.time).toBe(own);
-    const soft = { ...setting.feeds['soft starter'], currentLimit: 2.5 } as Feed;
+    const soft = { ...setting.feeds['soft starter'], currentLimit: 2.5 } as StartingMode;
     expect(startsOf(setting, 28)('soft starter', soft).run.peakLineCurrent).toBeLessThan(
       startsOf(setting, 28)('soft starter').run.peakLineCurrent,
     );
@@ -605,7 +610,7 @@ describe('figures of a start by hand', () => {
   it('a torque ramp begins with the square of its first voltage, of rated torque, and rises evenly', () => {
     const [soft] = feeds.filter((feed) => feed.kind === 'soft starter' && feed.mode === 'torque ramp');
     if (!soft) throw new Error('no torque ramp');
-    const { trace } = runUp(setting({ ...soft, currentLimit: 20 } as Feed));
+    const { trace } = runUp(setting({ ...soft, currentLimit: 20 } as StartingMode));
     // 0.4² of rated; after half of six seconds half of two and a half times it.
     near(trace.torque[0] ?? 0, 0.16 * ratedTorque, 1e-6);
     near(interpolate(trace.time, trace.torque, 3), 1.25 * ratedTorque, 0.01);

@@ -66,17 +66,17 @@ describe('what a found cause changes', () => {
     const lines = String(solution.values['situation.remedies']?.value).split('; ');
     expect(lines.length).toBe(order.length);
     for (const [at, line] of order.entries()) expect(lines[at]).toContain(line);
-    const { need } = solution.details;
-    expect(need?.enclosures.includes('ODP')).toBe(!closed);
-    expect(need?.inverterDuty).toBe(inverterDuty);
-    expect(Number(need?.power) / HP).toBeCloseTo(horsepower, 2);
+    const { requirement } = solution.details;
+    expect(requirement?.enclosures.includes('ODP')).toBe(!closed);
+    expect(requirement?.inverterDuty).toBe(inverterDuty);
+    expect(Number(requirement?.power) / HP).toBeCloseTo(horsepower, 2);
     expect(early(solution)).toBeUndefined();
   });
 
   it('a cleared one changes nothing; lines that two causes share stand once', () => {
     const cleared = failed({ situation: { causes: { moisture: 'cleared', overload: 'cleared' } } });
     expect(cleared.values['situation.remedies']).toBeUndefined();
-    expect(cleared.details.need?.enclosures).toContain('ODP');
+    expect(cleared.details.requirement?.enclosures).toContain('ODP');
     const both = failed({ situation: { causes: { heat: 'found', starts: 'found' } } });
     expect(String(both.values['situation.remedies']?.value).split('; ')).toHaveLength(3);
   });

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { StageName } from '@pilgrim/core/kernel/stage-names';
+  import type { StageName } from '@pilgrim/core/kernel/stage-list';
   import type { Snippet } from 'svelte';
   import FieldGrid from '$lib/components/FieldGrid.svelte';
   import Figures from '$lib/components/Figures.svelte';

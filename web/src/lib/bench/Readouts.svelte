@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { DeclaredValue } from '@pilgrim/core/stages/declared-value';
   import { termIn } from '@pilgrim/core/kernel/term';
-  import type { StageName } from '@pilgrim/core/kernel/stage-names';
+  import type { StageName } from '@pilgrim/core/kernel/stage-list';
   import type { JobStore } from '$lib/job/job-store.svelte';
   import Gauge from './Gauge.svelte';
   import Figure from '$lib/components/Figure.svelte';

@@ -1,5 +1,5 @@
 import type { Solution } from '@pilgrim/core';
-import { shownUnit, type School } from '@pilgrim/core/kernel/quantity/units';
+import { shownUnit, type StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
 import type { EChartsCoreOption } from 'echarts/core';
 import { axisLook, chartColours } from './colours';
 
@@ -161,7 +161,11 @@ export function rangeChart({ range }: Pictures, rated: number, rows: readonly Ro
 }
 
 /** Peak at the winding over the length of the cable, against what it bears and the rule of the site. */
-export function leadChart({ lead }: Pictures, school: School, filtered: number | undefined): EChartsCoreOption {
+export function leadChart(
+  { lead }: Pictures,
+  school: StandardsSystem,
+  filtered: number | undefined,
+): EChartsCoreOption {
   const { line, copper, sea, stop, quiet } = chartColours;
   const name = shownUnit('altitude', school).names[0] ?? '';
   const { factor } = shownUnit('altitude', school);

@@ -1,6 +1,6 @@
 import type { Solution } from '@pilgrim/core';
 import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
-import { shownUnit, type School } from '@pilgrim/core/kernel/quantity/units';
+import { shownUnit, type StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
 import type { EChartsCoreOption } from 'echarts/core';
 import { axisLook, chartColours } from './colours';
 
@@ -16,7 +16,7 @@ export interface LoadMarks {
 }
 
 /** Torque of the load against speed at the motor shaft, with breakaway, peak and running point marked, and the motor’s over it. */
-export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: School): EChartsCoreOption {
+export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: StandardsSystem): EChartsCoreOption {
   const { ink, line, sea, copper, quiet, font } = chartColours;
   const torqueUnit = shownUnit('torque', school);
   const rpm = (speed: number): number => (speed * 30) / Math.PI;

@@ -3,7 +3,7 @@ import type { SteadyPoint } from '@pilgrim/core/motor/circuit';
 import { tripTime } from '@pilgrim/core/stages/starting/trip-curve';
 import type { Spread } from '@pilgrim/core/stages/starting/tolerance-sampling';
 import type { TransientRun } from '@pilgrim/core/stages/starting/transient';
-import { shownUnit, type School } from '@pilgrim/core/kernel/quantity/units';
+import { shownUnit, type StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
 import type { EChartsCoreOption } from 'echarts/core';
 import { chartColours } from './colours';
 import { frame, line, pairs, xAxis, yAxis } from './frame';
@@ -15,7 +15,12 @@ type LoadCurve = Solution['details']['loadCurve'];
 const rpm = (speed: number): number => (speed * 30) / Math.PI;
 
 /** Torque against speed: the motor at full voltage, the motor as started, and the load under it. */
-export function torqueSpeedChart(start: Start, machine: Machine, load: LoadCurve, school: School): EChartsCoreOption {
+export function torqueSpeedChart(
+  start: Start,
+  machine: Machine,
+  load: LoadCurve,
+  school: StandardsSystem,
+): EChartsCoreOption {
   const { copper, sea, quiet } = chartColours;
   const unit = shownUnit('torque', school);
   const torque = (values: readonly number[]): number[] => values.map((value) => value / unit.factor);
@@ -52,7 +57,7 @@ export function machineChart(
   points: readonly SteadyPoint[],
   { targets, quantities }: Machine,
   against: Against,
-  school: School,
+  school: StandardsSystem,
 ): EChartsCoreOption {
   const { copper, sea, quiet, ink } = chartColours;
   const unit = shownUnit('torque', school);
@@ -196,7 +201,12 @@ export function timeChart(start: Start, overload: number, voltage: number): ECha
 }
 
 /** Instantaneous current of a phase and electromagnetic torque between two moments. */
-export function transientChart({ trace }: TransientRun, from: number, to: number, school: School): EChartsCoreOption {
+export function transientChart(
+  { trace }: TransientRun,
+  from: number,
+  to: number,
+  school: StandardsSystem,
+): EChartsCoreOption {
   const { copper, sea } = chartColours;
   const unit = shownUnit('torque', school);
   const inside = (data: number[][]): number[][] => data.filter(([at = 0]) => at >= from && at <= to);

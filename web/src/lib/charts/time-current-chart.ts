@@ -136,7 +136,10 @@ export function timeCurrentChart(start: Start, setting: Setting, also: AlsoDrawn
       ...logarithmic,
       min: 10 ** Math.floor(Math.log10(Math.max(1, overload / 2))),
       max:
-        10 ** Math.ceil(Math.log10(Math.max(lockedRotorMost * 1.2, device?.opens.at(-1)?.[0] ?? 0, faultAtBus ?? 0))),
+        10 **
+        Math.ceil(
+          Math.log10(Math.max(lockedRotorMost * 1.2, device?.operatingCurrent.at(-1)?.[0] ?? 0, faultAtBus ?? 0)),
+        ),
     },
     yAxis: {
       ...yAxis(''),
@@ -152,7 +155,7 @@ export function timeCurrentChart(start: Start, setting: Setting, also: AlsoDrawn
 /** What the device carries and what opens it, what damages the wire, and the half-wave the device must let pass. */
 function deviceLines(device: NonNullable<AlsoDrawn['device']>): Record<string, unknown>[] {
   const { ink, stop } = chartColours;
-  const { carries, opens, wireHeat, firstWave } = device;
+  const { carries, operatingCurrent: opens, conductorI2t: wireHeat, firstHalfCyclePeak: firstWave } = device;
   const along = (edge: Edge): number[][] => edge.map((each) => [...each]);
   return [
     plain('Device non-operating curve', ink, along(carries), { width: 1.5, type: 'dotted' }),

@@ -3,7 +3,7 @@
   import Modal from 'flowbite-svelte/Modal.svelte';
   import { fieldAt } from '@pilgrim/core/job/document-paths';
   import { clashes, merge, type Side } from '$lib/job/conflict';
-  import { stageTitles } from '@pilgrim/core/kernel/stage-names';
+  import { stageTitles } from '@pilgrim/core/kernel/stage-list';
   import { fieldNames } from '$lib/job/sheets';
   import type { JobStore } from '$lib/job/job-store.svelte';
 

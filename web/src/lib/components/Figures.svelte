@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { AnyValue, Solution } from '@pilgrim/core';
-  import type { School } from '@pilgrim/core/kernel/quantity/units';
+  import type { StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
   import { termIn } from '@pilgrim/core/kernel/term';
   import type { DeclaredValue } from '@pilgrim/core/stages/declared-value';
   import Figure from './Figure.svelte';
@@ -12,7 +12,7 @@
     declared: Readonly<Record<string, DeclaredValue>>;
     currency: string;
     /** Whose terms and symbols. */
-    school: School;
+    school: StandardsSystem;
     /** A page brings figures without their workings; this fetches one whole. */
     whole?: (id: string) => Promise<AnyValue | undefined>;
     /** What stands over them. */

@@ -2,8 +2,8 @@
   import { fetched } from '$lib/fetched.svelte';
   import type { Finding } from '@pilgrim/core';
   import type { JobStore } from '$lib/job/job-store.svelte';
-  import { stageTitles } from '@pilgrim/core/kernel/stage-names';
-  import type { StageName } from '@pilgrim/core/kernel/stage-names';
+  import { stageTitles } from '@pilgrim/core/kernel/stage-list';
+  import type { StageName } from '@pilgrim/core/kernel/stage-list';
   import { fieldAt } from '@pilgrim/core/job/document-paths';
   import { countOf, countsOf } from '$lib/job/finding-counts';
   import { addressIn, fieldId, reach } from '$lib/job/reach';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { Later } from '$lib/deferred.svelte';
+  import { Deferred } from '$lib/deferred.svelte';
 
   interface Props {
     title: string;
@@ -13,7 +13,7 @@
   let { title, note, open, class: own = '', children }: Props = $props();
 
   // What is folded away need not come with the page.
-  const later = new Later();
+  const later = new Deferred();
 </script>
 
 <details class={`rounded-lg border bg-card ${own}`} {open}>

@@ -1,9 +1,9 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { Later } from '$lib/deferred.svelte';
+  import { Deferred } from '$lib/deferred.svelte';
 
   let { children }: { children: Snippet } = $props();
-  const later = new Later();
+  const later = new Deferred();
 </script>
 
 <!-- What stands below everything else comes after it. -->

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Solution } from '@pilgrim/core';
-  import { stageNames, type StageName } from '@pilgrim/core/kernel/stage-names';
-  import { stageTitles } from '@pilgrim/core/kernel/stage-names';
+  import { stageNames, type StageName } from '@pilgrim/core/kernel/stage-list';
+  import { stageTitles } from '@pilgrim/core/kernel/stage-list';
 
   let { stages, current, base }: { stages: Solution['stages']; current: StageName; base: string } = $props();
 

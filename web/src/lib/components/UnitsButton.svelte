@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { School } from '@pilgrim/core/kernel/quantity/units';
+  import type { StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
   import { units } from '$lib/units.svelte';
 
   /** `own` are the units shown until somebody chooses; undefined in a list whose rows each have their own. */
-  let { own }: { own?: School } = $props();
+  let { own }: { own?: StandardsSystem } = $props();
 
   const shown = $derived(units.wanted ?? own ?? 'own');
   const names = { NEMA: 'hp · lb·ft', IEC: 'kW · N·m', own: 'units of each' } as const;

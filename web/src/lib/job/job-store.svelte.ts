@@ -1,5 +1,5 @@
 import type { AnyValue, Job, Letter, Option, Solution } from '@pilgrim/core';
-import type { StageName } from '@pilgrim/core/kernel/stage-names';
+import type { StageName } from '@pilgrim/core/kernel/stage-list';
 import type { FieldEcho } from '@pilgrim/core/job/inputs';
 import type { PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import type { FieldHost, FieldValue } from './field-host';
@@ -9,7 +9,7 @@ import type * as Conflict from './conflict';
 import { History } from './history.svelte';
 import type { RiskModel } from '@pilgrim/core/solve/risk/risk-model';
 import { SolverClient } from './solver-client';
-import type { School } from '@pilgrim/core/kernel/quantity/units';
+import type { StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
 import { units } from '$lib/units.svelte';
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused';
@@ -69,7 +69,7 @@ export class JobStore implements FieldHost {
   #attempts = 0;
   #dirty = false;
   /** Whose units the solution is in. */
-  #units: School = 'NEMA';
+  #units: StandardsSystem = 'NEMA';
   #solving: Promise<void> = Promise.resolve();
   #sending: Promise<void> = Promise.resolve();
 
@@ -131,7 +131,7 @@ export class JobStore implements FieldHost {
   }
 
   /** Whose units are shown. */
-  get shows(): School {
+  get shows(): StandardsSystem {
     return units.wanted ?? this.document.school;
   }
 
@@ -148,7 +148,7 @@ export class JobStore implements FieldHost {
     return letters.filter((letter) => this.document.options[letter] !== undefined);
   }
 
-  get school(): School {
+  get school(): StandardsSystem {
     return this.document.school;
   }
 

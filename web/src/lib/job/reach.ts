@@ -1,4 +1,4 @@
-import { stageTitles } from '@pilgrim/core/kernel/stage-names';
+import { stageTitles } from '@pilgrim/core/kernel/stage-list';
 import { fieldAt } from '@pilgrim/core/job/document-paths';
 
 export const fieldId = (path: string): string => `field-${path.replaceAll('.', '-')}`;

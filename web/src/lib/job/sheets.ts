@@ -1,9 +1,10 @@
 import type { Asked, Field, Fields, Shown } from '@pilgrim/core/kernel/field';
 import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
 import { termIn, type Term } from '@pilgrim/core/kernel/term';
-import type { School } from '@pilgrim/core/kernel/quantity/units';
+import type { StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
 import type { DeclaredValue } from '@pilgrim/core/stages/declared-value';
-import type { StageName } from '@pilgrim/core/kernel/stage-names';
+import type { StageDeclaration } from '@pilgrim/core/stages/define-stage';
+import { stageList, stageNames, type StageName } from '@pilgrim/core/kernel/stage-list';
 
 interface Option {
   readonly value: string;
@@ -94,30 +95,18 @@ async function rulesOf(stage: StageName): Promise<FieldDefinition[]> {
     }));
 }
 
-type Declared = Promise<[{ lead: string; fields: Fields }, { values: Sheet['values'] }]>;
+const ROOM = '../../../../core/src/stages';
+/** What each stage asks and works out, fetched with it, so that a first visit loads only one. */
+const fieldsIn = import.meta.glob<Pick<StageDeclaration, 'lead' | 'fields'>>('../../../../core/src/stages/*/fields.ts');
+const valuesIn = import.meta.glob<Pick<StageDeclaration, 'values'>>('../../../../core/src/stages/*/values.ts');
 
-/** What each stage declares, fetched with it, so that a first visit loads only one. */
-const declared: Readonly<Record<StageName, () => Declared>> = {
-  situation: () =>
-    Promise.all([import('@pilgrim/core/stages/task/fields'), import('@pilgrim/core/stages/task/values')]),
-  nameplate: () =>
-    Promise.all([import('@pilgrim/core/stages/nameplate/fields'), import('@pilgrim/core/stages/nameplate/values')]),
-  load: () => Promise.all([import('@pilgrim/core/stages/load/fields'), import('@pilgrim/core/stages/load/values')]),
-  supply: () =>
-    Promise.all([import('@pilgrim/core/stages/supply/fields'), import('@pilgrim/core/stages/supply/values')]),
-  place: () => Promise.all([import('@pilgrim/core/stages/environment/fields'), import('@pilgrim/core/stages/environment/values')]),
-  profile: () =>
-    Promise.all([import('@pilgrim/core/stages/operating-profile/fields'), import('@pilgrim/core/stages/operating-profile/values')]),
-  starting: () =>
-    Promise.all([import('@pilgrim/core/stages/starting/fields'), import('@pilgrim/core/stages/starting/values')]),
-  pick: () => Promise.all([import('@pilgrim/core/stages/selection/fields'), import('@pilgrim/core/stages/selection/values')]),
-  drive: () => Promise.all([import('@pilgrim/core/stages/drive/fields'), import('@pilgrim/core/stages/drive/values')]),
-  protection: () =>
-    Promise.all([import('@pilgrim/core/stages/protection/fields'), import('@pilgrim/core/stages/protection/values')]),
-  money: () => Promise.all([import('@pilgrim/core/stages/economics/fields'), import('@pilgrim/core/stages/economics/values')]),
-  handover: () =>
-    Promise.all([import('@pilgrim/core/stages/documents/fields'), import('@pilgrim/core/stages/documents/values')]),
-};
+async function declaredBy(stage: StageName): Promise<Pick<StageDeclaration, 'lead' | 'fields' | 'values'>> {
+  const { folder } = stageList.find(({ name }) => name === stage) ?? { folder: '' };
+  const [fields, values] = [fieldsIn[`${ROOM}/${folder}/fields.ts`], valuesIn[`${ROOM}/${folder}/values.ts`]];
+  if (!fields || !values) throw new Error(`No stage is called ${stage}.`);
+  const [asked, found] = await Promise.all([fields(), values()]);
+  return { lead: asked.lead, fields: asked.fields, values: found.values };
+}
 
 const made = new Map<StageName, Promise<Sheet>>();
 
@@ -133,7 +122,7 @@ export function sheetOf(stage: StageName): Promise<Sheet> {
 }
 
 async function makeSheet(stage: StageName): Promise<Sheet> {
-  const [[{ lead, fields }, { values }], rules] = await Promise.all([declared[stage](), rulesOf(stage)]);
+  const [{ lead, fields, values }, rules] = await Promise.all([declaredBy(stage), rulesOf(stage)]);
   const own = definitionsOf(`${stage}.`, fields);
   if (stage !== 'situation') return { lead, fields: [...own, ...rules], values };
   const head = definitionsOf('', (await import('@pilgrim/core/stages/task/fields')).head);
@@ -144,8 +133,8 @@ async function makeSheet(stage: StageName): Promise<Sheet> {
 /** What places in the document are called on screen, by their path: every one, or those of some stages. */
 export async function fieldNames(
   titles: Readonly<Record<StageName, string>>,
-  school: School,
-  stages = Object.keys(declared) as readonly StageName[],
+  school: StandardsSystem,
+  stages = stageNames,
 ): Promise<ReadonlyMap<string, string>> {
   const sheets = await Promise.all(stages.map(async (stage) => ({ stage, ...(await sheetOf(stage)) })));
   const named = sheets.flatMap(({ stage, fields }) =>

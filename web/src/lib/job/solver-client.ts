@@ -1,6 +1,6 @@
 import type { Job, Solution } from '@pilgrim/core';
-import type { StageName } from '@pilgrim/core/kernel/stage-names';
-import type { School } from '@pilgrim/core/kernel/quantity/units';
+import type { StageName } from '@pilgrim/core/kernel/stage-list';
+import type { StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
 import SolveWorker from '$lib/workers/solve.worker?worker';
 import type { Answer, Aside, AsideAnswers, Question } from '$lib/workers/solve.worker';
 
@@ -15,7 +15,7 @@ export type After = { readonly details: Partial<Solution['details']> } | { reado
 export interface Asked {
   readonly job: Job;
   readonly at: StageName;
-  readonly units: School;
+  readonly units: StandardsSystem;
 }
 
 /** ms for an answer, the first load on a slow line included; a solve takes hundredths of a second. */

@@ -4,7 +4,7 @@ import { present } from '@pilgrim/core/present/present';
 import { nameplate } from '@pilgrim/core/stages/nameplate/nameplate';
 import { readPlate, type PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
 import { readPractice } from '@pilgrim/core/job/design-rules';
-import type { School } from '@pilgrim/core/kernel/quantity/units';
+import type { StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
 import type { RegisteredMotor } from '@pilgrim/core/register/registered-motor';
 import type { FieldHost, FieldValue } from '$lib/job/field-host';
 import { read, write } from '$lib/job/dotted';
@@ -58,7 +58,7 @@ export class MotorStore implements FieldHost {
     this.motor = motor;
   }
 
-  get school(): School {
+  get school(): StandardsSystem {
     return this.motor.school;
   }
 

@@ -1,5 +1,5 @@
 import { ENGINE, jobSchema, type Job, type Solution, type StageName } from '@pilgrim/core';
-import { insertJob, pageKept, updateJob, type JobState, type KeptResult } from '@pilgrim/db/store-jobs';
+import { insertJob, pageKept, updateJob, type JobState, type StoredResult } from '@pilgrim/db/store-jobs';
 import { error } from '@sveltejs/kit';
 import { currentCatalogue } from './catalogue';
 import { withDatabase } from './database';
@@ -82,7 +82,7 @@ export const listJobs = ({ search, shelf, site, page }: JobQuery): Promise<JobLi
   });
 
 /** Puts a job away: archived where it is done with, removed where it should not have been; or takes it back. */
-export const setAside = (id: string, how: 'archived' | 'removed' | undefined): Promise<void> =>
+export const setJobStatus = (id: string, how: 'archived' | 'removed' | undefined): Promise<void> =>
   withDatabase(async (sql) => {
     if (!UUID.test(id)) error(404, 'There is no such job.');
     const { count } = await sql`
@@ -209,7 +209,7 @@ export async function listRevisions(
 }
 
 /** Makes what a job said at a revision what it says now, as its newest revision. */
-export async function bringBack(id: string, revision: string): Promise<void> {
+export async function restoreRevision(id: string, revision: string): Promise<void> {
   const { job, newest } = await loadRevision(id, revision);
   const saved = await saveJob(id, newest, job);
   if ('conflict' in saved) error(409, 'Somebody saved this job in the meantime. Look at its revisions again.');
@@ -242,7 +242,7 @@ export async function solveNow(job: Job, gone?: AbortSignal): Promise<Solution> 
   return done.solution;
 }
 
-async function keptNow(job: Job): Promise<KeptResult> {
+async function keptNow(job: Job): Promise<StoredResult> {
   const done = await solving('keep', job);
   if (done.kind !== 'kept') throw new Error('the worker kept nothing');
   return done.kept;

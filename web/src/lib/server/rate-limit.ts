@@ -26,7 +26,7 @@ export function pointsOf(method: string, path: string): number {
 }
 
 /** Counts a request to the address it comes from. A refusal, with when to come again, where that is over its points. */
-export async function overRate({ request, url, getClientAddress }: RequestEvent): Promise<Response | undefined> {
+export async function rateLimit({ request, url, getClientAddress }: RequestEvent): Promise<Response | undefined> {
   const points = pointsOf(request.method, url.pathname);
   const most = allowed();
   if (points === 0 || most === 0) return undefined;

@@ -1,4 +1,4 @@
-import type { StageName } from '@pilgrim/core/kernel/stage-names';
+import { stageList, type StageName } from '@pilgrim/core/kernel/stage-list';
 import type { Component } from 'svelte';
 import type { JobStore } from '$lib/job/job-store.svelte';
 import type { Sheet } from '$lib/job/sheets';
@@ -16,20 +16,13 @@ export const without = (sheet: Sheet, path: string): Sheet => ({
   fields: sheet.fields.filter((field) => field.path !== path),
 });
 
-type View = Promise<{ default: Component<ViewProps> }>;
-
 /** How each stage is shown. Fetched with the stage, so that a first visit loads only one. */
-export const stageViews: Readonly<Record<StageName, () => View>> = {
-  situation: () => import('./task/TaskView.svelte'),
-  nameplate: () => import('./nameplate/NameplateView.svelte'),
-  load: () => import('./load/LoadView.svelte'),
-  supply: () => import('./supply/SupplyView.svelte'),
-  place: () => import('./environment/EnvironmentView.svelte'),
-  profile: () => import('./operating-profile/OperatingProfileView.svelte'),
-  starting: () => import('./starting/StartingView.svelte'),
-  pick: () => import('./selection/SelectionView.svelte'),
-  drive: () => import('./drive/DriveView.svelte'),
-  protection: () => import('./protection/ProtectionView.svelte'),
-  money: () => import('./economics/EconomicsView.svelte'),
-  handover: () => import('./documents/DocumentsView.svelte'),
+const views = import.meta.glob<{ default: Component<ViewProps> }>('./*/*View.svelte');
+
+/** The view in a stage’s folder. */
+export const viewOfStage = (stage: StageName): Promise<{ default: Component<ViewProps> }> => {
+  const { folder } = stageList.find(({ name }) => name === stage) ?? { folder: '' };
+  const [, load] = Object.entries(views).find(([path]) => path.startsWith(`./${folder}/`)) ?? [];
+  if (!load) throw new Error(`No stage is called ${stage}.`);
+  return load();
 };

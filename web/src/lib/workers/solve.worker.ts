@@ -1,8 +1,8 @@
 /// <reference lib="webworker" />
 import { emptyCatalogue, type AnyValue, type Catalogue, type Job, type Solution } from '@pilgrim/core';
 import { solveForScreen } from '@pilgrim/core/solve/solve';
-import type { StageName } from '@pilgrim/core/kernel/stage-names';
-import type { School } from '@pilgrim/core/kernel/quantity/units';
+import type { StageName } from '@pilgrim/core/kernel/stage-list';
+import type { StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
 import { detailsAfter, detailsAt } from '@pilgrim/core/solve/details';
 import { riskModelOf, type RiskModel } from '@pilgrim/core/solve/risk/risk-model';
 import { readPlate, type PlateReading } from '@pilgrim/core/stages/nameplate/read/read-plate';
@@ -18,7 +18,7 @@ export interface AsideAnswers {
   readonly working: AnyValue | undefined;
 }
 export type Question =
-  | { readonly kind: 'solve'; readonly job: Job; readonly at: StageName; readonly units: School }
+  | { readonly kind: 'solve'; readonly job: Job; readonly at: StageName; readonly units: StandardsSystem }
   | { readonly kind: 'aside'; readonly id: number; readonly about: Aside };
 export type Answer =
   | { readonly kind: 'solved'; readonly solution: Solution; readonly withoutCatalogue: boolean }

@@ -2,7 +2,7 @@ import type { Field, Fields, FieldSpec } from '../../../kernel/field.ts';
 import { checkField } from '../../../kernel/read-field.ts';
 import { fields as declared } from '../fields.ts';
 import { parseGroups } from '../../../kernel/quantity/parse.ts';
-import type { School } from '../../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../../kernel/quantity/units.ts';
 import { linesOf, ratingSets, type Line, type RatingRow } from './rating-rows.ts';
 import { schoolOf } from './school.ts';
 import { scan, type Scanned } from './scan.ts';
@@ -36,7 +36,7 @@ export interface PlateReading {
   readonly ignored: readonly string[];
   /** What was read but is not in `fields`, and why. */
   readonly doubts: readonly PlateDoubt[];
-  readonly school: School;
+  readonly school: StandardsSystem;
 }
 
 const MOST = 5000;
@@ -282,7 +282,7 @@ class Reader {
   }
 
   /** A mass without a unit is in that of the plate’s school. */
-  #weigh(school: School): void {
+  #weigh(school: StandardsSystem): void {
     if (!/^[\d.,]+$/.test(this.fields.mass ?? '')) return;
     const unit = school === 'IEC' ? 'kg' : 'lb';
     this.fields.mass = `${this.fields.mass} ${unit}`;
@@ -290,7 +290,7 @@ class Reader {
       if (mark.field === 'mass') this.#marks.set(token, { ...mark, state: 'doubtful', note: `taken as ${unit}` });
   }
 
-  #refuseUnbelievable(school: School): void {
+  #refuseUnbelievable(school: StandardsSystem): void {
     for (const field of Object.keys(this.fields) as PlateField[]) {
       const spec = specOf(field);
       const value = this.fields[field];

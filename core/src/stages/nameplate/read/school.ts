@@ -1,4 +1,4 @@
-import type { School } from '../../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../../kernel/quantity/units.ts';
 import type { PlateField } from './vocabulary.ts';
 
 type Texts = Readonly<Partial<Record<PlateField, string | number | undefined>>>;
@@ -33,4 +33,5 @@ export function schoolWeight(fields: Texts, text = ''): number {
   return marks.reduce((sum, [weight, speaks]) => sum + (speaks ? weight : 0), 0);
 }
 
-export const schoolOf = (fields: Texts, text = ''): School => (schoolWeight(fields, text) > 0 ? 'IEC' : 'NEMA');
+export const schoolOf = (fields: Texts, text = ''): StandardsSystem =>
+  schoolWeight(fields, text) > 0 ? 'IEC' : 'NEMA';

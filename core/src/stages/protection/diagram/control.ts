@@ -1,5 +1,5 @@
 import { pathsOf, type Path, type PathPart, type Step } from './control-logic.ts';
-import { Pen, type Drawing, type Point } from './drawing.ts';
+import { SchematicWriter, type Drawing, type Point } from './drawing.ts';
 import type { Scheme } from './scheme.ts';
 import { LENGTH, type Symbol } from './symbols.ts';
 
@@ -11,7 +11,7 @@ const APART = { IEC: { path: 96, beside: 62 }, NEMA: { path: 62, beside: 46 } } 
 const LEAD = 24;
 
 /** A place along a path and across it; IEC paths go down, North American ones to the right. */
-class Ladder extends Pen {
+class Ladder extends SchematicWriter {
   nets = 2;
   readonly across: boolean;
 

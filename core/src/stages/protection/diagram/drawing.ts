@@ -1,4 +1,4 @@
-import type { School } from '../../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../../kernel/quantity/units.ts';
 import { nameOf, type Item, type Scheme } from './scheme.ts';
 import { LENGTH, symbols, type Symbol } from './symbols.ts';
 
@@ -16,7 +16,7 @@ export interface Drawing {
   readonly title: string;
   readonly width: number;
   readonly height: number;
-  readonly school: School;
+  readonly school: StandardsSystem;
   readonly symbols: readonly { readonly symbol: Symbol; readonly at: Point; readonly across: boolean }[];
   readonly wires: readonly (readonly Point[])[];
   /** Mechanical links and frames. */
@@ -30,7 +30,7 @@ export interface Drawing {
 }
 
 /** Collects a drawing; a symbol stands on its upper or left end. */
-export class Pen {
+export class SchematicWriter {
   readonly symbols: { symbol: Symbol; at: Point; across: boolean }[] = [];
   readonly wires: Point[][] = [];
   readonly dashed: Point[][] = [];

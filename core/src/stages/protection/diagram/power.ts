@@ -1,4 +1,4 @@
-import { Pen, type Drawing, type Point } from './drawing.ts';
+import { SchematicWriter, type Drawing, type Point } from './drawing.ts';
 import { hasRelay, type Item, type Scheme } from './scheme.ts';
 import { LENGTH, type Symbol } from './symbols.ts';
 
@@ -15,7 +15,7 @@ const LINES = ['L1', 'L2', 'L3'] as const;
 const STILL: readonly Symbol[] = ['fuse', 'release', 'thyristors'];
 
 /** Draws three poles at a time. */
-class PowerPen extends Pen {
+class PowerPen extends SchematicWriter {
   /** Names the potentials at a height, 1L1 to 1L3. */
   numbers(x: number, y: number, names: readonly string[]): void {
     for (const at of PHASES) this.say(names[at] ?? '', [x + at * PITCH + 3, y], 'wire');

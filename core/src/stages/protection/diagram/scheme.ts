@@ -1,8 +1,8 @@
 import { say, textOf, type Text, series } from '../../../kernel/text.ts';
-import type { School } from '../../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../../kernel/quantity/units.ts';
 import { bothSpeeds, type Circuit } from '../protection-input.ts';
 import type { StarterValues } from '../starter-values.ts';
-import type { Worked } from '../circuit-design.ts';
+import type { CircuitDesign } from '../circuit-design.ts';
 
 export type Arrangement =
   | 'direct'
@@ -39,7 +39,7 @@ export type Item =
 
 /** What a starter’s circuits are drawn from; `Known` is text where the engine says it, and words where it is drawn. */
 export interface Scheme<Known extends Text = string> {
-  readonly school: School;
+  readonly school: StandardsSystem;
   readonly arrangement: Arrangement;
   readonly device: 'motor breaker' | 'breaker' | 'fuses';
   readonly control: 'auto' | 'dc' | 'line';
@@ -120,7 +120,7 @@ export function arrangementOf(circuit: Circuit): Arrangement {
 /** What a circuit’s diagrams are drawn from; undefined while no way to start is known. */
 export function schemeOf(
   circuit: Circuit,
-  { values, isOverload }: Worked,
+  { values, isOverload }: CircuitDesign,
   starter: StarterValues,
 ): Scheme<Text> | undefined {
   const { starting, onDrive, brief, pick, motor } = circuit;

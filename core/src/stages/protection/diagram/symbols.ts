@@ -1,4 +1,4 @@
-import type { School } from '../../../kernel/quantity/units.ts';
+import type { StandardsSystem } from '../../../kernel/quantity/units.ts';
 
 /** Of every symbol between its two ends: from (0, 0) down to (0, LENGTH); what moves it stands at its left (IEC) or right (NEMA). */
 export const LENGTH = 40;
@@ -85,4 +85,4 @@ const nema: Readonly<Record<Symbol, string>> = {
   transformer: `${WINDINGS}M-3 4V36M3 4V36`,
 };
 
-export const symbols: Readonly<Record<School, typeof iec>> = { IEC: iec, NEMA: nema };
+export const symbols: Readonly<Record<StandardsSystem, typeof iec>> = { IEC: iec, NEMA: nema };

@@ -1,6 +1,6 @@
 import { say, series, type Text } from '../../../kernel/text.ts';
 import { KELVIN } from '../../../kernel/constants.ts';
-import { remembered } from '../../../kernel/memoize.ts';
+import { memoize } from '../../../kernel/memoize.ts';
 import {
   cableAmbient,
   cableGrouping,
@@ -11,7 +11,7 @@ import {
 } from '../../../kernel/tables/index.ts';
 import { cellValue, type Table } from '../../../kernel/tables/table.ts';
 import { PRACTICE, quantity, type Value } from '../../../kernel/value.ts';
-import type { OptionBrief } from '../../stage.ts';
+import type { OptionContext } from '../../stage.ts';
 import { liesBy, type Run } from '../installation-conditions.ts';
 
 /** Sizes of copper and aluminium cables, mm². */
@@ -21,13 +21,13 @@ export const sizes: readonly number[] = pvcCable.rows.map((row) => Number(row['s
 const BASE = { air: 30, ground: 20 } as const;
 
 /** What a cable is laid in and made of. */
-export interface Laid {
+export interface CableInstallation {
   readonly laying: 'conduit' | 'clipped' | 'tray' | 'duct';
   readonly insulation: 'PVC' | 'XLPE';
   readonly metal: 'cu' | 'al';
 }
 
-export const laidBy = (brief: OptionBrief, run: Run = 'feed'): Laid => ({
+export const laidBy = (brief: OptionContext, run: Run = 'feed'): CableInstallation => ({
   laying: liesBy(brief, run).laying,
   insulation: brief.job.protection.cableInsulation,
   metal: brief.job.protection.conductor === 'aluminium' ? 'al' : 'cu',
@@ -41,20 +41,20 @@ const METHODS = {
 } as const;
 
 /** Where the tables say what such a cable carries. */
-function placeOf({ laying, insulation, metal }: Laid): { readonly table: Table; readonly column: string } {
+function placeOf({ laying, insulation, metal }: CableInstallation): { readonly table: Table; readonly column: string } {
   const { column } = METHODS[laying];
   if (laying === 'tray') return { table: freeAirCable, column: `${metal}_${insulation.toLowerCase()}_${column}` };
   return { table: insulation === 'PVC' ? pvcCable : xlpeCable, column: `${metal}_${column}` };
 }
 
 /** What a size carries as the tables stand, A: three loaded cores, 30 °C in air or 20 °C in the ground. */
-export function tableAmpacity(size: number, laid: Laid): Value | undefined {
+export function tableAmpacity(size: number, laid: CableInstallation): Value | undefined {
   const { table, column } = placeOf(laid);
   return cellValue(table, table.row(size), column, { dimension: 'current' });
 }
 
 /** A that each size carries here, as `ampacityHere` tells it of one; sizes the table has not are left out. */
-export const carriedBySize = (laid: Laid, { share }: Surroundings): ReadonlyMap<number, number> =>
+export const carriedBySize = (laid: CableInstallation, { share }: Surroundings): ReadonlyMap<number, number> =>
   new Map(
     columnOf(laid).map(({ size, base, atTerminals }) => [
       size,
@@ -70,8 +70,8 @@ interface TableCell {
 const columns = new Map<string, readonly TableCell[]>();
 
 /** A column of the tables, A; looked up once, since the tables stand. */
-const columnOf = (laid: Laid): readonly TableCell[] =>
-  remembered(columns, 16, `${laid.laying} ${laid.insulation} ${laid.metal}`, () => {
+const columnOf = (laid: CableInstallation): readonly TableCell[] =>
+  memoize(columns, 16, `${laid.laying} ${laid.insulation} ${laid.metal}`, () => {
     const own = placeOf(laid);
     const cool = placeOf({ ...laid, insulation: 'PVC' });
     return sizes.flatMap((size) => {
@@ -82,7 +82,7 @@ const columnOf = (laid: Laid): readonly TableCell[] =>
   });
 
 /** Share left of it in warmer or cooler surroundings: IEC 60364-5-52 Tables B.52.14 and B.52.15, the next warmer row. */
-export function ambientShare(ambient: number, { laying, insulation }: Laid): Value | undefined {
+export function ambientShare(ambient: number, { laying, insulation }: CableInstallation): Value | undefined {
   const medium = laying === 'duct' ? 'ground' : 'air';
   const celsius = ambient - KELVIN;
   const row = cableAmbient.rows.find(
@@ -100,7 +100,7 @@ const ARRANGED = {
 const COUNTS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 12, 16, 20] as const;
 
 /** Share left with so many circuits side by side: Table B.52.17; of more than a column has, the next one. */
-export function groupShare(circuits: number, { laying }: Laid): Value | undefined {
+export function groupShare(circuits: number, { laying }: CableInstallation): Value | undefined {
   const row = cableGrouping.row('B.52.17', ARRANGED[laying], 0);
   const column = COUNTS.find((each) => each >= circuits - 1e-9 && cableGrouping.number(row, `n${each}`) !== undefined);
   const share = cellValue(cableGrouping, row, `n${column ?? 20}`, { dimension: 'fraction' });
@@ -123,7 +123,11 @@ export interface Surroundings {
 }
 
 /** Undefined where the insulation does not bear so warm a place. */
-export function surroundingsOf(brief: OptionBrief, laid: Laid, run: Run = 'feed'): Surroundings | undefined {
+export function surroundingsOf(
+  brief: OptionContext,
+  laid: CableInstallation,
+  run: Run = 'feed',
+): Surroundings | undefined {
   const { job, given } = brief;
   const { ambient, circuits } = liesBy(brief, run);
   const ground = laid.laying === 'duct';
@@ -151,7 +155,7 @@ export function surroundingsOf(brief: OptionBrief, laid: Laid, run: Run = 'feed'
  * What a cable of a size carries here, A: I_t C_a C_g C_soil. At terminals for 70 °C a cable of XLPE carries no more than one of PVC
  * would in the same method, not reduced.
  */
-export function ampacityHere(size: number, laid: Laid, around: Surroundings): Value | undefined {
+export function ampacityHere(size: number, laid: CableInstallation, around: Surroundings): Value | undefined {
   const base = tableAmpacity(size, laid);
   const atTerminals = tableAmpacity(size, { ...laid, insulation: 'PVC' });
   if (!base || !atTerminals) return undefined;

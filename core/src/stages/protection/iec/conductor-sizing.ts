@@ -6,7 +6,14 @@ import type { Place } from '../conductor-run.ts';
 import type { Run as Where } from '../installation-conditions.ts';
 import type { Device } from './device.ts';
 import { dropOf, type Run } from './voltage-drop.ts';
-import { disconnectionTime, FAULT_VOLTAGE, heatFactor, heatSize, loopOf, protectiveSize } from './protective-earthing.ts';
+import {
+  disconnectionTime,
+  FAULT_VOLTAGE,
+  kFactor,
+  adiabaticMinimumSize,
+  earthFaultLoopImpedance,
+  protectiveSize,
+} from './protective-earthing.ts';
 
 /** Of the voltage a run may lose while the motor runs and while it starts. Common practice; the first as IEC 60364-5-52 Annex G notes it. */
 export const RUNNING_MOST = 0.05;
@@ -47,7 +54,8 @@ export interface SizedRun {
   readonly starting: number | undefined;
   /** Ω of the fault loop and at most, A that open the device, within s. */
   readonly loop:
-    { readonly loop: number; readonly most: number; readonly opens: number; readonly time: number } | undefined;
+    | { readonly loop: number; readonly most: number; readonly operatingCurrent: number; readonly time: number }
+    | undefined;
 }
 
 /** The smallest size of the table that does all that is asked of a run; undefined where the insulation does not bear the place. */
@@ -129,14 +137,19 @@ function loopCheck(
 ): ((size: number) => SizedRun['loop']) | undefined {
   if (!device || brief.job.protection.earthSystem !== 'TN') return undefined;
   const time = disconnectionTime(device.rating, toEarth);
-  const opens = device.opensAt(time);
+  const operatingCurrent = device.opensAt(time);
   // What flows until a device opens: of a generator less than in the first instant.
   const source = supply.source?.internal;
   const share = source ? FAULT_VOLTAGE.known : FAULT_VOLTAGE.unknown;
   return (size) => {
     const { run, protective } = of(size);
     if (protective === undefined) return undefined;
-    return { loop: loopOf(run, protective, source), most: (share * toEarth) / opens, opens, time };
+    return {
+      loop: earthFaultLoopImpedance(run, protective, source),
+      most: (share * toEarth) / operatingCurrent,
+      operatingCurrent,
+      time,
+    };
   };
 }
 
@@ -154,11 +167,11 @@ function heatCheck(
   const { source } = supply;
   const { letThrough } = device;
   if (!letThrough || (!source && !loopWith)) return undefined;
-  const factor = heatFactor(insulation, metal);
+  const factor = kFactor(insulation, metal);
   const near = source ? letThrough(toEarth / magnitude(source.firstInternal ?? source.internal)) : 0;
   return (size) => {
     const loop = loopWith?.(size)?.loop;
     const far = loop === undefined ? 0 : letThrough((FAULT_VOLTAGE.known * toEarth) / loop);
-    return size >= heatSize(Math.max(near, far), factor) * 0.999_99;
+    return size >= adiabaticMinimumSize(Math.max(near, far), factor) * 0.999_99;
   };
 }

@@ -16,7 +16,7 @@ export interface Device {
   readonly opensAt: (time: number) => number;
   /** A and s: what it surely carries, and what surely opens it, from the slow end to the fast. */
   readonly carries: readonly Gate[];
-  readonly opens: readonly Gate[];
+  readonly operatingCurrent: readonly Gate[];
   /** A²s that it lets through of a fault, A; undefined where only its maker says. */
   readonly letThrough: ((fault: number) => number) | undefined;
   /** As the catalogue has it. */
@@ -42,12 +42,15 @@ export function breakerDevice({ from, to, part }: MotorBreaker): Device {
 }
 
 /** The magnetic trip of a breaker, from where it may open at once and from where it surely does. */
-export const atOnce = ([may, surely]: readonly [may: number, surely: number]): Pick<Device, 'carries' | 'opens'> => ({
+export const atOnce = ([may, surely]: readonly [may: number, surely: number]): Pick<
+  Device,
+  'carries' | 'operatingCurrent'
+> => ({
   carries: [
     [may, SHOWN],
     [may, INSTANT],
   ],
-  opens: [
+  operatingCurrent: [
     [surely, SHOWN],
     [surely, INSTANT],
   ],
@@ -87,7 +90,7 @@ export function gGFuse({ running, starting, time }: Asked, wanted = 0): Device |
       [gGGates.number(row, 'imin_10s') ?? 0, 10],
       [gGGates.number(row, 'imin_0_1s') ?? 0, 0.1],
     ],
-    opens: [
+    operatingCurrent: [
       [slow, 5],
       [fast, 0.1],
     ],
@@ -104,7 +107,7 @@ const holds = aMGates.rows.flatMap((row) => {
   const time = aMGates.number(row, 't_prearc_min');
   return time === undefined ? [] : [{ multiple: Number(row['multiple']), time }];
 });
-const opens = aMGates.rows.flatMap((row) => {
+const operatingCurrent = aMGates.rows.flatMap((row) => {
   const time = aMGates.number(row, 't_operate_max');
   return time === undefined ? [] : [{ multiple: Number(row['multiple']), time }];
 });
@@ -133,9 +136,9 @@ export function aMFuse({ running, starting, time }: Asked, wanted = 0): Device |
     rating,
     name: `fuses aM ${rating} A`,
     carries: holds.map(({ multiple, time: each }) => [rating * multiple, each]),
-    opens: opens.map(({ multiple, time: each }) => [rating * multiple, each]),
+    operatingCurrent: operatingCurrent.map(({ multiple, time: each }) => [rating * multiple, each]),
     opensAt: (within) => {
-      const rising = opens.toSorted((a, b) => a.time - b.time);
+      const rising = operatingCurrent.toSorted((a, b) => a.time - b.time);
       return (
         rating *
         between(

@@ -1,39 +1,45 @@
 import { amount, figures, say, textOf, type Text } from '../../../kernel/text.ts';
 import { disconnection, dropConstants, gGGates, protectiveConductors } from '../../../kernel/tables/index.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../../kernel/value.ts';
+import { PRACTICE, quantity, textValue, type Value } from '../../../kernel/value.ts';
 import { mostCurrent, ownStart, type Circuit } from '../protection-input.ts';
 import { IN_WINDING } from '../../starting/overload-setting.ts';
-import { ENDS, type DrawnRun } from '../conductor-run.ts';
-import type { Worked } from '../circuit-design.ts';
-import { isSlow, motorBreakerFor, overloadBreaker, standsAt, type MotorBreaker } from '../../selection/motor-breaker.ts';
+import { ENDS, type ConductorRun } from '../conductor-run.ts';
+import type { CircuitDesign } from '../circuit-design.ts';
+import {
+  isSlow,
+  motorBreakerFor,
+  overloadBreaker,
+  standsAt,
+  type MotorBreaker,
+} from '../../selection/motor-breaker.ts';
 import { startCurrent } from '../../starting/inrush.ts';
 import { faultAtBus, kiloAmperes } from '../../supply/short-circuit.ts';
 import { checkBreaks } from '../fault.ts';
-import type { Flag } from '../findings.ts';
+import type { Report } from '../findings.ts';
 import type { ProtectionValues } from '../values.ts';
 import { aMFuse, aMSizes, breakerDevice, gGFuse, gGSizes, type Asked, type Device } from './device.ts';
 import type { Complex } from '../../../kernel/complex.ts';
 import { REACTANCE, resistanceOf } from './voltage-drop.ts';
 import { laidBy } from './cable.ts';
-import { heatFactor } from './protective-earthing.ts';
+import { kFactor } from './protective-earthing.ts';
 import { sizeRun, RUNNING_MOST, STARTING_MOST, type SizedRun } from './conductor-sizing.ts';
 
 /** A; peak of the first half-wave while it starts, as r.m.s. of a wave as high. */
-export function firstWave(circuit: Circuit): number {
+export function firstHalfCyclePeak(circuit: Circuit): number {
   const { standing, inrush } = startCurrent(circuit.motor, ownStart(circuit));
   return inrush * standing;
 }
 
 /** Cable, short-circuit device and fault loop by IEC 60364, from the motor’s own current. */
-export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
+export function iecCircuit(circuit: Circuit, report: Report): CircuitDesign {
   const { brief, onDrive } = circuit;
-  const device = onDrive ? driveFuse(circuit) : motorDevice(circuit, flag);
+  const device = onDrive ? driveFuse(circuit) : motorDevice(circuit, report);
   const fed = onDrive ? driveInput(circuit, device) : undefined;
   const run = motorRun(circuit, device);
-  checkRuns([run, fed], circuit, flag);
+  checkRuns([run, fed], circuit, report);
   const { earthSystem } = brief.job.protection;
   if (earthSystem !== 'TN')
-    flag(
+    report(
       'protection.earth-system',
       `In ${earthSystem === 'IT' ? 'an IT' : 'a TT'} system a fault to earth is not cleared by this device: ${earthSystem === 'IT' ? 'the first is told by an insulation monitor, the second must be cleared' : 'a residual-current device clears it'}.`,
     );
@@ -41,7 +47,7 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
   const drawn = device && {
     name: device.name,
     carries: device.carries,
-    opens: device.opens,
+    operatingCurrent: device.operatingCurrent,
     rated:
       onDrive || device.kind === 'motor breaker'
         ? undefined
@@ -53,7 +59,7 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
       : undefined;
   // What feeds a drive is behind the device, what leaves it is cleared by the drive.
   const wire = onDrive ? fed : run;
-  const heat = heatFactor(laidBy(brief).insulation, laidBy(brief).metal);
+  const heat = kFactor(laidBy(brief).insulation, laidBy(brief).metal);
   const wireHeat = wire?.size === undefined ? undefined : (heat * wire.size) ** 2;
   const starDelta = circuit.starting.method === 'star-delta';
   const runs = onDrive
@@ -71,29 +77,29 @@ export function iecCircuit(circuit: Circuit, flag: Flag): Worked {
 }
 
 /** As chosen; else a motor breaker while ladder, magnetic trip and class hold the motor and its start, and fuses beyond. */
-function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
+function motorDevice(circuit: Circuit, report: Report): Device | undefined {
   const { brief, motor } = circuit;
   const { shortCircuit } = brief.job.protection;
   const own = ownStart(circuit);
   const running = mostCurrent(circuit).value;
   const asked: Asked = { running, ...startCurrent(motor, own) };
   const { rating } = brief.given.protection;
-  if (shortCircuit === 'gG' || shortCircuit === 'aM') return fuse(shortCircuit, asked, circuit, flag);
+  if (shortCircuit === 'gG' || shortCircuit === 'aM') return fuse(shortCircuit, asked, circuit, report);
   if (shortCircuit === 'auto') {
-    if (rating) return fuse('gG', asked, circuit, flag);
+    if (rating) return fuse('gG', asked, circuit, report);
     const breaker = overloadBreaker(circuit, own, running);
-    return breaker ? heldBreaker(breaker, circuit, flag) : gGFuse(asked);
+    return breaker ? heldBreaker(breaker, circuit, report) : gGFuse(asked);
   }
-  if (rating) unused(rating, 'a motor breaker goes by its dial', flag);
+  if (rating) unused(rating, 'a motor breaker goes by its dial', report);
   const breaker = motorBreakerFor(asked, standsAt(circuit));
   if (breaker && own && isSlow(own))
-    flag(
+    report(
       'protection.slow-start',
       `The start requires trip class ${own.relayClass}; a motor-protective breaker trips by class 10 before it ends.`,
     );
-  if (breaker) return heldBreaker(breaker, circuit, flag);
+  if (breaker) return heldBreaker(breaker, circuit, report);
   const peak = figures((Math.SQRT2 * asked.inrush * asked.standing) / running, 3);
-  flag(
+  report(
     'protection.inrush',
     say`No standard motor-protective breaker carries ${amount(running, 'current')} with a first half-cycle peak of ${peak} times: use three devices.`,
   );
@@ -101,14 +107,14 @@ function motorDevice(circuit: Circuit, flag: Flag): Device | undefined {
 }
 
 /** What it breaks against what may flow. */
-function heldBreaker(breaker: MotorBreaker, { supply }: Circuit, flag: Flag): Device {
-  if (breaker.part) checkBreaks(breaker.part, faultAtBus(supply), flag);
+function heldBreaker(breaker: MotorBreaker, { supply }: Circuit, report: Report): Device {
+  if (breaker.part) checkBreaks(breaker.part, faultAtBus(supply), report);
   return breakerDevice(breaker);
 }
 
 /** A rating that was typed and says nothing of the device. */
-const unused = (typed: Value, why: string, flag: Flag): void =>
-  flag('protection.rating-unused', say`The ${typed} that were typed are not used: ${why}.`, {
+const unused = (typed: Value, why: string, report: Report): void =>
+  report('protection.rating-unused', say`The ${typed} that were typed are not used: ${why}.`, {
     mends: [{ label: 'Clear the rating', set: { 'protection.rating': '' } }],
   });
 
@@ -117,15 +123,15 @@ const FUSES = { gG: { smallest: gGFuse, sizes: gGSizes }, aM: { smallest: aMFuse
 const NOTHING: Asked = { running: 0, starting: 0, time: 0, standing: 0, inrush: 1 };
 
 /** As typed, held against motor and start; else the smallest that carries both. */
-function fuse(kind: 'gG' | 'aM', asked: Asked, { brief }: Circuit, flag: Flag): Device | undefined {
+function fuse(kind: 'gG' | 'aM', asked: Asked, { brief }: Circuit, report: Report): Device | undefined {
   const { smallest } = FUSES[kind];
   const proper = smallest(asked);
   const typed = brief.given.protection.rating;
   if (!typed) return proper;
   const own = smallest(NOTHING, typed.value);
-  if (!own) unused(typed, `the largest ${kind} of the table is ${Math.max(...FUSES[kind].sizes)} A`, flag);
+  if (!own) unused(typed, `the largest ${kind} of the table is ${Math.max(...FUSES[kind].sizes)} A`, report);
   if (own && (!proper || own.rating < proper.rating))
-    flag(
+    report(
       'protection.device-small',
       `${own.name.charAt(0).toUpperCase()}${own.name.slice(1)} open before the motor is up: ${proper ? `${proper.name} are the smallest that carry motor and start` : 'none of the table carries this start'}.`,
       proper
@@ -189,7 +195,7 @@ const inputOf = ({ needed, size, metal }: SizedRun): Partial<ProtectionValues> =
   driveInputAmpacity: needed,
   ...(size === undefined
     ? {}
-    : { driveInputConductor: wording(sizeText(size, metal), { origin: 'recalled', source: 'IEC 60364-5-52' }) }),
+    : { driveInputConductor: textValue(sizeText(size, metal), { origin: 'recalled', source: 'IEC 60364-5-52' }) }),
 });
 
 const impedanceOf = (run: SizedRun | undefined): Complex | undefined =>
@@ -201,7 +207,7 @@ const impedanceOf = (run: SizedRun | undefined): Complex | undefined =>
       };
 
 /** As it is drawn; nothing where it is not sized. */
-function drawnRun(run: SizedRun | undefined, ends: Pick<DrawnRun, 'from' | 'to'>): DrawnRun[] {
+function drawnRun(run: SizedRun | undefined, ends: Pick<ConductorRun, 'from' | 'to'>): ConductorRun[] {
   if (!run) return [];
   const { limits, size, metal, length, decides, ampacity } = run;
   const text = (each: number | undefined): string | undefined =>
@@ -247,7 +253,7 @@ function valuesOf(
     ...(run?.size === undefined || !run.ampacity
       ? {}
       : {
-          conductorSize: wording(sizeText(run.size, run.metal), {
+          conductorSize: textValue(sizeText(run.size, run.metal), {
             origin: 'recalled',
             formula: 'I_z \\ge I_n',
             from: { I_z: run.ampacity, I_n: run.needed },
@@ -255,7 +261,7 @@ function valuesOf(
             note: run.ampacity.working.note,
           }),
           conductorAmpacity: run.ampacity,
-          conductorLimit: wording(run.decides, {
+          conductorLimit: textValue(run.decides, {
             origin: 'derived',
             source: 'the largest of all that is asked',
             note: run.limits
@@ -285,7 +291,7 @@ function valuesOf(
     ...(fed?.protective === undefined
       ? {}
       : {
-          groundingConductor: wording(sizeText(fed.protective, fed.metal), {
+          groundingConductor: textValue(sizeText(fed.protective, fed.metal), {
             origin: 'recalled',
             source: protectiveConductors.source,
             note: circuit.onDrive
@@ -300,7 +306,7 @@ function valuesOf(
 /** The loop of a fault to earth against what the device asks for. */
 function loopValues(fed: SizedRun | undefined, toEarth: number, { brief, supply }: Circuit): Partial<ProtectionValues> {
   if (!fed?.loop || brief.job.protection.earthSystem !== 'TN') return {};
-  const { loop, most, opens, time } = fed.loop;
+  const { loop, most, operatingCurrent, time } = fed.loop;
   const known = supply.source !== undefined;
   return {
     loopImpedance: quantity(loop, 'resistance', {
@@ -319,7 +325,7 @@ function loopValues(fed: SizedRun | undefined, toEarth: number, { brief, supply 
       formula: `Z_s \\le ${known ? '0.95' : '0.8'}\\,U_0/I_a`,
       from: {
         U_0: quantity(toEarth, 'voltage', { source: 'definition' }),
-        I_a: quantity(opens, 'current', { origin: 'recalled', source: gGGates.source }),
+        I_a: quantity(operatingCurrent, 'current', { origin: 'recalled', source: gGGates.source }),
       },
       source: disconnection.source,
       note: say`Cleared within ${figures(time, 2)} s.`,
@@ -340,7 +346,7 @@ function deviceValue({ name, kind, part }: Device, circuit: Circuit): Value<Text
   const { breakingCapacity } = part ?? {};
   const breaks = breakingCapacity === undefined ? '' : say` It breaks ${kiloAmperes(breakingCapacity)}.`;
   const ladder = kind === 'motor breaker' ? `IEC 60947-4-1; its ladder: ${PRACTICE}` : gGGates.source;
-  return wording(name.charAt(0).toUpperCase() + name.slice(1), {
+  return textValue(name.charAt(0).toUpperCase() + name.slice(1), {
     origin: part ? 'looked up' : 'recalled',
     source: part ? 'catalogue' : ladder,
     note: onDrive
@@ -350,20 +356,20 @@ function deviceValue({ name, kind, part }: Device, circuit: Circuit): Value<Text
 }
 
 /** What no cable does, and the one that lies there. */
-function checkRuns(runs: readonly (SizedRun | undefined)[], circuit: Circuit, flag: Flag): void {
+function checkRuns(runs: readonly (SizedRun | undefined)[], circuit: Circuit, report: Report): void {
   const { brief } = circuit;
   const laid = laidBy(brief);
   for (const run of runs) {
     const failed = run?.limits.find(({ size }) => size === undefined);
     if (run && failed)
-      flag('protection.no-cable', say`No single cable of the table carries ${run.needed} here: ${failed.name}.`);
+      report('protection.no-cable', say`No single cable of the table carries ${run.needed} here: ${failed.name}.`);
   }
   // Of cables side by side each carries its share, which is not worked out here.
   const single = (brief.given.supply.feederRuns?.value ?? 1) === 1;
   const there = single ? /^([\d.]+) mm²$/.exec(brief.job.supply.feederSize ?? '')?.[1] : undefined;
   const run = runs[circuit.onDrive ? 1 : 0];
   if (there !== undefined && run?.size !== undefined && Number(there) < run.size - 1e-9)
-    flag(
+    report(
       'protection.cable-small',
       `The existing cable of ${there} mm² is too small: ${run.decides} requires ${sizeText(run.size, laid.metal)}.`,
     );

@@ -22,7 +22,7 @@ export const protectiveSize = (size: number): number | undefined =>
 export const FAULT_VOLTAGE = { known: 0.95, unknown: 0.8 } as const;
 
 /** Ω of the loop from source through line and protective conductor; without a source that of the cable alone. */
-export function loopOf(
+export function earthFaultLoopImpedance(
   run: Run,
   protective: number,
   source: { readonly re: number; readonly im: number } | undefined,
@@ -33,11 +33,11 @@ export function loopOf(
 }
 
 /** A·√s/mm² of a line conductor: IEC 60364-4-43 Table 43A. */
-export const heatFactor = (insulation: 'PVC' | 'XLPE', metal: Run['metal']): number =>
+export const kFactor = (insulation: 'PVC' | 'XLPE', metal: Run['metal']): number =>
   heatFactors.number(
     heatFactors.row('line conductor', insulation === 'PVC' ? 'PVC 70 C, up to 300 mm2' : 'XLPE or EPR 90 C'),
     metal,
   ) ?? 0;
 
 /** mm² that bear what a device lets through, A²s. */
-export const heatSize = (letThrough: number, factor: number): number => Math.sqrt(letThrough) / factor;
+export const adiabaticMinimumSize = (letThrough: number, factor: number): number => Math.sqrt(letThrough) / factor;

@@ -1,16 +1,16 @@
 import { say, textOf } from '../../../kernel/text.ts';
 import { conductorImpedance } from '../../../kernel/tables/index.ts';
-import { quantity, wording, type Value } from '../../../kernel/value.ts';
+import { quantity, textValue, type Value } from '../../../kernel/value.ts';
 import { ownStart, STANDING_POWER_FACTOR, type Circuit } from '../protection-input.ts';
 import { magneticBand } from '../../selection/magnetic-trip.ts';
 import { atOnce } from '../iec/device.ts';
 import { liesBy } from '../installation-conditions.ts';
 import { NO_TABLE } from '../standards-comparison.ts';
-import type { Worked } from '../circuit-design.ts';
-import type { Flag } from '../findings.ts';
+import type { CircuitDesign } from '../circuit-design.ts';
+import type { Report } from '../findings.ts';
 import { conduitFor } from './nec-conduit.ts';
-import { impedanceOf, voltsLost } from './nec-voltage-drop.ts';
-import { ENDS, type DrawnRun, type Place, type RunLimit } from '../conductor-run.ts';
+import { impedanceOf, voltageDrop } from './nec-voltage-drop.ts';
+import { ENDS, type ConductorRun, type Place, type RunLimit } from '../conductor-run.ts';
 import {
   compareSizes,
   conductorName,
@@ -28,12 +28,12 @@ import type { ProtectionValues } from '../values.ts';
 const CONTINUOUS = 1.25;
 
 /** Conductors and short-circuit device by NEC Article 430. */
-export function necCircuit(circuit: Circuit, flag: Flag): Worked {
+export function necCircuit(circuit: Circuit, report: Report): CircuitDesign {
   const { brief, motor, onDrive, holds } = circuit;
   const table = tableFullLoadCurrent(motor.power, motor.voltage);
   const codeCurrent = currentByCode(table, circuit) ?? (circuit.compares ? standIn(circuit) : undefined);
   if (!codeCurrent) {
-    flag(
+    report(
       'protection.no-table-current',
       `Table 430.250 has no current for ${motor.voltage.toFixed(0)} V and this size; conductors and short-circuit device are not sized.`,
     );
@@ -53,16 +53,16 @@ export function necCircuit(circuit: Circuit, flag: Flag): Worked {
     source: `NEC 430.22${onDrive ? ', 430.122(B)' : ''}`,
     note: holds,
   });
-  const run = runFor(least, codeCurrent, circuit, flag);
+  const run = runFor(least, codeCurrent, circuit, report);
   const { conductor } = run;
   const largest = largestDevice(codeCurrent, circuit);
-  const device = largest && deviceOf(largest, circuit, flag);
-  const breaker = device && chosenBreaker(device, circuit, flag);
+  const device = largest && deviceOf(largest, circuit, report);
+  const breaker = device && chosenBreaker(device, circuit, report);
   const ground = device && grounding(device, conductor, circuit, run.byCurrent);
   const conduit = conductor && ground && conduitFor(conductor.size, ground.size);
   const leads = leadsOf(codeCurrent, circuit);
   const drive = driveSide(circuit);
-  checkConductors(least, conductor, drive, circuit, flag);
+  checkConductors(least, conductor, drive, circuit, report);
   const values = {
     ...(table ? { tableCurrent: table } : {}),
     wireCurrent: codeCurrent,
@@ -122,9 +122,9 @@ const RUNNING_MOST = 0.03;
 /** As it is drawn; nothing where no wire is large enough. */
 function drawnRun(
   conductor: Conductor | undefined,
-  ends: Pick<DrawnRun, 'from' | 'to'>,
+  ends: Pick<ConductorRun, 'from' | 'to'>,
   { length, byDrop }: Pick<NecRunSized, 'length' | 'byDrop'>,
-): DrawnRun[] {
+): ConductorRun[] {
   if (!conductor) return [];
   const { byTerminals, byWay, size } = conductor;
   const limit = (at: Place, asks: string, least: string): RunLimit => ({
@@ -159,7 +159,7 @@ interface NecRunSized {
 }
 
 /** The wire to the motor: by its current, and larger where its length would lose too much of the voltage. */
-function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): NecRunSized {
+function runFor(least: Value, current: Value, circuit: Circuit, report: Report): NecRunSized {
   const { brief, motor, onDrive, supply } = circuit;
   const { designLetter } = motor;
   const where = onDrive ? 'lead' : 'feed';
@@ -169,7 +169,7 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
   const metal = metalOf(brief);
   const volts = supply.values.voltage?.value ?? motor.voltage;
   const lost = (size: string, amperes: number, powerFactor: number): number | undefined => {
-    const own = voltsLost({ size, metal, length: length.value }, amperes, powerFactor);
+    const own = voltageDrop({ size, metal, length: length.value }, amperes, powerFactor);
     return own === undefined ? undefined : own / volts;
   };
   let byDrop: string | undefined = SMALLEST;
@@ -177,7 +177,7 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
     byDrop = nextSize(byDrop);
   const size = byDrop === undefined || compareSizes(byDrop, first.size) > 0 ? byDrop : first.size;
   if (size === undefined)
-    flag(
+    report(
       'protection.drop',
       say`No single wire of the tables keeps ${current} over ${length} within ${RUNNING_MOST * 100} % of the voltage; its current alone asks for ${first.name}.`,
     );
@@ -210,7 +210,7 @@ function runFor(least: Value, current: Value, circuit: Circuit, flag: Flag): Nec
     length,
     byDrop,
     values: {
-      conductorLimit: wording(conductor.size === first.size ? 'its current' : 'the drop while it runs', {
+      conductorLimit: textValue(conductor.size === first.size ? 'its current' : 'the drop while it runs', {
         source: 'the larger of both',
         note: conductor.size === first.size ? undefined : say`Its current alone asks for ${first.name}.`,
       }),
@@ -267,13 +267,13 @@ function checkConductors(
   conductor: Conductor | undefined,
   drive: DriveSide,
   { brief }: Circuit,
-  flag: Flag,
+  report: Report,
 ): void {
   const short = conductor ? drive.least && !drive.conductor && drive.least : least;
-  if (short) flag('protection.no-conductor', say`No single conductor of the table carries ${short} here.`);
+  if (short) report('protection.no-conductor', say`No single conductor of the table carries ${short} here.`);
   if (!conductor) return;
   const { ambient, conductors } = liesBy(brief, drive.least ? 'lead' : 'feed');
-  flag(
+  report(
     'protection.conductor-basis',
     say`The conductor holds for ${ambient ?? brief.given.place.ambient ?? '30 °C, the usual ambient'} and ${conductors ?? 'three'} current-carrying conductors together; ${conductor.carries.working.note ?? ''}`,
   );

@@ -1,10 +1,10 @@
 import { KELVIN } from '../../../kernel/constants.ts';
-import type { OptionBrief } from '../../stage.ts';
+import type { OptionContext } from '../../stage.ts';
 import { liesBy, type Run } from '../installation-conditions.ts';
 import { ambientFactor } from '../../supply/feeder.ts';
 import { ampacity, bundling, conductorMetal } from '../../../kernel/tables/index.ts';
 import { cellValue } from '../../../kernel/tables/table.ts';
-import { quantity, wording, type Value } from '../../../kernel/value.ts';
+import { quantity, textValue, type Value } from '../../../kernel/value.ts';
 import { type Text, series } from '../../../kernel/text.ts';
 
 type Column = '60' | '75' | '90';
@@ -72,7 +72,7 @@ const METALS = { copper: { k: 0.0297, zero: 234 }, aluminium: { k: 0.0125, zero:
 const SHORT = 150;
 
 /** A²s that a wire bears, from the temperature of its insulation in service. */
-export function wireHeatOf(size: string, { conductor, insulation }: OptionBrief['job']['protection']): number {
+export function wireHeatOf(size: string, { conductor, insulation }: OptionContext['job']['protection']): number {
   const { k, zero } = METALS[conductor];
   return circularMils(size) ** 2 * k * Math.log10((SHORT + zero) / (Number(insulation) + zero));
 }
@@ -92,7 +92,7 @@ export function raisedWith(ground: string, from: string, to: string): string {
  * the correction for ambient and bundling (NEC 110.14(C), 310.15, Table 310.16). Undefined where none is large enough.
  */
 export function smallestConductor(
-  brief: OptionBrief,
+  brief: OptionContext,
   needed: Value,
   { designLetter, atLeast = SMALLEST, run = 'feed' }: Asked = {},
 ): Conductor | undefined {
@@ -139,7 +139,7 @@ export function smallestConductor(
     carries,
     byTerminals: { size: String(sizes[byTerminals]?.['size']), degrees: terminal },
     byWay: String(sizes[byWay]?.['size']),
-    name: wording(`${conductorName(size)} ${conductor}`, {
+    name: textValue(`${conductorName(size)} ${conductor}`, {
       origin: 'recalled',
       formula: 'I \\ge I_z',
       from: { I: carries, I_z: needed },

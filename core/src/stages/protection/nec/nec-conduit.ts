@@ -1,12 +1,12 @@
 import { conductorAreas, conduits } from '../../../kernel/tables/index.ts';
 import type { Text } from '../../../kernel/text.ts';
-import { wording, type Value } from '../../../kernel/value.ts';
+import { textValue, type Value } from '../../../kernel/value.ts';
 
 /** Three wires of this share of a conduit’s bore can wedge in a bend. Common practice: 2.8 to 3.2. */
 const JAM = [2.8, 3.2] as const;
 
 const areaValue = (area: number, of: string): Value<Text> =>
-  wording(`${area.toFixed(4)} in² of ${of}`, { origin: 'recalled', source: conductorAreas.source });
+  textValue(`${area.toFixed(4)} in² of ${of}`, { origin: 'recalled', source: conductorAreas.source });
 
 /** The smallest conduit for three phase wires and a grounding one, in². Undefined beyond the tables. */
 export function conduitFor(phase: string, ground: string): Value<Text> | undefined {
@@ -21,7 +21,7 @@ export function conduitFor(phase: string, ground: string): Value<Text> | undefin
   const ratio = bore / diameter;
   const jams = ratio >= JAM[0] && ratio <= JAM[1];
   const name = String(row['trade_size']);
-  return wording(`${name} in EMT`, {
+  return textValue(`${name} in EMT`, {
     origin: 'recalled',
     formula: '3A_p + A_g \\le 0.4\\,A_{bore}',
     from: {

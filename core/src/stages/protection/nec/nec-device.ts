@@ -1,13 +1,13 @@
 import { amount, say, type Text } from '../../../kernel/text.ts';
 import { branchDevice, groundingConductors, standardRatings } from '../../../kernel/tables/index.ts';
 import { cellValue } from '../../../kernel/tables/table.ts';
-import { PRACTICE, quantity, wording, type Value } from '../../../kernel/value.ts';
+import { PRACTICE, quantity, textValue, type Value } from '../../../kernel/value.ts';
 import { ownStart, type Circuit } from '../protection-input.ts';
 import { INRUSH } from '../../starting/inrush.ts';
-import { faultAtBus, holds, kiloAmperes } from '../../supply/short-circuit.ts';
+import { faultAtBus, withstands, kiloAmperes } from '../../supply/short-circuit.ts';
 import { breakersFor, leastBreaker } from '../breaker.ts';
 import { checkBreaks } from '../fault.ts';
-import type { Flag } from '../findings.ts';
+import type { Report } from '../findings.ts';
 import { compareSizes, conductorName, raisedWith, type Conductor } from './nec-conductor.ts';
 
 const deviceColumns = {
@@ -43,7 +43,7 @@ export function largestDevice(current: Value, { brief, holds }: Circuit): Value 
 }
 
 /** The device as typed, in a standard size, held against code and start; else the largest that is allowed. */
-export function deviceOf(most: Value, circuit: Circuit, flag: Flag): Value {
+export function deviceOf(most: Value, circuit: Circuit, report: Report): Value {
   const { brief, onDrive } = circuit;
   const typed = onDrive ? undefined : brief.given.protection.rating;
   const { device } = brief.job.protection;
@@ -57,10 +57,10 @@ export function deviceOf(most: Value, circuit: Circuit, flag: Flag): Value {
   });
   const mends = [{ label: say`Take ${most}`, set: { 'protection.rating': `${most.value} A` } }];
   if (rating > most.value * 1.001)
-    flag('protection.device-large', say`The device rating is ${own}, maximum ${most}.`, { mends });
+    report('protection.device-large', say`The device rating is ${own}, maximum ${most}.`, { mends });
   const least = device === 'inverse time breaker' ? leastRating(circuit) : circuit.motor.current;
   if (rating < least * 0.999)
-    flag(
+    report(
       'protection.device-small',
       say`A rating of ${own} trips during starting, minimum ${amount(least, 'current')}.`,
       least <= most.value ? { mends } : {},
@@ -77,7 +77,7 @@ function leastRating({ motor, starting, pick, onDrive }: Circuit): number {
 }
 
 /** A breaker for the system’s voltage that the code allows and the start does not trip. */
-export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<Text> | undefined {
+export function chosenBreaker(most: Value, circuit: Circuit, report: Report): Value<Text> | undefined {
   const { brief, catalogue, supply, motor, nameplateCurrent } = circuit;
   const { protection } = brief.job;
   if (protection.device !== 'inverse time breaker') return undefined;
@@ -86,10 +86,10 @@ export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<
   const system = amount(volts, 'voltage');
   const fits = breakersFor(catalogue.parts, volts, least, most.value);
   const fault = faultAtBus(supply);
-  const part = fits.find((each) => holds(each.breakingCapacity, fault?.value ?? 0)) ?? fits[0];
+  const part = fits.find((each) => withstands(each.breakingCapacity, fault?.value ?? 0)) ?? fits[0];
   if (!part) {
     if (catalogue.parts.some(({ kind }) => kind === 'breaker'))
-      flag(
+      report(
         'protection.no-breaker',
         say`The catalogue has no breaker for ${system} between the ${amount(least, 'current')} that carry the motor and its start and the ${most} the code allows.`,
       );
@@ -97,8 +97,8 @@ export function chosenBreaker(most: Value, circuit: Circuit, flag: Flag): Value<
   }
   const { breakingCapacity } = part;
   const capacity = breakingCapacity === undefined ? undefined : kiloAmperes(breakingCapacity);
-  checkBreaks(part, fault, flag);
-  return wording(part.name, {
+  checkBreaks(part, fault, report);
+  return textValue(part.name, {
     origin: 'looked up',
     formula: 'I_{least} \\le I_{dev} \\le I_{most}',
     from: {
@@ -137,7 +137,7 @@ export function grounding(
   ];
   return {
     size,
-    name: wording(conductorName(size), {
+    name: textValue(conductorName(size), {
       origin: 'recalled',
       formula: '\\text{by device rating}',
       from: { I: device },

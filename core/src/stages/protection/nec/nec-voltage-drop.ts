@@ -21,7 +21,7 @@ export function impedanceOf({ size, metal, length }: NecRun): Complex | undefine
 }
 
 /** Volts lost between lines at a current, A, with a power factor: √3 I (R cos φ + X sin φ) L, Chapter 9 Table 9; undefined beyond it. */
-export function voltsLost(run: NecRun, current: number, powerFactor: number): number | undefined {
+export function voltageDrop(run: NecRun, current: number, powerFactor: number): number | undefined {
   const own = impedanceOf(run);
   const sine = Math.sqrt(1 - powerFactor ** 2);
   return own && Math.sqrt(3) * current * (own.re * powerFactor + own.im * sine);

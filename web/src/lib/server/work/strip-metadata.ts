@@ -21,7 +21,7 @@ const UNREADABLE = 'This is not a whole picture. It may be cut short: choose the
  * A photograph without what was written beside it (place, time, camera), upright, of a size that shows a plate. A refusal
  * in words where it is no picture, is cut short or unpacks to too much.
  */
-export async function plainPhoto(content: Uint8Array): Promise<Photo | { readonly refusal: string }> {
+export async function stripMetadata(content: Uint8Array): Promise<Photo | { readonly refusal: string }> {
   const read = () => sharp(content, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
   const found = await read()
     .metadata()

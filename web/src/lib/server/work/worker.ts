@@ -3,9 +3,9 @@ import { constants, setPriority } from 'node:os';
 import { isMainThread, workerData } from 'node:worker_threads';
 import { solveByBoth, type Catalogue, type Job, type Solution } from '@pilgrim/core';
 import { selectionSheet } from '@pilgrim/core/solve/sheet';
-import { keptOf, type KeptResult } from '@pilgrim/db/store-jobs';
+import { keptOf, type StoredResult } from '@pilgrim/db/store-jobs';
 import { readKept, type KeptText } from './stored-result.ts';
-import { plainPhoto, type Photo } from './strip-metadata.ts';
+import { stripMetadata, type Photo } from './strip-metadata.ts';
 import { readCatalogue, type CatalogueRead } from './read-catalogue.ts';
 import { registerFile } from './register-file.ts';
 import type { RegisterFormat } from './file-types.ts';
@@ -30,7 +30,7 @@ export type Task =
 
 export type Done =
   | { readonly kind: 'solution'; readonly solution: Solution }
-  | { readonly kind: 'kept'; readonly kept: KeptResult }
+  | { readonly kind: 'kept'; readonly kept: StoredResult }
   | { readonly kind: 'paper'; readonly bytes: Uint8Array<ArrayBuffer> }
   | { readonly kind: 'file'; readonly bytes: Uint8Array<ArrayBuffer> }
   | { readonly kind: 'photo'; readonly photo: Photo }
@@ -69,7 +69,7 @@ export default async function work(task: Task): Promise<Done> {
   if (task.kind === 'schedules') return { kind: 'file', bytes: new Uint8Array(await scheduleFile(task)) };
   if (task.kind === 'catalogue') return { kind: 'catalogue', read: readCatalogue(task.content) };
   if (task.kind === 'photo') {
-    const read = await plainPhoto(task.content);
+    const read = await stripMetadata(task.content);
     return 'refusal' in read ? { kind: 'refusal', message: read.refusal } : { kind: 'photo', photo: read };
   }
   const { job, version, catalogue } = task;

@@ -12,13 +12,13 @@
 
   let answer = $state.raw<{ asked: boolean; spares: readonly Spare[] }>();
   let away = $state(false);
-  const need = $derived(JSON.stringify(store.solution.details.need ?? null));
+  const requirement = $derived(JSON.stringify(store.solution.details.requirement ?? null));
   const fits = $derived(answer?.spares.filter((spare) => spare.misfits.length === 0) ?? []);
   const rest = $derived(answer?.spares.filter((spare) => spare.misfits.length > 0) ?? []);
   const ASK_AFTER = 300;
 
   $effect(() => {
-    if (need === 'null') {
+    if (requirement === 'null') {
       answer = undefined;
       return;
     }
@@ -35,7 +35,7 @@
   });
 </script>
 
-{#if need !== 'null'}
+{#if requirement !== 'null'}
   <section
     class="rounded-lg border bg-card"
     aria-label="Spares in the register"

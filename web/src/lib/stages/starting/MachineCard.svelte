@@ -1,10 +1,10 @@
 <script lang="ts">
   import type { Solution } from '@pilgrim/core';
   import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
-  import type { School } from '@pilgrim/core/kernel/quantity/units';
+  import type { StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
   import TableCard from '$lib/components/TableCard.svelte';
 
-  let { machine, school }: { machine: NonNullable<Solution['details']['machine']>; school: School } = $props();
+  let { machine, school }: { machine: NonNullable<Solution['details']['machine']>; school: StandardsSystem } = $props();
 
   type Quantity = (typeof machine.quantities)[number];
   const units = { W: 'power', A: 'current', 'rad/s': 'speed', '1': 'fraction', 'N·m': 'torque' } as const;
@@ -41,8 +41,8 @@
     {/each}
   </tbody>
   {#snippet foot()}
-    {#if machine.fights.length > 0}<p class="border-t px-3 py-2 text-sm text-caution">
-        △ These do not go together: {machine.fights.join('; ')}.
+    {#if machine.conflicts.length > 0}<p class="border-t px-3 py-2 text-sm text-caution">
+        △ These do not go together: {machine.conflicts.join('; ')}.
       </p>{/if}
   {/snippet}
 </TableCard>

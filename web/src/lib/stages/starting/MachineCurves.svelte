@@ -2,11 +2,11 @@
   import Range from 'flowbite-svelte/Range.svelte';
   import type { Solution } from '@pilgrim/core';
   import { speedCurve } from '@pilgrim/core/motor/circuit';
-  import type { School } from '@pilgrim/core/kernel/quantity/units';
+  import type { StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
   import { machineChart, type Against } from '$lib/charts/start-charts';
   import Chart from '$lib/components/Chart.svelte';
 
-  let { machine, school }: { machine: NonNullable<Solution['details']['machine']>; school: School } = $props();
+  let { machine, school }: { machine: NonNullable<Solution['details']['machine']>; school: StandardsSystem } = $props();
 
   let volts = $state(100);
   let hertz = $state<number>();

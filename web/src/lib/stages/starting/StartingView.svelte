@@ -102,8 +102,7 @@
     {#if shown && details.machine && details.startSetting}
       <section class="mb-3 rounded-lg border bg-card p-2" aria-label="Starting curves" data-testid="start-run">
         <h2 class="mb-1 text-sm font-semibold text-quiet">
-          {shown.method[0]?.toUpperCase()}{shown.method.slice(1)}{' '}start: {shown.text.current}, {shown.time ===
-          undefined
+          {shown.method[0]?.toUpperCase()}{shown.method.slice(1)} start: {shown.text.current}, {shown.time === undefined
             ? 'does not come up'
             : `up in ${shown.text.time}`}
         </h2>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { fieldId } from '$lib/job/reach';
-  import { stageTitles, type StageName } from '@pilgrim/core/kernel/stage-names';
+  import { stageTitles, type StageName } from '@pilgrim/core/kernel/stage-list';
   import { fieldNames } from '$lib/job/sheets';
   import type { ViewProps } from '$lib/stages/views';
   import TableCard from '$lib/components/TableCard.svelte';

@@ -4,7 +4,7 @@ import { practiceReasons } from '@pilgrim/core/job/design-rule-reasons';
 import { practiceNames, ruleOf } from '@pilgrim/core/job/design-rule-list';
 import { checkField } from '@pilgrim/core/kernel/read-field';
 import { formatQuantity } from '@pilgrim/core/kernel/quantity/format';
-import { stageTitles } from '@pilgrim/core/kernel/stage-names';
+import { stageTitles } from '@pilgrim/core/kernel/stage-list';
 import { error, fail } from '@sveltejs/kit';
 import { readForm, typedIn } from '$lib/server/read-form';
 import { findSite, keepPractice, type Site } from '$lib/server/sites';

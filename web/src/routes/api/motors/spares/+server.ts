@@ -9,6 +9,6 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async ({ request }) => {
   const read = await readJson(request, jobSchema);
   if ('refusal' in read) return read.refusal;
-  const { need } = (await solveNow(read.value)).details;
-  return json({ asked: need !== undefined, spares: need ? await findSpares(need) : [] });
+  const { requirement } = (await solveNow(read.value)).details;
+  return json({ asked: requirement !== undefined, spares: requirement ? await findSpares(requirement) : [] });
 };

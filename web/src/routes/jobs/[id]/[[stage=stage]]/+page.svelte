@@ -1,8 +1,8 @@
 <script lang="ts">
   import { afterNavigate, goto } from '$app/navigation';
   import { isAsked } from '@pilgrim/core/stages/task/requested';
-  import { stageNames, type StageName } from '@pilgrim/core/kernel/stage-names';
-  import { stageTitles } from '@pilgrim/core/kernel/stage-names';
+  import { stageNames, type StageName } from '@pilgrim/core/kernel/stage-list';
+  import { stageTitles } from '@pilgrim/core/kernel/stage-list';
   import Findings from '$lib/components/Findings.svelte';
   import InTurn from '$lib/components/InTurn.svelte';
   import OptionBar from '$lib/components/OptionBar.svelte';
@@ -17,7 +17,7 @@
   import { countOf, countsOf } from '$lib/job/finding-counts';
   import { addressIn, reach } from '$lib/job/reach';
   import { sheetOf } from '$lib/job/sheets';
-  import { stageViews } from '$lib/stages/views';
+  import { viewOfStage } from '$lib/stages/views';
   import type { PageProps } from './$types';
 
   let { data, params }: PageProps = $props();
@@ -56,7 +56,7 @@
     lull = setTimeout(() => {
       fetched = true;
       // What cannot be fetched now is asked for again when it is looked at.
-      for (const name of stageNames) void Promise.all([sheetOf(name), stageViews[name]()]).catch(() => undefined);
+      for (const name of stageNames) void Promise.all([sheetOf(name), viewOfStage(name)]).catch(() => undefined);
     }, LULL);
   }
 

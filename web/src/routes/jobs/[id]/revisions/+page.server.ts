@@ -1,9 +1,9 @@
 import { fieldAt } from '@pilgrim/core/job/document-paths';
-import { stageTitles } from '@pilgrim/core/kernel/stage-names';
+import { stageTitles } from '@pilgrim/core/kernel/stage-list';
 import { redirect } from '@sveltejs/kit';
 import { differences } from '$lib/job/conflict';
 import { fieldNames } from '$lib/job/sheets';
-import { bringBack, listRevisions } from '$lib/server/jobs';
+import { restoreRevision, listRevisions } from '$lib/server/jobs';
 import { readForm, typedIn } from '$lib/server/read-form';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -48,7 +48,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 export const actions: Actions = {
   /** Makes what stood at a revision the newest one. */
   default: async ({ params, request }) => {
-    await bringBack(params.id, typedIn(await readForm(request), 'revision'));
+    await restoreRevision(params.id, typedIn(await readForm(request), 'revision'));
     redirect(303, `/jobs/${params.id}/situation`);
   },
 };
