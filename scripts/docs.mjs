@@ -28,13 +28,15 @@ await main(async () => {
   );
   write(
     'terms',
-    ['id', 'NEMA and NEC', 'symbol', 'IEC', 'symbol'],
-    listed('terms').map(({ id, kind, nema, nemaSymbol, iec, iecSymbol }) => [
+    ['id', 'NEMA and NEC', 'symbol', 'IEC', 'symbol', 'definition', 'clause, from memory'],
+    listed('terms').map(({ id, kind, nema, nemaSymbol, iec, iecSymbol, definition, clause }) => [
       kind === 'field' ? `\`${id}\` (field)` : `\`${id}\``,
       nema,
       nemaSymbol,
       iec,
       iecSymbol,
+      definition,
+      clause,
     ]),
   );
 });

@@ -201,21 +201,24 @@ describe('pilgrim', () => {
       .filter((line) => line.startsWith('| `'))
       .map((line) => line.split('|').map((cell) => cell.trim()));
     const listed = pilgrim(['terms'], '').output() as unknown as Record<string, string>[];
-    expect(listed).toContainEqual({
+    expect(listed.find(({ id }) => id === 'nameplate.ratedCurrent')).toMatchObject({
       id: 'nameplate.ratedCurrent',
       kind: 'value',
       nema: 'Full-load current',
       nemaSymbol: 'FLA',
       iec: 'Rated current',
       iecSymbol: 'Iₙ',
+      clause: 'NEC 430.6(A)(2); IEC 60034-1, 10.2',
     });
-    expect(shown.map(([, id, ...rest]) => [id, ...rest.slice(0, 4)])).toEqual(
-      listed.map(({ id, kind, nema, nemaSymbol, iec, iecSymbol }) => [
+    expect(shown.map(([, id, ...rest]) => [id, ...rest.slice(0, 6)])).toEqual(
+      listed.map(({ id, kind, nema, nemaSymbol, iec, iecSymbol, definition, clause }) => [
         kind === 'field' ? `\`${id}\` (field)` : `\`${id}\``,
         nema,
         nemaSymbol,
         iec,
         iecSymbol,
+        definition,
+        clause,
       ]),
     );
   });

@@ -126,9 +126,7 @@ class CoreTestRunner {
         [...this.#texts[name].matchAll(/from '(?:\.\.\/)+src\/([^']+)'/g)].map(([, path]) => path),
       ]),
     );
-    const tests = this.#names.map(
-      (name) => `export const ${nameIn(name)} = () => require('./${name}.test.ts');`,
-    );
+    const tests = this.#names.map((name) => `export const ${nameIn(name)} = () => require('./${name}.test.ts');`);
     this.#script = await bundle(folder, tests.join('\n'), ['vitest', ...packages], [sharedDemo]);
     // The demo’s catalogue is made once, by the code as it is.
     this.#demo = evaluated(await bundle(folder, `export * from '${DEMO}';`, packages), this.#require);

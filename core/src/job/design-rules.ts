@@ -45,6 +45,7 @@ export interface PracticeRead {
 const valued = (name: PracticeName, si: number, source: string): Value =>
   quantity(si, ruleOf(name).dimension, {
     origin: source === PRACTICE ? 'estimated' : 'given',
+    evidence: source === PRACTICE ? 'declared' : 'given',
     source,
     note: practiceReasons[name].why,
   });

@@ -40,7 +40,11 @@ export interface Inputs {
 }
 
 const asGiven = (reading: Reading, spec: FieldSpec): Value =>
-  quantity(reading.si, spec.dimension, { origin: 'given', source: 'typed in this job' });
+  quantity(reading.si, spec.dimension, {
+    origin: 'given',
+    evidence: spec.declared ? 'declared' : 'given',
+    source: 'typed in this job',
+  });
 
 /** The figures of a field as values, with the unit they were typed in. */
 function readField(

@@ -10,6 +10,8 @@ export interface FieldSpec {
   readonly example: string;
   /** Holds what a plate prints side by side. */
   readonly list?: true;
+  /** What is typed is what a plate or data sheet declares; else what was measured or is wanted. */
+  readonly declared?: true;
 }
 
 /** Looks at a place of the document by its path. */

@@ -9,6 +9,13 @@ import type { Text } from './text.ts';
 export const originSchema = z.enum(['given', 'derived', 'looked up', 'recalled', 'estimated', 'chosen']);
 export type Origin = z.infer<typeof originSchema>;
 
+/**
+ * What a figure rests on: typed or measured; declared by plate, data sheet, catalogue, standard or design rule; or assumed. What is
+ * computed from several rests on the weakest of them.
+ */
+export const evidenceSchema = z.enum(['given', 'declared', 'assumed']);
+export type Evidence = z.infer<typeof evidenceSchema>;
+
 export const workingSchema = z.object({
   formula: z.string().describe('TeX; empty where a value was given or looked up'),
   inputs: z.array(z.object({ symbol: z.string(), text: z.string(), origin: originSchema })),
@@ -22,6 +29,8 @@ export const valueSchema = z.object({
   text: z.string().describe('As the job’s school shows it'),
   other: z.string().optional().describe('The same in the other unit system'),
   origin: originSchema,
+  evidence: evidenceSchema.describe('The weakest it rests on'),
+  assumes: z.array(z.string()).optional().describe('Job fields that replace what is assumed, where one does'),
   working: workingSchema,
 });
 
@@ -47,6 +56,9 @@ export interface Value<T extends number | Text = number> {
   readonly value: T;
   readonly of?: Dimension;
   readonly origin: Origin;
+  readonly evidence: Evidence;
+  /** Fields of the job that would replace what is assumed; absent where nothing is, or no field can. */
+  readonly assumes?: readonly string[];
   readonly working: Derivation;
 }
 
@@ -58,6 +70,40 @@ export interface How {
   readonly from?: Readonly<Record<string, Value | Value<Text> | undefined>>;
   readonly source: Text;
   readonly note?: Text | undefined;
+  /** The field of the job whose entry replaces this figure; the figure is assumed. */
+  readonly assumes?: string;
+  /** What it rests on besides its inputs, where the origin does not say it. */
+  readonly evidence?: Evidence;
+}
+
+const OF_ORIGIN: Readonly<Record<Origin, Evidence>> = {
+  given: 'given',
+  derived: 'given',
+  chosen: 'given',
+  'looked up': 'declared',
+  recalled: 'declared',
+  estimated: 'assumed',
+};
+const WEAKER: Readonly<Record<Evidence, number>> = { given: 0, declared: 1, assumed: 2 };
+
+/** The weaker of two. */
+export const weaker = (one: Evidence, other: Evidence): Evidence => (WEAKER[one] >= WEAKER[other] ? one : other);
+
+/** What a figure rests on: its own origin, and everything that was put into it. An estimate from inputs is as good as they are. */
+function restsOn(how: How): Pick<Value, 'evidence' | 'assumes'> {
+  const { origin = 'derived', assumes } = how;
+  let evidence: Evidence | undefined = assumes === undefined ? how.evidence : 'assumed';
+  let fields: readonly string[] | undefined = assumes === undefined ? undefined : [assumes];
+  for (const symbol in how.from) {
+    const from = how.from[symbol];
+    if (!from) continue;
+    evidence = evidence === undefined ? from.evidence : weaker(evidence, from.evidence);
+    if (from.assumes && fields !== from.assumes)
+      fields = fields ? [...fields, ...from.assumes.filter((field) => !fields?.includes(field))] : from.assumes;
+  }
+  if (evidence === undefined) evidence = OF_ORIGIN[origin];
+  else if (origin === 'looked up' || origin === 'recalled') evidence = weaker(evidence, 'declared');
+  return fields ? { evidence, assumes: fields } : { evidence };
 }
 
 function working(how: How): Derivation {
@@ -77,6 +123,7 @@ export const quantity = (si: number, of: Dimension, how: How): Value => ({
   value: si,
   of,
   origin: how.origin ?? 'derived',
+  ...restsOn(how),
   working: working(how),
 });
 
@@ -84,5 +131,6 @@ export const quantity = (si: number, of: Dimension, how: How): Value => ({
 export const textValue = (text: Text, how: How): Value<Text> => ({
   value: text,
   origin: how.origin ?? 'derived',
+  ...restsOn(how),
   working: working(how),
 });

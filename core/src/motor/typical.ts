@@ -1,3 +1,4 @@
+import type { Evidence } from '../kernel/value.ts';
 import type { Text } from '../kernel/text.ts';
 import type { StandardsSystem } from '../kernel/quantity/units.ts';
 import { memoize } from '../kernel/memoize.ts';
@@ -43,6 +44,9 @@ export interface Motor {
     readonly lockedRotorCurrentLeast: number;
   };
 }
+
+/** Of what is computed from a motor: a plate or a catalogue declares it, a typical one is assumed. */
+export const evidenceOf = ({ kind }: Pick<Motor, 'kind'>): Evidence => (kind === 'typical' ? 'assumed' : 'declared');
 
 interface Rating {
   readonly power: number;

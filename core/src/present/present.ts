@@ -2,7 +2,7 @@ import { formatNumber, showQuantity, siUnit } from '../kernel/quantity/format.ts
 import type { Dimension, StandardsSystem } from '../kernel/quantity/units.ts';
 import { isLate, late } from '../kernel/memoize.ts';
 import { Amount, Figures, Series, Unspoken, type Text } from '../kernel/text.ts';
-import type { Origin, ShownDerivation, Value, Derivation } from '../kernel/value.ts';
+import type { Evidence, Origin, ShownDerivation, Value, Derivation } from '../kernel/value.ts';
 
 /** Whose units and terms are shown, and in whose words: a template is looked up by the words it has in English. */
 export interface Locale {
@@ -20,6 +20,8 @@ export interface ShownValue<T extends number | string = number> {
   readonly text: string;
   readonly other?: string;
   readonly origin: Origin;
+  readonly evidence: Evidence;
+  readonly assumes?: readonly string[];
   readonly working: ShownDerivation;
 }
 
@@ -67,8 +69,12 @@ function workingIn({ formula, inputs, source, note }: Derivation, locale: Locale
   return note === undefined ? shown : { ...shown, note: textIn(note, locale) };
 }
 
-function valueIn({ value, of, origin, working }: Value | Value<Text>, locale: Locale): AnyShownValue {
-  const how = { origin, working: workingIn(working, locale) };
+function valueIn(
+  { value, of, origin, evidence, assumes, working }: Value | Value<Text>,
+  locale: Locale,
+): AnyShownValue {
+  const derivation = workingIn(working, locale);
+  const how = assumes ? { origin, evidence, assumes, working: derivation } : { origin, evidence, working: derivation };
   if (typeof value !== 'number') {
     const text = textIn(value, locale);
     return { value: text, unit: '', text, ...how };

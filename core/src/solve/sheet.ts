@@ -14,8 +14,8 @@ export interface SheetRow {
   readonly label: string;
   readonly text: string;
   readonly other: string;
-  /** How it is known: given, derived, recalled … */
-  readonly origin: string;
+  /** Rests on an assumption. */
+  readonly assumed: boolean;
 }
 
 export interface SheetSection {
@@ -73,11 +73,18 @@ function rowsOf(section: string, { values }: Solution, { currency, school }: Job
   return rows.toSorted((a, b) => picked(a.id) - picked(b.id)).map((each) => each.row);
 }
 
+/** Results that were stored before evidence was kept say only how a figure came about. */
+const isAssumed = ({
+  evidence,
+  origin,
+}: Pick<AnyShownValue, 'origin'> & Partial<Pick<AnyShownValue, 'evidence'>>): boolean =>
+  (evidence ?? (origin === 'estimated' ? 'assumed' : 'given')) === 'assumed';
+
 const row = (label: string, value: AnyShownValue, currency: string): SheetRow => ({
   label,
   text: value.unit === 'currency' ? `${value.text} ${currency}` : value.text,
   other: value.other ?? '',
-  origin: value.origin,
+  assumed: isAssumed(value),
 });
 
 /** The bill; results of before it was made have none. */
@@ -86,7 +93,7 @@ function billRows({ details }: { readonly details: Partial<Solution['details']> 
     label: count === 1 ? part : `${count} × ${part}`,
     text: `${formatNumber(count * price, 4)} ${currency}`,
     other: note ?? '',
-    origin: 'looked up',
+    assumed: false,
   }));
 }
 

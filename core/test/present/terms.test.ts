@@ -5,6 +5,8 @@ import { termIn, withSymbol, type Term } from '../../src/kernel/term.ts';
 import { stageFields } from '../../src/job/fields.ts';
 import { practiceNames, ruleOf } from '../../src/job/design-rule-list.ts';
 import { publishedValues } from '../../src/solve/published.ts';
+import { findTerms } from '../../src/commands/term-list.ts';
+import { glossary } from '../../src/stages/glossary.ts';
 
 interface Declared {
   readonly stage: string;
@@ -83,4 +85,50 @@ it.each([
   const declared = publishedValues.get(id);
   if (!declared) expect.fail();
   expect([withSymbol(declared, 'NEMA'), withSymbol(declared, 'IEC')]).toEqual([nema, iec]);
+});
+
+describe('the glossary', () => {
+  const known = new Set([...fields, ...values].map(({ id }) => id));
+
+  it('defines what is declared, each once, in one sentence of at most 30 words', () => {
+    const ids = glossary.flatMap(({ ids }) => ids);
+    expect(ids.filter((id) => !known.has(id))).toEqual([]);
+    expect(ids.filter((id, at) => ids.indexOf(id) !== at)).toEqual([]);
+    for (const { definition, clause, ids } of glossary) {
+      expect(definition, ids[0]).toMatch(/^[A-Z][^.]*(?:\d\.\d[^.]*)*\.$/);
+      expect(definition.split(' ').length, definition).toBeLessThanOrEqual(30);
+      expect(clause, ids[0]).not.toBe('');
+    }
+  });
+
+  // Names as NEMA MG 1, the NEC, IEC 60034-1 and the trade have them, from memory.
+  it.each([
+    ['FLA', 'nameplate.ratedCurrent'],
+    ['RLA', 'nameplate.currents'],
+    ['nameplate amps', 'nameplate.currents'],
+    ['WK²', 'load.inertia'],
+    ['wk2', 'starting.rotorInertia'],
+    ['GD²', 'load.inertia'],
+    ['J', 'load.inertia'],
+    ['DOL', 'starting.method'],
+    ['ODP', 'nameplate.enclosure'],
+    ['IP23', 'nameplate.enclosure'],
+    ['cos φ', 'nameplate.powerFactor'],
+    ['Zs', 'protection.loopImpedance'],
+    ['TDD', 'drive.demandDistortion'],
+    ['ground wire', 'protection.groundingConductor'],
+    ['load.torqueKind', 'load.torqueKind'],
+  ])('%s finds %s among the first six', (typed, id) => {
+    expect(
+      findTerms(typed)
+        .slice(0, 6)
+        .map((term) => term.id),
+    ).toContain(id);
+  });
+
+  it('says nothing of what nobody calls anything', () => {
+    expect(findTerms('zzqx')).toEqual([]);
+    expect(findTerms('<script>')).toEqual([]);
+    expect(findTerms('  ').length).toBeGreaterThan(300);
+  });
 });

@@ -1,3 +1,4 @@
+import { evidenceOf } from '../../motor/typical.ts';
 import { say, textOf, series, type Text } from '../../kernel/text.ts';
 import { motorsOf } from '../selection/choose-drive.ts';
 import { notebook, type StageResult } from '../stage.ts';
@@ -129,11 +130,17 @@ function endsOf({ motor }: DriveStageInput, { least, most }: SpeedRange): Partia
   return {
     leastSpeed: quantity(least.share * motor.speed, 'speed', {
       origin: 'estimated',
+      evidence: evidenceOf(motor),
       source: least.source,
       note,
     }),
     leastReason: textValue(least.why, { origin: 'chosen', source: least.source }),
-    mostSpeed: quantity(most.share * motor.speed, 'speed', { origin: 'estimated', source: most.source, note }),
+    mostSpeed: quantity(most.share * motor.speed, 'speed', {
+      origin: 'estimated',
+      evidence: evidenceOf(motor),
+      source: most.source,
+      note,
+    }),
     mostReason: textValue(most.why, { origin: 'chosen', source: most.source }),
   };
 }

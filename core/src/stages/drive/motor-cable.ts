@@ -118,6 +118,7 @@ function withstandOf({ brief, pick, motor }: DriveStageInput): { readonly value:
       value: quantity(SILENT, 'voltage', {
         origin: 'estimated',
         source: PRACTICE,
+        assumes: 'nameplate.inverter',
         note: 'The plate says nothing; a winding of which nothing is known is taken to bear this much.',
       }),
       proven: false,
@@ -204,6 +205,7 @@ export function motorCableOf(driven: DriveStageInput, report: Report): MotorCabl
         ? {
             filterDrop: quantity(drop, 'fraction', {
               origin: 'estimated',
+              evidence: 'declared',
               source: PRACTICE,
               note: 'The filter’s own data decide.',
             }),

@@ -72,7 +72,12 @@ export function demandOf(
   const least = (demandRatchet?.value ?? 0) * highest;
   const charged = months.reduce((sum, month) => sum + Math.max(month, least), 0);
   const [symbol, dimension] = byApparent ? (['S', 'apparentPower'] as const) : (['P', 'power'] as const);
-  const figure = (value: number): Value => quantity(value, dimension, { origin: 'estimated', source: 'profile' });
+  const figure = (value: number): Value =>
+    quantity(value, dimension, {
+      origin: 'estimated',
+      evidence: 'declared',
+      source: 'profile',
+    });
   return quantity(charged * demandPrice.value, 'money', {
     origin: 'estimated',
     formula: demandRatchet

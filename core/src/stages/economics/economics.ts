@@ -74,6 +74,7 @@ function lifeCost(first: Value, yearly: Value, { brief }: EconomicsInput): Value
       C: first,
       n: quantity(years * YEAR, 'span', {
         origin: brief.given.money.years ? 'given' : 'estimated',
+        ...(brief.given.money.years ? {} : { assumes: 'money.years' }),
         source: brief.given.money.years ? 'typed in this job' : 'usual span',
       }),
       K: yearly,

@@ -101,11 +101,17 @@ function givenOf(brief: StageContext, nameplate: NameplateResult, load: LoadResu
     quantity(RATED_AMBIENT, 'temperature', {
       origin: 'estimated',
       source: PRACTICE,
+      assumes: 'place.ambient',
       note: 'The rated ambient is assumed.',
     });
   const altitude =
     given.place.altitude ??
-    quantity(0, 'altitude', { origin: 'estimated', source: PRACTICE, note: 'Below 1000 m is assumed.' });
+    quantity(0, 'altitude', {
+      origin: 'estimated',
+      source: PRACTICE,
+      assumes: 'place.altitude',
+      note: 'Below 1000 m is assumed.',
+    });
   const size = sizeInForce(job, nameplate, load.values.standardPower);
   const power = size?.value ?? 0;
   const wet = isWet({ at });

@@ -7,6 +7,7 @@ import type { LoadKnown } from './load-known.ts';
 export function ratingFor(driven: Value, { job }: Pick<LoadKnown, 'job' | 'school'>): Value {
   const factor = quantity(serviceFactors[job.load.shock], 'count', {
     origin: 'estimated',
+    evidence: 'declared',
     source: PRACTICE,
     note: `Service factor for ${job.load.shock} running.`,
   });

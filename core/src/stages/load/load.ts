@@ -86,6 +86,7 @@ function givenOf(
     quantity(usualBreakaway(job.load), 'fraction', {
       origin: 'estimated',
       source: PRACTICE,
+      assumes: 'load.breakaway',
       note: 'Fans and pumps break away easily; loaded constant-torque machines need at least their running torque.',
     });
   return {

@@ -1,4 +1,4 @@
-import type { Motor } from '../../motor/typical.ts';
+import { evidenceOf, type Motor } from '../../motor/typical.ts';
 import { synchronousSpeed } from '../../motor/synchronous.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
 import { torqueCurve, type TorqueCurve } from './torque-curve.ts';
@@ -91,6 +91,7 @@ export function speedAtThisLoad(of: Motor, needed: Value, { ratio }: Pick<LoadKn
   return quantity((field - (field - of.speed) * share) / (ratio?.value ?? 1), 'speed', {
     origin: 'estimated',
     formula: 'n = \\dfrac{1}{i}\\left(n_s - (n_s - n_n)\\dfrac{T_m}{T_n}\\right)',
+    evidence: evidenceOf(of),
     from: { T_m: needed, i: ratio },
     source: 'slip in proportion to torque',
     note: `Holds for ${of.label}, at rated voltage.`,

@@ -18,6 +18,7 @@ export function standardSize(
     return quantity(plate.value, 'power', {
       origin: 'estimated',
       source: PRACTICE,
+      assumes: 'load.torque',
       note: 'The load is not known; the size on the plate stands in.',
     });
   }

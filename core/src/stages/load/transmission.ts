@@ -103,13 +103,20 @@ export function transmissionOf({ job, given, rows }: StageContext): Transmission
   const list = rows['load.stages'];
   if (list.length === 0) {
     const ratio =
-      typed.ratio ?? quantity(1, 'count', { origin: 'estimated', source: PRACTICE, note: 'Direct drive is assumed.' });
+      typed.ratio ??
+      quantity(1, 'count', {
+        origin: 'estimated',
+        source: PRACTICE,
+        assumes: 'load.ratio',
+        note: 'Direct drive is assumed.',
+      });
     const direct = ratio.value === 1;
     const efficiency =
       typed.transmissionEfficiency ??
       quantity(direct ? 1 : 0.95, 'fraction', {
         origin: 'estimated',
         source: PRACTICE,
+        assumes: 'load.transmissionEfficiency',
         note: direct ? 'Direct drive loses nothing worth counting.' : 'A belt or one gear stage in good order.',
       });
     const motor: TypedShaft = { torque: undefined, speed: undefined, inertia: undefined, path: '' };
@@ -134,6 +141,7 @@ export function transmissionOf({ job, given, rows }: StageContext): Transmission
       quantity(usualEfficiency(kind, ratio?.value ?? 1), 'fraction', {
         origin: 'estimated',
         source: PRACTICE,
+        assumes: `load.stages.${row.at}.efficiency`,
         note: `A ${kind} in good order at full torque.`,
       });
     return { kind, ratio, efficiency };
@@ -273,6 +281,7 @@ export function sideLoad(kind: Kind, torque: Value, diameter: Value): Value {
       D: diameter,
       k: quantity(sidePull[kind], 'count', {
         origin: 'estimated',
+        evidence: 'declared',
         source: PRACTICE,
         note: `Pull of a ${kind}.`,
       }),

@@ -25,6 +25,8 @@ export function completeBalance({
     known.efficiency = table && {
       ...table,
       origin: 'estimated',
+      evidence: 'assumed',
+      assumes: ['nameplate.efficiency'],
       working: { ...table.working, note: `Not on the plate: the ${className} value for the size stands in.` },
     };
   }

@@ -85,7 +85,11 @@ export function connectedRating(given: Inputs['given'], job: Pick<Job, 'school' 
   if (frequencies.length === 0) doubts.push('frequency assumed');
   const frequency =
     frequencies[at] ??
-    quantity(wanted ?? (school === 'NEMA' ? 60 : 50), 'frequency', { origin: 'estimated', source: PRACTICE });
+    quantity(wanted ?? (school === 'NEMA' ? 60 : 50), 'frequency', {
+      origin: 'estimated',
+      source: PRACTICE,
+      assumes: 'nameplate.frequency',
+    });
 
   const { voltages: groups, currents } = apart(plate.voltages ?? [], plate.currents ?? []);
   const target = connectedVoltage(given);
@@ -115,6 +119,8 @@ export function connectedRating(given: Inputs['given'], job: Pick<Job, 'school' 
       : {
           ...value,
           origin: 'estimated',
+          evidence: 'assumed',
+          assumes: ['supply.voltage'],
           working: { ...value.working, note: 'The connected voltage is not known; the highest on the plate is taken.' },
         };
   const voltage = taken(groups[g]?.[i]);

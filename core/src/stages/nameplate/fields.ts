@@ -15,6 +15,7 @@ export const lead = 'Enter each figure as printed, or paste the whole nameplate.
 /** What this stage asks, in the order a person reads it off plate, machine or drawing. */
 export const fields = {
   power: list('power', {
+    declared: true,
     label: { NEMA: 'Rated power', IEC: 'Rated output' },
     headings: ['Power', 'hp', 'kw', 'horsepower', 'rating', 'output'],
     min: 50,
@@ -22,6 +23,7 @@ export const fields = {
     example: '15 hp or 11 kW',
   }),
   voltages: list('voltage', {
+    declared: true,
     label: 'Rated voltage(s)',
     headings: ['Volts', 'voltage', 'v', 'voltages'],
     min: 90,
@@ -30,6 +32,7 @@ export const fields = {
     hint: '230/460',
   }),
   currents: list('current', {
+    declared: true,
     label: { NEMA: 'Full-load current(s), same order', IEC: 'Rated current(s), same order' },
     headings: ['Amps', 'current', 'fla', 'a', 'full load amps', 'currents'],
     min: 0.1,
@@ -38,6 +41,7 @@ export const fields = {
     hint: '38/19',
   }),
   frequency: list('frequency', {
+    declared: true,
     label: 'Rated frequency',
     headings: ['Frequency', 'hz', 'hertz'],
     min: 40,
@@ -45,6 +49,7 @@ export const fields = {
     example: '60 Hz',
   }),
   speed: list('speed', {
+    declared: true,
     label: { NEMA: 'Full-load speed', IEC: 'Rated speed' },
     headings: ['Speed', 'rpm', 'r/min', 'full load speed'],
     min: 100 * TURN,
@@ -52,6 +57,7 @@ export const fields = {
     example: '1770 rpm',
   }),
   efficiency: list('fraction', {
+    declared: true,
     label: { NEMA: 'Nominal efficiency', IEC: 'Rated efficiency' },
     headings: ['Efficiency', 'eff', 'nominal efficiency'],
     min: 0.3,
@@ -59,6 +65,7 @@ export const fields = {
     example: '92.4 %',
   }),
   powerFactor: list('powerFactor', {
+    declared: true,
     label: 'Power factor',
     headings: ['Power factor', 'pf', 'cos phi', 'cosphi', 'cos φ'],
     min: 0.2,
@@ -80,6 +87,7 @@ export const fields = {
     },
   ),
   serviceFactor: quantity('count', {
+    declared: true,
     label: 'Service factor',
     headings: ['Service factor', 'sf'],
     min: 1,
@@ -100,6 +108,7 @@ export const fields = {
     asked: starting,
   }),
   startingCurrentRatio: quantity('count', {
+    declared: true,
     label: 'Locked-rotor current ratio I_A/Iₙ',
     headings: ['Ist/In', 'ia/in'],
     min: 2,
@@ -126,6 +135,7 @@ export const fields = {
     hint: 'F',
   }),
   ambient: quantity('temperature', {
+    declared: true,
     label: 'Rated ambient temperature',
     headings: ['Ambient', 'amb'],
     min: KELVIN - 50,
@@ -147,6 +157,7 @@ export const fields = {
     note: 'Leads brought out: 3, 6, 9 or 12',
   }),
   lockedRotorCurrent: quantity('current', {
+    declared: true,
     label: 'Locked-rotor current',
     headings: ['Locked-rotor amps', 'lra'],
     min: 0.5,
@@ -162,6 +173,7 @@ export const fields = {
     note: 'Phases on the plate; anything but 3 stops',
   }),
   poles: quantity('count', {
+    declared: true,
     label: 'Number of poles',
     headings: ['Poles', 'pole', 'p'],
     min: 2,
@@ -235,6 +247,7 @@ export const fields = {
   }),
   grease: words(80, { label: 'Grease', hint: 'Polyurea', group: 'Further nameplate data' }),
   mass: quantity('mass', {
+    declared: true,
     label: { NEMA: 'Weight', IEC: 'Mass' },
     headings: ['Mass', 'weight', 'wt'],
     min: 1,
@@ -260,6 +273,7 @@ export const fields = {
     group: 'Further nameplate data',
   }),
   altFrequency: quantity('frequency', {
+    declared: true,
     label: 'Frequency, second rating',
     headings: ['Second frequency'],
     min: 40,
@@ -268,6 +282,7 @@ export const fields = {
     group: 'Second rating, other frequency',
   }),
   altPower: quantity('power', {
+    declared: true,
     label: 'Power, second rating',
     headings: ['Second power'],
     min: 50,
@@ -277,6 +292,7 @@ export const fields = {
     group: 'Second rating, other frequency',
   }),
   altVoltages: list('voltage', {
+    declared: true,
     label: 'Voltage(s), second rating',
     headings: ['Second volts'],
     min: 90,
@@ -286,6 +302,7 @@ export const fields = {
     group: 'Second rating, other frequency',
   }),
   altCurrents: list('current', {
+    declared: true,
     label: 'Current(s), second rating',
     headings: ['Second amps'],
     min: 0.1,
@@ -295,6 +312,7 @@ export const fields = {
     group: 'Second rating, other frequency',
   }),
   altSpeed: quantity('speed', {
+    declared: true,
     label: 'Speed, second rating',
     headings: ['Second speed'],
     min: 100 * TURN,
@@ -303,6 +321,7 @@ export const fields = {
     group: 'Second rating, other frequency',
   }),
   altEfficiency: quantity('fraction', {
+    declared: true,
     label: 'Efficiency, second rating',
     headings: ['Second efficiency'],
     min: 0.3,
@@ -311,6 +330,7 @@ export const fields = {
     group: 'Second rating, other frequency',
   }),
   altPowerFactor: quantity('powerFactor', {
+    declared: true,
     label: 'Power factor, second rating',
     headings: ['Second power factor'],
     min: 0.2,
@@ -319,6 +339,7 @@ export const fields = {
     group: 'Second rating, other frequency',
   }),
   altServiceFactor: quantity('count', {
+    declared: true,
     label: 'Service factor, second rating',
     headings: ['Second service factor'],
     min: 1,

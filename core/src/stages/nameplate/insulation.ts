@@ -34,7 +34,9 @@ export function insulation(
   const top = thermalClasses.number(row, 'class');
   if (!row || full === undefined || allowance === undefined || top === undefined) return undefined;
   const typed = riseOf(rise);
-  const warm = ambient ?? quantity(40 + KELVIN, 'temperature', { origin: 'estimated', source: PRACTICE });
+  const warm =
+    ambient ??
+    quantity(40 + KELVIN, 'temperature', { origin: 'estimated', source: PRACTICE, assumes: 'nameplate.ambient' });
   const spot = warm.value + (typed ?? full) + allowance;
   const limit = quantity(top + KELVIN, 'temperature', {
     origin: 'recalled',
@@ -43,6 +45,7 @@ export function insulation(
   });
   const hotSpot = quantity(spot, 'temperature', {
     origin: typed === undefined ? 'estimated' : 'derived',
+    ...(typed === undefined ? { assumes: 'nameplate.rise' } : {}),
     formula: `\\vartheta = \\vartheta_{amb} + ${typed ?? full}\\,\\mathrm{K} + ${allowance}\\,\\mathrm{K}`,
     from: { '\\vartheta_{amb}': warm },
     source: thermalClasses.source,

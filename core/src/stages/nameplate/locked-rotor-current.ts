@@ -46,6 +46,7 @@ export function lockedRotorGuess(current: Value): LockedRotorRange {
   const at = (factor: number): Value =>
     quantity(current.value * factor, 'current', {
       origin: 'estimated',
+      assumes: 'nameplate.codeLetter',
       formula: `I_{LR} \\approx ${factor}\\,I_n`,
       from: { I_n: current },
       source: PRACTICE,

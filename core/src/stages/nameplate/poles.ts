@@ -39,6 +39,7 @@ function slipFrom(
   if (!efficiency) return {};
   const slip = quantity(estimatedSlip(efficiency.value), 'fraction', {
     origin: 'estimated',
+    assumes: 'nameplate.speed',
     formula: 's \\approx 0.22\\,\\dfrac{1-\\eta}{\\eta}',
     from: { '\\eta': efficiency },
     source: PRACTICE,

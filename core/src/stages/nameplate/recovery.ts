@@ -52,6 +52,7 @@ export function recover({ job, given }: StageContext, report: Report): Recovery 
   const estimate = (si: number): Value =>
     quantity(si, 'power', {
       origin: 'estimated',
+      assumes: 'nameplate.power',
       source: PRACTICE,
       note: series(
         clues.map((clue) => say`${clue.from}: ${clue.says} (${clue.confidence})`),
@@ -90,6 +91,7 @@ const frameValue = (frames: readonly FoundFrame[]): Value<Text> =>
 const polesValue = (poles: number, { clues }: MeasuredMotor): Value =>
   quantity(poles, 'count', {
     origin: 'estimated',
+    assumes: 'nameplate.poles',
     source: PRACTICE,
     note: clues.find(({ of }) => of === 'poles')?.confidence,
   });

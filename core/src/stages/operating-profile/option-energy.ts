@@ -1,5 +1,5 @@
 import { quantity } from '../../kernel/value.ts';
-import type { Motor } from '../../motor/typical.ts';
+import { evidenceOf, type Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { NameplateResult } from '../nameplate/nameplate.ts';
 import type { OptionContext } from '../stage.ts';
@@ -124,6 +124,7 @@ function valuesOf(
   const basis = countsGuaranteed(motor, { brief, nameplate }) ? 'guaranteed least' : 'nominal';
   const how = {
     origin: 'estimated' as const,
+    evidence: evidenceOf(motor),
     from: { P: load.values.motorPower, t: values.hours },
     source: `Flow control, motor and feed of this option; losses by the fitted circuit${onDrive ? `; ${stated ? STATED : DRIVE_LOSS}` : ''}`,
     note: `Holds for ${motor.label}${onDrive ? ' on a drive' : ''}, at its ${basis} efficiency.`,

@@ -1,7 +1,7 @@
 import { existingMotor } from './existing-motor.ts';
 import { YEAR } from '../../kernel/constants.ts';
 import { quantity, type Value } from '../../kernel/value.ts';
-import type { Motor } from '../../motor/typical.ts';
+import { evidenceOf, type Motor } from '../../motor/typical.ts';
 import type { ProfileOn, ProfilePoint } from './profile-result.ts';
 import type { FlowModel } from './flow-model.ts';
 import type { ProfileValues } from './values.ts';
@@ -44,6 +44,7 @@ export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
     ? undefined
     : quantity(throttled, 'energy', {
         origin: 'estimated',
+        evidence: evidenceOf(motor),
         formula: 'E = \\sum_i t_i\\,P_{in}(q_i)',
         from: { P: motorPower, t: hours },
         source:
@@ -52,6 +53,7 @@ export function energyOf(steps: readonly ProfilePoint[], on: EnergyOn): Energy {
       });
   const energySpeedControlled = quantity(controlled, 'energy', {
     origin: 'estimated',
+    evidence: evidenceOf(motor),
     formula: affinityLaw(job.load.torqueKind, staticShare),
     from: { P: motorPower, h: given.profile.staticHeadShare },
     source: `Affinity laws; losses of the motor by its circuit; ${DRIVE_LOSS}`,

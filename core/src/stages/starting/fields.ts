@@ -244,6 +244,7 @@ export const fields = {
     example: '0.25 kg·m² or 5.9 lb·ft²',
     hint: '0.25 kg·m²',
     group: 'Motor data sheet',
+    declared: true,
   }),
   lockedRotorTorque: quantity('fraction', {
     label: 'Locked-rotor torque',
@@ -252,6 +253,7 @@ export const fields = {
     example: '190 % of rated torque',
     hint: '190 %',
     group: 'Motor data sheet',
+    declared: true,
   }),
   pullUpTorque: quantity('fraction', {
     label: 'Pull-up torque',
@@ -260,6 +262,7 @@ export const fields = {
     example: '150 % of rated torque',
     hint: '150 %',
     group: 'Motor data sheet',
+    declared: true,
   }),
   breakdownTorque: quantity('fraction', {
     label: 'Breakdown torque',
@@ -268,6 +271,7 @@ export const fields = {
     example: '260 % of rated torque',
     hint: '260 %',
     group: 'Motor data sheet',
+    declared: true,
   }),
   efficiency75: quantity('fraction', {
     label: 'Efficiency at 75 % load',
@@ -275,6 +279,7 @@ export const fields = {
     max: 0.995,
     example: '93.8 %',
     group: 'Motor data sheet',
+    declared: true,
   }),
   efficiency50: quantity('fraction', {
     label: 'Efficiency at 50 % load',
@@ -282,6 +287,7 @@ export const fields = {
     max: 0.995,
     example: '93.1 %',
     group: 'Motor data sheet',
+    declared: true,
   }),
   leakageKnee: quantity('count', {
     label: 'Leakage saturation onset current',
@@ -289,6 +295,7 @@ export const fields = {
     max: 10,
     example: '2.5 × rated',
     group: 'Motor data sheet',
+    declared: true,
   }),
   leakageFloor: quantity('fraction', {
     label: 'Leakage saturation factor',
@@ -296,6 +303,7 @@ export const fields = {
     max: 1,
     example: '60 %',
     group: 'Motor data sheet',
+    declared: true,
   }),
   stallTimeHot: quantity('duration', {
     label: { NEMA: 'Safe stall time, hot', IEC: 'Locked-rotor time, hot' },
@@ -303,6 +311,7 @@ export const fields = {
     max: 120,
     example: '12 s',
     group: 'Motor data sheet',
+    declared: true,
   }),
   stallTimeCold: quantity('duration', {
     label: { NEMA: 'Safe stall time, cold', IEC: 'Locked-rotor time, cold' },
@@ -310,5 +319,6 @@ export const fields = {
     max: 240,
     example: '20 s',
     group: 'Motor data sheet',
+    declared: true,
   }),
 };

@@ -15,6 +15,7 @@ export function stallTimeOf({ job, given }: OptionContext): Value {
   if (typed) return typed;
   return quantity(leastStall(), 'duration', {
     origin: 'recalled',
+    assumes: job.starting.hot ? 'starting.stallTimeHot' : 'starting.stallTimeCold',
     source: stallTime.source,
     note: 'The least a motor must bear from running temperature; the maker’s curve may allow more, from cold above all.',
   });

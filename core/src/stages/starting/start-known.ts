@@ -47,12 +47,14 @@ export function knownOf(on: StartingOn, motor: Motor, machine: Machine): StartKn
     quantity(usualRotorInertia(motor.power, motor.poles), 'inertia', {
       origin: 'estimated',
       source: PRACTICE,
+      assumes: 'starting.rotorInertia',
       note: 'A usual rotor of the size, within about 40 %.',
     });
   const machineInertia =
     load.values.inertia ??
     quantity(rotor.value * practice.assumedInertia.value, 'inertia', {
       origin: 'estimated',
+      assumes: 'load.inertia',
       formula: 'k\\,J_r',
       from: { k: practice.assumedInertia, J_r: rotor },
       source: PRACTICE,

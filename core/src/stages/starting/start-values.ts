@@ -1,3 +1,4 @@
+import { evidenceOf } from '../../motor/typical.ts';
 import { say } from '../../kernel/text.ts';
 import type { Text } from '../../kernel/text.ts';
 import { PRACTICE, quantity, textValue } from '../../kernel/value.ts';
@@ -51,6 +52,7 @@ export function chosenStart(chosen: Comparison, start: Start, why: Text, known: 
 
 const simulatedOn = ({ motor }: StartKnown) => ({
   origin: 'estimated' as const,
+  evidence: evidenceOf(motor),
   source:
     'Quasi-steady run-up of the fitted circuit, with no more torque than is guaranteed, behind source and feeder (Runge–Kutta of order four)',
   note: `Holds for ${motor.label}.`,

@@ -7,7 +7,12 @@ import type { StartKnown } from './start-known.ts';
 /** Over how long a soft stop lowers the voltage. */
 export const softStopOf = ({ brief }: StartKnown): Value =>
   brief.given.starting.softStop ??
-  quantity(USUAL.softStop, 'duration', { origin: 'estimated', source: PRACTICE, note: 'Usual stop ramp.' });
+  quantity(USUAL.softStop, 'duration', {
+    origin: 'estimated',
+    source: PRACTICE,
+    assumes: 'starting.softStop',
+    note: 'Usual stop ramp.',
+  });
 
 /** Only where a sudden stop matters: with the supply cut off, and softly. */
 export function stoppingTimes(

@@ -3,7 +3,7 @@ import { type Complex } from '../../kernel/complex.ts';
 import { PRACTICE, quantity, type Value } from '../../kernel/value.ts';
 import { terminalImpedance } from '../../motor/circuit.ts';
 import { fitOf } from '../../motor/fit-motor.ts';
-import type { Motor } from '../../motor/typical.ts';
+import { evidenceOf, type Motor } from '../../motor/typical.ts';
 import type { LoadResult } from '../load/load-result.ts';
 import type { StageContext } from '../stage.ts';
 import type { Fed } from './fed.ts';
@@ -31,7 +31,11 @@ export function directStart(
     from: {
       Z: source.internalValue,
       Z_f: source.feederValue,
-      I_s: quantity(motor.lockedRotorCurrent, 'current', { origin: 'estimated', source: motor.label }),
+      I_s: quantity(motor.lockedRotorCurrent, 'current', {
+        origin: 'estimated',
+        evidence: evidenceOf(motor),
+        source: motor.label,
+      }),
       '\\cos\\varphi_s': powerFactor,
     },
     source: 'Phasors of source, feeder, other load and standing motor',
@@ -63,6 +67,7 @@ export function standstillPowerFactor(of: Motor, { given, practice }: StageConte
   const { re, im } = terminalImpedance(fit.circuit, 1);
   return quantity(re / Math.hypot(re, im), 'powerFactor', {
     origin: 'estimated',
+    evidence: evidenceOf(of),
     source: 'per-phase circuit fitted to the motor, at standstill',
   });
 }

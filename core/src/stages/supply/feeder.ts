@@ -64,6 +64,7 @@ export function runningDrop(
   const sine = Math.sqrt(1 - powerFactor ** 2);
   const amperes = quantity(current, 'current', {
     origin: 'estimated',
+    evidence: 'declared',
     source: 'full-load current of the motor',
   });
   const drop = (Math.sqrt(3) * current * (feeder.re * powerFactor + feeder.im * sine)) / voltage;

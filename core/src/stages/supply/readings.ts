@@ -26,6 +26,7 @@ export function lowestVoltageOf({ brief, voltage, motor, motorVoltage }: Fed, re
     (motor &&
       quantity(startVoltage(given, motor.voltage) ?? motor.voltage, 'voltage', {
         origin: 'estimated',
+        assumes: 'supply.lowestVoltage',
         formula: 'V = \\min(V_{system},\\ V_n)',
         from: { 'V_{system}': voltage, V_n: motorVoltage },
         source: PRACTICE,

@@ -3,7 +3,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyJob, solve, type JobInput } from '../../../src/index.ts';
-import { flowLogger, profileOfLog, type FlowRecord, type InputCurve } from '../../../src/stages/operating-profile/flow-log.ts';
+import {
+  flowLogger,
+  profileOfLog,
+  type FlowRecord,
+  type InputCurve,
+} from '../../../src/stages/operating-profile/flow-log.ts';
 import { catalogue, fan } from '../../lib/round-prices.ts';
 
 const HOUR = 3600;

@@ -279,12 +279,12 @@ describe('the selection sheet', () => {
         expect(rows.length, title).toBeGreaterThan(0);
         // The bill names parts; sheet.test.ts holds it.
         if (title === 'Bill of materials') continue;
-        for (const { label, text, origin } of rows) {
+        for (const { label, text, assumed } of rows) {
           const value = known.get(label);
           expect(value, label).toBeDefined();
           expect(text.startsWith(value?.text ?? '?')).toBe(true);
           if (value?.unit === 'currency') expect(text).toContain(job.currency);
-          expect(origin).toBe(value?.origin);
+          expect(assumed).toBe(value?.evidence === 'assumed');
         }
       }
       expect(sheet.findings).toBe(solution.findings);

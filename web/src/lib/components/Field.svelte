@@ -17,6 +17,13 @@
   const error = $derived(echo?.error);
   const said = $derived(error ? `${id}-error` : undefined);
 
+  /** F1 opens what the glossary says of the field that has the focus. */
+  function define(event: KeyboardEvent): void {
+    if (event.key !== 'F1') return;
+    event.preventDefault();
+    window.open(`/glossary?q=${encodeURIComponent(field.path)}`, 'glossary');
+  }
+
   const getText = (): string => String(store.get(field.path) ?? '');
   const setText = (value: string | number | undefined): void =>
     store.set(field.path, value === undefined ? '' : String(value));
@@ -27,7 +34,12 @@
   const look = $derived(error ? 'entry border-2 border-stop' : 'entry');
 </script>
 
-<div class={field.wide ? 'sm:col-span-2 lg:col-span-1 xl:col-span-2' : undefined} data-field={field.path}>
+<div
+  class={field.wide ? 'relative sm:col-span-2 lg:col-span-1 xl:col-span-2' : 'relative'}
+  data-field={field.path}
+  onkeydown={define}
+  role="presentation"
+>
   {#if field.kind === 'check'}
     <label class="tick">
       <input
@@ -39,6 +51,14 @@
     </label>
   {:else}
     <label for={id} class="asked">{label}</label>
+    <a
+      href={`/glossary?q=${encodeURIComponent(field.path)}`}
+      target="glossary"
+      tabindex={-1}
+      class="definition"
+      aria-label={`Definition of ${label}`}
+      title="Definition (F1)">?</a
+    >
     {#if field.kind === 'select'}
       <select {id} class={look} bind:value={getText, setText}>
         {#if store.get(field.path) === undefined}<option disabled value="">–</option>{/if}

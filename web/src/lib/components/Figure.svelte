@@ -18,9 +18,9 @@
 <!-- A figure that opens to its working. -->
 <button
   type="button"
-  class={value.origin === 'estimated' ? 'figure italic' : 'figure'}
+  class={value.evidence === 'assumed' ? 'figure italic' : 'figure'}
   aria-haspopup="dialog"
   aria-label={`${label}: ${value.text}`}
-  title="Show the derivation"
+  title={value.evidence === 'assumed' ? 'Rests on an assumption. Show the derivation.' : 'Show the derivation'}
   onclick={(event) => void open(event.currentTarget)}>{value.text}</button
 >

@@ -8,6 +8,7 @@
     ['Alt + ↓, Alt + ↑', 'to the next and the previous stage'],
     ['Alt + Enter', 'to the next entry that is needed; to the sheet where none is'],
     ['Enter on a dotted figure', 'its working; Esc closes it'],
+    ['F1 in a field', 'its definition, clause and other names'],
     ['Ctrl + Z, Ctrl + Y', 'undo and redo, when no field has the focus'],
     ['← → on a slider', 'turns it a step'],
     ['/', 'to the search, on the first page'],

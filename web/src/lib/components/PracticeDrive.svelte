@@ -4,7 +4,12 @@
   import Range from 'flowbite-svelte/Range.svelte';
   import { onMount } from 'svelte';
   import { explain, tasksOf } from '@pilgrim/core/test-rig/exercise';
-  import { frequencyOf, practicePlate as plate, practiceRange, type SettingName } from '@pilgrim/core/test-rig/practice';
+  import {
+    frequencyOf,
+    practicePlate as plate,
+    practiceRange,
+    type SettingName,
+  } from '@pilgrim/core/test-rig/practice';
   import { practiceChart } from '$lib/charts/practice-chart';
   import { PracticeStore } from '$lib/test-rig/practice-store.svelte';
   import Chart from './Chart.svelte';

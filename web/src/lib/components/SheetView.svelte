@@ -40,8 +40,8 @@
             <div class="flex gap-3 py-0.5 text-sm">
               <dt class="grow text-quiet">{row.label}</dt>
               <dd class="text-right">
-                <span class={row.origin === 'estimated' ? 'italic' : ''}>{row.text}</span>{#if row.other}<span
-                    class="text-quiet">&nbsp;· {row.other}</span
+                <span class={row.assumed ? 'italic' : ''}>{row.text}</span>{#if row.other}<span class="text-quiet"
+                    >&nbsp;· {row.other}</span
                   >{/if}
               </dd>
             </div>

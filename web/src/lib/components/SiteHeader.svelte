@@ -3,8 +3,10 @@
   import ThemeButton from './ThemeButton.svelte';
   import UnitsButton from './UnitsButton.svelte';
 
-  let { current, children }: { current: 'jobs' | 'motors' | 'sites' | 'catalogues' | 'rig'; children?: Snippet } =
-    $props();
+  let {
+    current,
+    children,
+  }: { current: 'jobs' | 'motors' | 'sites' | 'catalogues' | 'rig' | 'glossary'; children?: Snippet } = $props();
 
   const places = [
     ['jobs', '/', 'Jobs'],
@@ -12,6 +14,7 @@
     ['sites', '/sites', 'Sites'],
     ['catalogues', '/catalogues', 'Catalogues'],
     ['rig', '/rig', 'Rig'],
+    ['glossary', '/glossary', 'Glossary'],
   ] as const;
 </script>
 

@@ -14,10 +14,13 @@
 
 <script lang="ts">
   import Popover from 'flowbite-svelte/Popover.svelte';
+  import { stageTitles, type StageName } from '@pilgrim/core/kernel/stage-list';
+  import type { StandardsSystem } from '@pilgrim/core/kernel/quantity/units';
   import { tick } from 'svelte';
+  import { fieldNames } from '$lib/job/sheets';
   import { closeWorking, working, type Shown } from './working.svelte';
 
-  let { shown }: { shown: Shown } = $props();
+  let { shown, school = 'IEC' }: { shown: Shown; school?: StandardsSystem } = $props();
   const { label, value } = $derived(shown);
 
   let formula = $state('');
@@ -30,6 +33,18 @@
     recalled: 'from a table recalled from memory; the printed standard decides',
     estimated: 'an estimate',
     chosen: 'chosen by rule',
+  } as const;
+
+  /** What each assumed field is called; its stages are fetched with the first card that names one. */
+  let names = $state<ReadonlyMap<string, string>>(new Map());
+  $effect(() => {
+    const stages = new Set(value.assumes?.map((path) => path.split('.')[0] as StageName));
+    if (stages.size > 0) void fieldNames(stageTitles, school, [...stages]).then((all) => (names = all));
+  });
+  const evidenceTexts = {
+    given: 'Rests on what was typed.',
+    declared: 'Rests on nameplate, data sheet, catalogue or standard.',
+    assumed: 'Rests on an assumption.',
   } as const;
 
   $effect(() => {
@@ -95,7 +110,18 @@
     </table>
   {/if}
   <p class="text-gray-300">This figure is {originTexts[value.origin]}.</p>
+  <p class="text-gray-300" data-testid="evidence">
+    {evidenceTexts[value.evidence]}
+    {#if value.assumes}Type to replace it: {value.assumes.map((path) => names.get(path) ?? path).join('; ')}.{/if}
+  </p>
   <p class="text-gray-300">Source: {value.working.source}</p>
   {#if value.working.note}<p class="mt-1 text-gray-100">{value.working.note}</p>{/if}
-  <button type="button" class="mt-2 min-h-11 underline" onclick={closeWorking}>Close</button>
+  <div class="mt-2 flex gap-4">
+    <button type="button" class="min-h-11 underline" onclick={closeWorking}>Close</button>
+    <a
+      class="flex min-h-11 items-center underline"
+      href={`/glossary?q=${encodeURIComponent(label.replace(/ \(.*\)$/, ''))}`}
+      target="glossary">Definition</a
+    >
+  </div>
 </Popover>

@@ -1,5 +1,11 @@
 import { nothingSeen, seenAfter, type Seen } from '@pilgrim/core/test-rig/exercise';
-import { atRest, fromTheBox, practiceStart, type PracticeHand, type PracticeSetting } from '@pilgrim/core/test-rig/practice';
+import {
+  atRest,
+  fromTheBox,
+  practiceStart,
+  type PracticeHand,
+  type PracticeSetting,
+} from '@pilgrim/core/test-rig/practice';
 import type { Practice } from '@pilgrim/core/test-rig/registers';
 
 /** ms between two looks at the drive; looks that are kept for the picture. */

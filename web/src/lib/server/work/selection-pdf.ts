@@ -21,7 +21,7 @@ const section = (part: SheetSection, width: number): Content => ({
           { text: printable(row.label), color: QUIET },
           {
             text: [
-              { text: printable(row.text), italics: row.origin === 'estimated' },
+              { text: printable(row.text), italics: row.assumed },
               { text: row.other === '' ? '' : printable(` · ${row.other}`), color: QUIET },
             ],
             alignment: 'right',
@@ -120,7 +120,7 @@ function definition(sheet: SelectionSheet, paper: 'letter' | 'a4', revision: num
       ...bullets('Improves accuracy', sheet.sharpens, pageWidth),
       ...(sheet.note ? [{ text: printable(sheet.note), margin: [0, 0, 0, 6] } satisfies Content] : []),
       boxed(cautions, deferral),
-      { text: 'Figures in italics are estimates.', color: QUIET, margin: [0, 4, 0, 0] },
+      { text: 'Figures in italics rest on an assumption.', color: QUIET, margin: [0, 4, 0, 0] },
       ...settingsPage(sheet, pageWidth),
       ...(sheet.scheme ? diagramPage(sheet.scheme, `${sheet.site} · ${sheet.title}`, pageWidth) : []),
     ],

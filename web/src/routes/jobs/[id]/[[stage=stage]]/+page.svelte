@@ -199,7 +199,7 @@
 
 {#if working.shown}
   {#await import('$lib/components/WorkingCard.svelte') then { default: WorkingCard }}
-    {#key working.shown}<WorkingCard shown={working.shown} />{/key}
+    {#key working.shown}<WorkingCard shown={working.shown} school={store.school} />{/key}
   {/await}
 {/if}
 {#if store.done}

@@ -54,7 +54,7 @@
   <SheetView {sheet} />
   <p class="mt-3 text-sm text-quiet" data-testid="revision">
     Revision {revision}{data.asked && revision < data.kept.newest ? ` of ${data.kept.newest}` : ''}. Figures in italics
-    are estimates.
+    rest on an assumption.
     {#if kept && sheet.engine !== data.engine}
       It stands as {sheet.engine} decided it; save the job again to have it decided by {data.engine}.
     {/if}
