@@ -253,3 +253,43 @@ test('a machine’s curve is pasted, and every way to control the flow is drawn 
   await expect(page.locator('[data-finding="profile.trim"]')).toContainText('trimmed impeller');
   await accessible(page);
 });
+
+test('undo goes back edit by edit, over saves, says what it changed and leads there', async ({ page }) => {
+  await startJob(page, 'replace', 'W-9', 'Step by step');
+  await openStage(page, 'nameplate');
+  const power = field(page, 'nameplate.power');
+  for (const typed of ['30 hp', '40 hp', '50 hp']) {
+    await fill(page, { 'nameplate.power': typed });
+    await saved(page);
+  }
+  await openStage(page, 'load');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  const told = page.getByTestId('stepped');
+  await expect(told).toContainText('Undone: Nameplate: Rated power, 50 hp → 40 hp');
+  await told.getByRole('button', { name: 'Go to it' }).click();
+  await expect(power).toBeFocused();
+  await expect(power).toHaveValue('40 hp');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(power).toHaveValue('30 hp');
+  await page.getByRole('button', { name: 'Redo', exact: true }).click();
+  await expect(told).toContainText('Redone: Nameplate: Rated power, 30 hp → 40 hp');
+  await expect(power).toHaveValue('40 hp');
+  await accessible(page);
+});
+
+test('a term is found by another name, from the header and from its field', async ({ page, context }) => {
+  await page.goto('/glossary');
+  await page.getByRole('searchbox', { name: 'Find a term' }).fill('WK²');
+  await page.getByRole('button', { name: 'Find' }).click();
+  await expect(page.locator('[data-term="load.inertia"]').first()).toContainText('Load inertia');
+  await accessible(page);
+  await page.goto('/glossary?q=%3Cb%3Ezqx');
+  await expect(page.getByText('No term is called “<b>zqx”')).toBeVisible();
+
+  await startJob(page, 'replace', 'W-9', 'Step by step');
+  await openStage(page, 'nameplate');
+  await field(page, 'nameplate.serviceFactor').focus();
+  const opened = context.waitForEvent('page');
+  await page.keyboard.press('F1');
+  await expect((await opened).locator('[data-term="nameplate.serviceFactor"]').first()).toContainText('NEMA MG 1');
+});

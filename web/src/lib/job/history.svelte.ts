@@ -21,22 +21,31 @@ export class History {
   undoable = $state(0);
   redoable = $state(0);
   #past: Step[] = [];
+  /** The last step is one edit that goes on; after it was left or saved the same field begins a new one. */
+  #goesOn = false;
   #future: string[] = [];
 
-  /** Remembers a document that is about to change; typing on in one field is one step. */
+  /** Remembers a document that is about to change; typing on in one field is one step until it is left or saved. */
   remember(path: string, document: Job): void {
     this.#future = [];
-    if (path === '' || this.#past.at(-1)?.path !== path) {
+    if (path === '' || !this.#goesOn || this.#past.at(-1)?.path !== path) {
       this.#past.push({ path, before: JSON.stringify(document) });
       if (this.#past.length > DEPTH) this.#past.shift();
     }
+    this.#goesOn = true;
     this.#count();
+  }
+
+  /** Ends the edit that goes on: its field was left, or what was typed is saved. */
+  settle(): void {
+    this.#goesOn = false;
   }
 
   /** The document before the last step; undefined where there is none. */
   undo(now: Job): Job | undefined {
     const last = this.#past.pop();
     if (!last) return undefined;
+    this.#goesOn = false;
     this.#future.push(JSON.stringify(now));
     this.#count();
     return JSON.parse(last.before) as Job;

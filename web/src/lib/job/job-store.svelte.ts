@@ -37,6 +37,15 @@ const LATER = new Set([408, 429]);
 const RETRY_AFTER = [1000, 2000, 4000, 8000, 15_000];
 
 /** The open job: document, live solution, and saving that survives a lost connection and a rival. Computes nothing itself. */
+/** What an undo or redo changed first, how many other places with it. */
+export interface Stepped {
+  readonly how: 'Undone' | 'Redone';
+  readonly path: string;
+  readonly from: string;
+  readonly to: string;
+  readonly others: number;
+}
+
 export class JobStore implements FieldHost {
   document = $state<Job>() as Job;
   solution = $state.raw() as Solution;
@@ -51,6 +60,8 @@ export class JobStore implements FieldHost {
   joined = $state('');
   /** What a button did last, until it is undone or put away; empty where there is nothing to tell. */
   done = $state('');
+  /** What the last undo or redo changed; undefined once something else was. */
+  stepped = $state.raw<Stepped>();
   /** The version of `revision`: what both sides of a conflict began with; undefined where it is not known. */
   common: Job | undefined;
 
@@ -281,18 +292,27 @@ export class JobStore implements FieldHost {
 
   undo(): void {
     this.done = '';
-    this.#becomes(this.history.undo(this.document));
+    this.#becomes(this.history.undo(this.document), 'Undone');
   }
 
   /** Takes an undo back. */
   redo(): void {
-    this.#becomes(this.history.redo(this.document));
+    this.#becomes(this.history.redo(this.document), 'Redone');
   }
 
-  #becomes(document: Job | undefined): void {
+  #becomes(document: Job | undefined, how: Stepped['how']): void {
     if (!document) return;
+    const before = this.#plain();
     this.document = document;
     this.#changed();
+    void this.#tellStep(document, before, how);
+  }
+
+  /** Says what a step back or forth changed, and where. */
+  async #tellStep(now: Job, before: Job, how: Stepped['how']): Promise<void> {
+    const { differences } = (this.#conflict ??= await import('./conflict'));
+    const [first, ...others] = differences(now, before);
+    this.stepped = first && { how, path: first.path, from: first.theirs, to: first.mine, others: others.length };
   }
 
   /** What the options rest on, for draws of what may turn out otherwise. */
@@ -328,6 +348,7 @@ export class JobStore implements FieldHost {
   }
 
   #remember(path: string): void {
+    this.stepped = undefined;
     this.history.remember(path, this.document);
   }
 
@@ -390,6 +411,7 @@ export class JobStore implements FieldHost {
 
   async #accepted(response: Response, document: Job): Promise<void> {
     this.common = document;
+    this.history.settle();
     this.revision = ((await response.json()) as { revision: number }).revision;
     this.#attempts = 0;
     this.refusal = '';

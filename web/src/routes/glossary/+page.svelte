@@ -40,11 +40,11 @@
       {#each data.found as term (`${term.kind} ${term.id}`)}
         <div class="px-4 py-2" data-term={term.id}>
           <dt class="flex flex-wrap items-baseline gap-x-2">
-            <strong>{term.nema}</strong>{#if term.nemaSymbol}<span class="text-quiet">{term.nemaSymbol}</span>{/if}
-            {#if term.iec !== term.nema || term.iecSymbol !== term.nemaSymbol}
-              <span>· IEC: <strong>{term.iec}</strong></span>{#if term.iecSymbol}<span class="text-quiet"
-                  >{term.iecSymbol}</span
-                >{/if}
+            <strong>{term.nema}</strong>
+            {#if term.nemaSymbol}<span class="text-quiet">{term.nemaSymbol}</span>{/if}
+            {#if term.iec !== term.nema}<span>· IEC: <strong>{term.iec}</strong></span>{/if}
+            {#if term.iecSymbol && (term.iec !== term.nema || term.iecSymbol !== term.nemaSymbol)}
+              <span class="text-quiet">{term.iec === term.nema ? `· IEC: ${term.iecSymbol}` : term.iecSymbol}</span>
             {/if}
             <span class="ms-auto text-sm text-quiet">{term.stage}, {term.kind === 'field' ? 'entry' : 'result'}</span>
           </dt>

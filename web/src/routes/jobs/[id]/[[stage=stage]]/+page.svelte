@@ -107,7 +107,7 @@
 </script>
 
 <svelte:head><title>{name} · {stageTitles[stage]} · Pilgrim</title></svelte:head>
-<svelte:window {onkeydown} onpointermove={ahead} />
+<svelte:window {onkeydown} onpointermove={ahead} onfocusout={() => store.history.settle()} />
 
 <div class="bench-page">
   <div class="head border-b bg-card">
@@ -204,6 +204,11 @@
 {/if}
 {#if store.done}
   {#await import('$lib/components/DoneToast.svelte') then { default: DoneToast }}<DoneToast {store} />{/await}
+{/if}
+{#if store.stepped}
+  {#await import('$lib/components/SteppedToast.svelte') then { default: SteppedToast }}
+    {#if store.stepped}<SteppedToast {store} {base} step={store.stepped} />{/if}
+  {/await}
 {/if}
 {#if showKeys}
   {#await import('$lib/components/KeysDialog.svelte') then { default: KeysDialog }}
