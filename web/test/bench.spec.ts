@@ -234,3 +234,19 @@ test('money is drawn over the years, with the moment two options are even', asyn
   await field(page, 'money.energyPrice').fill('0.30 per kWh');
   await expect(even).not.toHaveText(before ?? '');
 });
+
+test('on a phone the stages are one line, and the first field and picture stand on the first screen', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${await demoJob(page, 'P-214')}/load`);
+  await page.waitForSelector('html[data-hydrated]');
+  await expect(page.getByRole('radio').first()).toBeInViewport();
+  await expect(page.getByRole('region', { name: 'Torque–speed curve' }).first()).toBeInViewport();
+  const stages = page.getByRole('navigation', { name: 'Stages' });
+  await expect(stages.getByRole('link', { name: 'Supply' })).toBeHidden();
+  await stages.getByRole('button', { name: '3 of 12' }).click();
+  await stages.getByRole('link', { name: 'Supply' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Supply' })).toBeInViewport();
+  await expect(stages.getByRole('link', { name: 'Load' })).toBeHidden();
+});

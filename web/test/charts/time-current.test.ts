@@ -129,13 +129,20 @@ describe('time against current', () => {
   it('shows short circuits at bus and motor, and nothing that is not known', () => {
     const all = drawn({ faultAtBus: 20_000, faultAtMotor: 5000 });
     expect(points('Fault current at bus', all).map(([amperes]) => amperes)).toEqual([20_000, 20_000]);
-    expect(points('at motor', all).map(([amperes]) => amperes)).toEqual([5000, 5000]);
+    expect(points('Fault current at motor', all).map(([amperes]) => amperes)).toEqual([5000, 5000]);
     expect([...drawn().keys()]).toEqual([
       expect.stringMatching(/^Start, direct/),
       'Relay class 10, cold',
       'Overload relay, warm',
       'Locked-rotor withstand, cold',
       'Locked-rotor withstand, hot',
+      'Rated current',
+      'Locked-rotor current, max.',
     ]);
+  });
+
+  it('marks rated and locked-rotor current at its foot with their symbols', () => {
+    expect(points('Rated current')).toEqual([[startSetting.motor.current, 0.01]]);
+    expect(points('Locked-rotor current, max.')).toEqual([[startSetting.lockedRotorMost, 0.01]]);
   });
 });

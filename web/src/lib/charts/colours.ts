@@ -11,6 +11,7 @@ export const chartColours = {
   copper: '#a8562a',
   sea: '#12566b',
   stop: '#a01c2c',
+  good: '#1d6b45',
   card: '#fffefb',
   font: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif",
 } as const;

@@ -45,7 +45,12 @@ const between = (name: string, color: string, left: Edge, right: Edge, opacity: 
   itemStyle: { color, opacity: Math.min(1, 2 * opacity) },
 });
 
-const upright = (name: string, amperes: number | undefined, color: string): Record<string, unknown>[] =>
+const upright = (
+  name: string,
+  amperes: number | undefined,
+  color: string,
+  type: 'dashed' | 'dotted' = 'dashed',
+): Record<string, unknown>[] =>
   amperes === undefined
     ? []
     : [
@@ -56,9 +61,25 @@ const upright = (name: string, amperes: number | undefined, color: string): Reco
             [amperes, SHORTEST],
             [amperes, LONGEST],
           ],
-          { width: 1.5, type: 'dashed' },
+          { width: 1.5, type },
         ),
       ];
+
+/** A current of the motor, marked at the foot of the picture with its symbol. */
+const foot = (name: string, symbol: string, amperes: number): Record<string, unknown> => ({
+  ...line(name, chartColours.copper, [[amperes, SHORTEST]]),
+  showSymbol: true,
+  symbol: 'triangle',
+  symbolSize: 9,
+  label: {
+    show: true,
+    formatter: symbol,
+    position: 'left',
+    distance: 2,
+    color: chartColours.copper,
+    fontFamily: chartColours.font,
+  },
+});
 
 /** Where nine of ten starts lie at each moment, a little beyond the last of them. */
 function startBand({ times, time, motorCurrent }: Spread, color: string): Record<string, unknown>[] {
@@ -96,7 +117,8 @@ function standing({ lockedRotorMost, stalls }: Setting, color: string): Record<s
 
 /** Time against current on logarithmic axes: the start with its band, the relay’s, what the motor bears, wire and device. */
 export function timeCurrentChart(start: Start, setting: Setting, also: AlsoDrawn): EChartsCoreOption {
-  const { copper, quiet, stop, ink, font } = chartColours;
+  // One colour one meaning: the motor, its relay, its conductor, its short-circuit device, a fault.
+  const { copper, quiet, stop, ink, good, font } = chartColours;
   const { overload, lockedRotorMost } = setting;
   const { device, faultAtBus, faultAtMotor, spread } = also;
   const { trace } = start;
@@ -109,16 +131,18 @@ export function timeCurrentChart(start: Start, setting: Setting, also: AlsoDrawn
     plain(`Start, ${start.method}${setting.ceiling ? ', guaranteed torque' : ''}`, copper, run),
     // A drive’s own overload has a curve of its maker.
     ...(start.method === 'drive' ? [] : relayBands(start, setting)),
-    ...standing(setting, stop),
-    ...upright('Conductor ampacity', also.conductor, quiet),
+    ...standing(setting, copper),
+    ...upright('Conductor ampacity', also.conductor, good),
     ...upright('Maximum device rating', also.deviceMost, ink),
     ...upright('Fault current at bus', faultAtBus, stop),
-    ...upright('at motor', faultAtMotor, copper),
+    ...upright('Fault current at motor', faultAtMotor, stop, 'dotted'),
+    foot('Rated current', 'Iₙ', setting.motor.current),
+    foot('Locked-rotor current, max.', 'I_A', lockedRotorMost),
     ...(device ? deviceLines(device) : []),
   ];
   return {
     ...frame(),
-    // Every line is named in view, a band as a patch.
+    // Every line is named in view, a band as a patch; what is marked with its symbol names itself.
     legend: {
       textStyle: { color: ink, fontFamily: font },
       itemGap: 9,
@@ -127,12 +151,14 @@ export function timeCurrentChart(start: Start, setting: Setting, also: AlsoDrawn
       padding: 0,
       top: 0,
       left: 0,
-      data: series.map(({ name, areaStyle }) => (areaStyle ? { name, icon: 'rect' } : { name })),
+      data: series
+        .filter(({ label }) => label === undefined)
+        .map(({ name, areaStyle }) => (areaStyle ? { name, icon: 'rect' } : { name })),
     },
-    grid: { left: 60, right: 24, top: 84, bottom: 42 },
+    grid: { left: 66, right: 24, top: 84, bottom: 42 },
     tooltip: { trigger: 'item', valueFormatter: rounded },
     xAxis: {
-      ...xAxis('A'),
+      ...xAxis('Current, A'),
       ...logarithmic,
       min: 10 ** Math.floor(Math.log10(Math.max(1, overload / 2))),
       max:
@@ -142,9 +168,11 @@ export function timeCurrentChart(start: Start, setting: Setting, also: AlsoDrawn
         ),
     },
     yAxis: {
-      ...yAxis(''),
+      ...yAxis('Time, s'),
+      nameLocation: 'middle',
+      nameGap: 46,
       ...logarithmic,
-      axisLabel: { color: quiet, formatter: '{value} s' },
+      axisLabel: { color: quiet, formatter: '{value}' },
       min: SHORTEST,
       max: LONGEST,
     },
@@ -154,7 +182,7 @@ export function timeCurrentChart(start: Start, setting: Setting, also: AlsoDrawn
 
 /** What the device carries and what opens it, what damages the wire, and the half-wave the device must let pass. */
 function deviceLines(device: NonNullable<AlsoDrawn['device']>): Record<string, unknown>[] {
-  const { ink, stop } = chartColours;
+  const { ink, good } = chartColours;
   const { carries, operatingCurrent: opens, conductorI2t: wireHeat, firstHalfCyclePeak: firstWave } = device;
   const along = (edge: Edge): number[][] => edge.map((each) => [...each]);
   return [
@@ -165,7 +193,7 @@ function deviceLines(device: NonNullable<AlsoDrawn['device']>): Record<string, u
       : [
           plain(
             'Conductor damage',
-            stop,
+            good,
             [ADIABATIC, 1, 0.1, SHORTEST].map((time) => [Math.sqrt(wireHeat / time), time]),
             { width: 1.5, type: 'dashed' },
           ),
@@ -174,7 +202,7 @@ function deviceLines(device: NonNullable<AlsoDrawn['device']>): Record<string, u
       ? []
       : [
           {
-            ...line('First half-cycle peak', stop, [[firstWave, SHORTEST]]),
+            ...line('First half-cycle peak', ink, [[firstWave, SHORTEST]]),
             showSymbol: true,
             symbol: 'triangle',
             symbolSize: 12,

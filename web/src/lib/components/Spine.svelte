@@ -5,6 +5,10 @@
 
   let { stages, current, base }: { stages: Solution['stages']; current: StageName; base: string } = $props();
 
+  /** On a narrow screen the list is one line until it is opened. */
+  let open = $state(false);
+  const place = $derived(stageNames.indexOf(current) + 1);
+
   const marks = { done: '✓', open: '', caution: '△', stop: '■', 'not asked': '·' } as const;
   const said = {
     done: 'done',
@@ -22,8 +26,22 @@
   } as const;
 </script>
 
-<nav aria-label="Stages" class="border-e">
-  <ol class="py-2 md:block">
+<nav aria-label="Stages" class="border-e max-md:border-b">
+  <button
+    type="button"
+    class="flex min-h-11 w-full items-center gap-2.5 px-3 text-left md:hidden"
+    aria-expanded={open}
+    aria-controls="stages"
+    onclick={() => (open = !open)}
+  >
+    <span class={`mark ${colours[stages[current].state]}`} aria-hidden="true">{marks[stages[current].state]}</span>
+    <strong class="text-sm">{stageTitles[current]}</strong>
+    <span class="min-w-0 grow truncate text-xs text-quiet">{stages[current].summary}</span>
+    <span class="text-sm whitespace-nowrap text-quiet"
+      >{place} of {stageNames.length} <span aria-hidden="true">{open ? '▴' : '▾'}</span></span
+    >
+  </button>
+  <ol id="stages" class={open ? 'py-2' : 'py-2 max-md:hidden'}>
     {#each stageNames as name (name)}
       {@const { state, summary } = stages[name]}
       <li>
@@ -31,6 +49,7 @@
           href={`${base}/${name}`}
           aria-current={name === current ? 'step' : undefined}
           class="spine-stage"
+          onclick={() => (open = false)}
           data-stage={name}
           data-state={state}
         >

@@ -111,7 +111,7 @@
 
 <div class="bench-page">
   <div class="head border-b bg-card">
-    <header class="flex flex-wrap items-center gap-x-3 px-3 pt-1.5">
+    <header class="flex flex-wrap items-center gap-x-3 px-3 pt-1.5 max-md:gap-y-1">
       <a href="/" class="flex items-center gap-2 text-lg font-bold"
         ><img src="/favicon.svg" alt="" class="size-7" />Pilgrim</a
       >
@@ -121,7 +121,7 @@
           ><span>&nbsp;›&nbsp;</span>{/if}<strong class="text-base text-ink">{name}</strong>
       </p>
       <OptionBar {store} />
-      <div class="flex flex-wrap items-center gap-2 pb-1.5">
+      <div class="tools flex flex-wrap items-center gap-2 pb-1.5 max-sm:gap-1">
         <SaveNotice {store} />
         <button
           type="button"
@@ -142,7 +142,8 @@
           href={`${base}/sheet`}
           id="sheet"
           class="flex min-h-9 items-center rounded-lg bg-primary-700 px-3 text-sm font-semibold whitespace-nowrap text-white hover:bg-primary-800 pointer-coarse:min-h-11"
-          >Selection sheet</a
+          aria-label="Selection sheet"
+          ><span class="sm:hidden">Sheet</span><span class="max-sm:hidden">Selection sheet</span></a
         >
       </div>
     </header>
@@ -156,7 +157,7 @@
         △ {store.trouble}
       </p>
     {/if}
-    <InTurn><TrainStrip train={store.solution.train} {base} /></InTurn>
+    <div class="max-md:hidden"><InTurn><TrainStrip train={store.solution.train} {base} /></InTurn></div>
   </div>
 
   <InTurn><Spine stages={store.solution.stages} current={stage} {base} /></InTurn>
