@@ -278,7 +278,7 @@ describe('a catalogue', () => {
   });
 
   it.each([
-    [{ ...motor, currents: [36, 21] }, { power_w: 11_000, poles: 4, current_a: 21 }, false],
+    [{ ...motor, currents: [36, 30, 21] }, { power_w: 11_000, poles: 4, current_a: 21 }, false],
     [drive, { power_w: 11_000, poles: null, current_a: 25 }, false],
     [contactor, { power_w: null, poles: null, current_a: 32 }, false],
     [filter, { power_w: null, poles: null, current_a: 40 }, true],
