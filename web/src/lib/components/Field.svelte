@@ -56,7 +56,7 @@
       target="glossary"
       tabindex={-1}
       class="definition"
-      aria-label={`Definition of ${label}`}
+      aria-hidden="true"
       title="Definition (F1)">?</a
     >
     {#if field.kind === 'select'}
