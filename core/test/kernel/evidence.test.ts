@@ -64,6 +64,9 @@ const replacement = (more: Parameters<typeof emptyJob>[0] = {}) =>
     demo,
   );
 
+interface Node {
+  [key: string]: Node | string | undefined;
+}
 /** An entry for each field that some demo job leaves to an assumption. */
 const ENTRIES: Readonly<Record<string, string>> = {
   'load.breakaway': '120 %',
@@ -118,11 +121,11 @@ describe('in a job', () => {
         expect(typed, path).toBeDefined();
 
         const place = documentPath(path, document.chosen);
-        const next = JSON.parse(JSON.stringify(document)) as Record<string, never>;
+        const next = JSON.parse(JSON.stringify(document)) as Node;
         const keys = place.split('.');
         const last = keys.pop() ?? '';
-        const part = keys.reduce<Record<string, never>>((at, key) => (at[key] ??= {} as never), next);
-        part[last] = typed as never;
+        const part = keys.reduce<Node>((at, key) => at[key] as Node, next);
+        part[last] = typed;
         const still = Object.entries(solve(emptyJob(next), demo).values).filter(([, { assumes }]) =>
           assumes?.includes(path),
         );

@@ -36,11 +36,13 @@
   } as const;
 
   /** What each assumed field is called; its stages are fetched with the first card that names one. */
-  let names = $state<ReadonlyMap<string, string>>(new Map());
+  let called = $state.raw<ReadonlyMap<string, string>>(new Map());
+  const nameOf = (path: string): string => called.get(path) ?? path;
   $effect(() => {
     const stages = new Set(value.assumes?.map((path) => path.split('.')[0] as StageName));
-    if (stages.size > 0) void fieldNames(stageTitles, school, [...stages]).then((all) => (names = all));
+    if (stages.size > 0) void fieldNames(stageTitles, school, [...stages]).then((all) => (called = all));
   });
+  const assumed = $derived([...(value.assumes ?? [])].map((path) => nameOf(path)).join('; '));
   const evidenceTexts = {
     given: 'Rests on what was typed.',
     declared: 'Rests on nameplate, data sheet, catalogue or standard.',
@@ -112,7 +114,7 @@
   <p class="text-gray-300">This figure is {originTexts[value.origin]}.</p>
   <p class="text-gray-300" data-testid="evidence">
     {evidenceTexts[value.evidence]}
-    {#if value.assumes}Type to replace it: {value.assumes.map((path) => names.get(path) ?? path).join('; ')}.{/if}
+    {#if assumed !== ''}Type to replace it: {assumed}.{/if}
   </p>
   <p class="text-gray-300">Source: {value.working.source}</p>
   {#if value.working.note}<p class="mt-1 text-gray-100">{value.working.note}</p>{/if}

@@ -1,7 +1,8 @@
 import { findTerms } from '@pilgrim/core/commands/term-list';
-import { stageTitles, type StageName } from '@pilgrim/core/kernel/stage-list';
+import { stageList } from '@pilgrim/core/kernel/stage-list';
 import type { PageServerLoad } from './$types';
 
+const titles = new Map<string, string>(stageList.map(({ name, title }) => [name, title]));
 /** Longer than any term. */
 const LONGEST = 80;
 
@@ -9,7 +10,7 @@ export const load: PageServerLoad = ({ url }) => {
   const typed = (url.searchParams.get('q') ?? '').slice(0, LONGEST);
   const found = findTerms(typed).map((term) => ({
     ...term,
-    stage: stageTitles[term.id.split('.')[0] as StageName] ?? 'Starter',
+    stage: titles.get(term.id.split('.')[0] ?? '') ?? 'Starter',
   }));
   // What is defined comes first where everything is listed.
   return {
