@@ -29,9 +29,9 @@ const clock = [
 ];
 
 /** The rooms of core in the order results flow; a room imports what stands before it, and of the job its types. */
-const folders = [...readFileSync('core/src/kernel/stage-list.ts', 'utf8').matchAll(/folder: '([\w-]+)'/g)].map(
-  ([, folder]) => folder,
-);
+const folders = [
+  ...readFileSync(new URL('core/src/kernel/stage-list.ts', import.meta.url), 'utf8').matchAll(/folder: '([\w-]+)'/g),
+].map(([, folder]) => folder);
 /** The causes of a failure are weighed by the plate: the task is solved after it. */
 const stages = ['nameplate', ...folders.filter((folder) => folder !== 'nameplate')].map((folder) => `stages/${folder}`);
 const rooms = ['kernel', 'motor', 'catalogue', ...stages, 'job', 'present', 'solve', 'register', 'commands'];

@@ -4,8 +4,9 @@ import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
 // The types of the routes, which the sources of web/ are read by, are made where a clone does not have them yet.
-if (!existsSync('web/.svelte-kit/tsconfig.json'))
-  execFileSync('npm', ['run', '-s', 'sync', '-w', 'web'], { stdio: ['ignore', 'ignore', 'inherit'] });
+const root = fileURLToPath(new URL('.', import.meta.url));
+if (!existsSync(`${root}web/.svelte-kit/tsconfig.json`))
+  execFileSync('npm', ['run', '-s', 'sync', '-w', 'web'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
 
 export default defineConfig({
   // Its TypeScript source; the script beside it names a source map that is not there.

@@ -3,7 +3,7 @@ import { drivePartKinds, drivePartSchema, searchedOfDrivePart, type DrivePart } 
 import { driveItemSchema, searchedOfDrive, type DriveItem } from './drive-item.ts';
 import type { Searched } from './item.ts';
 import { motorItemSchema, searchedOfMotor, type MotorItem } from './motor-item.ts';
-import { testedPairSchema } from './coordinated-combination.ts';
+import { coordinatedCombinationSchema } from './coordinated-combination.ts';
 import { searchedOfPart, starterPartSchema, type StarterPart } from './starter-part.ts';
 
 export type { DriveItem, DrivePart, MotorItem, StarterPart };
@@ -16,7 +16,7 @@ export const catalogueSchema = z.strictObject({
   parts: z.array(starterPartSchema).max(5000),
   accessories: z.array(drivePartSchema).max(5000).default([]),
   /** What was tested together. */
-  pairs: z.array(testedPairSchema).max(5000).default([]),
+  pairs: z.array(coordinatedCombinationSchema).max(5000).default([]),
 });
 
 export type Catalogue = Readonly<z.infer<typeof catalogueSchema>>;

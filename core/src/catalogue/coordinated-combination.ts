@@ -5,7 +5,7 @@ export const coordinations = ['type 1', 'type 2', 'continuity of service'] as co
 export type Coordination = (typeof coordinations)[number];
 
 /** Device, contactor and relay that their maker tested together. */
-export const testedPairSchema = z.strictObject({
+export const coordinatedCombinationSchema = z.strictObject({
   /** As it is named: `Bulwark breaker 60 A`, `Fuses gG 63 A`. */
   device: z.string().min(1).max(160),
   /** Ids of parts of the catalogue; no relay where the device is the overload. */
@@ -17,4 +17,4 @@ export const testedPairSchema = z.strictObject({
   voltage: z.number().positive().max(20_000),
 });
 
-export type CoordinatedCombination = Readonly<z.infer<typeof testedPairSchema>>;
+export type CoordinatedCombination = Readonly<z.infer<typeof coordinatedCombinationSchema>>;

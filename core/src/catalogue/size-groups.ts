@@ -6,25 +6,25 @@ export interface SizeGroup extends Pick<MotorItem, 'school' | 'frequency' | 'pow
   /** Least price of each number of poles. */
   readonly cheapest: ReadonlyMap<number, number>;
 }
-const shelved = new WeakMap<readonly MotorItem[], readonly SizeGroup[]>();
+const grouped = new WeakMap<readonly MotorItem[], readonly SizeGroup[]>();
 
 /** A catalogue by school, frequency and power, so that of thousands only those of the size are looked at. */
-export function shelvesOf(items: readonly MotorItem[]): readonly SizeGroup[] {
-  const known = shelved.get(items);
+export function sizeGroups(items: readonly MotorItem[]): readonly SizeGroup[] {
+  const known = grouped.get(items);
   if (known) return known;
   const byKey = new Map<string, MotorItem[]>();
   for (const item of items) {
     const key = `${item.school}|${item.frequency}|${item.power}`;
-    const shelf = byKey.get(key);
-    if (shelf) shelf.push(item);
+    const group = byKey.get(key);
+    if (group) group.push(item);
     else byKey.set(key, [item]);
   }
-  const shelves = [...byKey.values()].flatMap(shelfOf);
-  shelved.set(items, shelves);
-  return shelves;
+  const groups = [...byKey.values()].flatMap(groupOf);
+  grouped.set(items, groups);
+  return groups;
 }
 
-function shelfOf(items: readonly MotorItem[]): SizeGroup[] {
+function groupOf(items: readonly MotorItem[]): SizeGroup[] {
   const [first] = items;
   if (!first) return [];
   const { school, frequency, power } = first;

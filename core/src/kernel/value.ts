@@ -29,7 +29,7 @@ export const valueSchema = z.object({
   text: z.string().describe('As the job’s school shows it'),
   other: z.string().optional().describe('The same in the other unit system'),
   origin: originSchema,
-  evidence: evidenceSchema.describe('The weakest it rests on'),
+  evidence: evidenceSchema.optional().describe('The weakest it rests on; absent where that is not traced'),
   assumes: z.array(z.string()).optional().describe('Job fields that replace what is assumed, where one does'),
   working: workingSchema,
 });
@@ -56,7 +56,8 @@ export interface Value<T extends number | Text = number> {
   readonly value: T;
   readonly of?: Dimension;
   readonly origin: Origin;
-  readonly evidence: Evidence;
+  /** Absent where what it was computed from is not named: nothing is claimed of it. */
+  readonly evidence?: Evidence;
   /** Fields of the job that would replace what is assumed; absent where nothing is, or no field can. */
   readonly assumes?: readonly string[];
   readonly working: Derivation;
@@ -76,33 +77,35 @@ export interface How {
   readonly evidence?: Evidence;
 }
 
-const OF_ORIGIN: Readonly<Record<Origin, Evidence>> = {
+/** Of a figure without inputs; what was derived or chosen from nothing that is named claims nothing. */
+const OF_ORIGIN: Readonly<Partial<Record<Origin, Evidence>>> = {
   given: 'given',
-  derived: 'given',
-  chosen: 'given',
-  'looked up': 'declared',
-  recalled: 'declared',
   estimated: 'assumed',
 };
-const WEAKER: Readonly<Record<Evidence, number>> = { given: 0, declared: 1, assumed: 2 };
+const isTable = (origin: Origin): boolean => origin === 'looked up' || origin === 'recalled';
+const WEAKNESS: readonly (Evidence | undefined)[] = ['given', 'declared', undefined, 'assumed'];
 
-/** The weaker of two. */
-export const weaker = (one: Evidence, other: Evidence): Evidence => (WEAKER[one] >= WEAKER[other] ? one : other);
+/** The weaker of two: an assumption, then what is not traced, then what is declared. */
+export const weaker = (one: Evidence | undefined, other: Evidence | undefined): Evidence | undefined =>
+  WEAKNESS[Math.max(WEAKNESS.indexOf(one), WEAKNESS.indexOf(other))];
 
 /** What a figure rests on: its own origin, and everything that was put into it. An estimate from inputs is as good as they are. */
 function restsOn(how: How): Pick<Value, 'evidence' | 'assumes'> {
   const { origin = 'derived', assumes } = how;
-  let evidence: Evidence | undefined = assumes === undefined ? how.evidence : 'assumed';
+  const own = assumes === undefined ? (how.evidence ?? (isTable(origin) ? 'declared' : undefined)) : 'assumed';
+  let evidence = own;
+  let alone = own === undefined;
   let fields: readonly string[] | undefined = assumes === undefined ? undefined : [assumes];
   for (const symbol in how.from) {
     const from = how.from[symbol];
     if (!from) continue;
-    evidence = evidence === undefined ? from.evidence : weaker(evidence, from.evidence);
+    evidence = alone ? from.evidence : weaker(evidence, from.evidence);
+    alone = false;
     if (from.assumes && fields !== from.assumes)
       fields = fields ? [...fields, ...from.assumes.filter((field) => !fields?.includes(field))] : from.assumes;
   }
-  if (evidence === undefined) evidence = OF_ORIGIN[origin];
-  else if (origin === 'looked up' || origin === 'recalled') evidence = weaker(evidence, 'declared');
+  if (alone) evidence = OF_ORIGIN[origin];
+  if (evidence === undefined) return {};
   return fields ? { evidence, assumes: fields } : { evidence };
 }
 

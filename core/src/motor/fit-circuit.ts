@@ -232,7 +232,11 @@ export function fitCircuit(targets: FitTargets): Fit | undefined {
   const found = findCircuit(targets);
   if (!found) return undefined;
   const quantities = compareFit(targets, found.circuit);
-  return { circuit: found.circuit, quantities, conflicts: fightsOf(quantities, found.consistent, found.doubleCaged) };
+  return {
+    circuit: found.circuit,
+    quantities,
+    conflicts: conflictsOf(quantities, found.consistent, found.doubleCaged),
+  };
 }
 
 /** A circuit and how far its breakdown torque is off the aim. */
@@ -493,27 +497,28 @@ const RATED_TOLERANCE = 0.01;
 const START_TOLERANCE = 0.05;
 const PULL_UP_TOLERANCE = 0.15;
 
-function fightsOf(quantities: readonly FitQuantity[], consistent: boolean, doubleCaged: boolean): string[] {
+function conflictsOf(quantities: readonly FitQuantity[], consistent: boolean, doubleCaged: boolean): string[] {
   const off = (name: string, tolerance: number): FitQuantity | undefined =>
     quantities.find((each) => each.name === name && Math.abs(each.residual) > tolerance);
   const percent = (each: Pick<FitQuantity, 'residual'>): string =>
     `${each.residual > 0 ? '+' : '−'}${(Math.abs(each.residual) * 100).toFixed(0)} %`;
-  const fights: string[] = [];
+  const conflicts: string[] = [];
   if (!consistent)
-    fights.push(
+    conflicts.push(
       'speed and efficiency: the slip alone loses so much in the rotor that the rest leaves too little for the stator',
     );
   const current = off('Current', RATED_TOLERANCE);
-  if (current) fights.push(`current against power and efficiency (${percent(current)})`);
+  if (current) conflicts.push(`current against power and efficiency (${percent(current)})`);
   const locked = off('Locked-rotor torque', START_TOLERANCE);
   const breakdown = off('Breakdown torque', START_TOLERANCE);
-  if (locked) fights.push(`locked-rotor torque against locked-rotor current and slip (${percent(locked)})`);
-  if (breakdown) fights.push(`breakdown torque against power factor and locked-rotor current (${percent(breakdown)})`);
+  if (locked) conflicts.push(`locked-rotor torque against locked-rotor current and slip (${percent(locked)})`);
+  if (breakdown)
+    conflicts.push(`breakdown torque against power factor and locked-rotor current (${percent(breakdown)})`);
   for (const { name, residual } of quantities)
     if (name.startsWith(PART_LOAD) && Math.abs(residual) > RATED_TOLERANCE)
-      fights.push(`${name.toLowerCase()} against full-load efficiency and slip (${percent({ residual })})`);
+      conflicts.push(`${name.toLowerCase()} against full-load efficiency and slip (${percent({ residual })})`);
   const pullUp = off('Pull-up torque', PULL_UP_TOLERANCE);
-  if (pullUp) fights.push(`pull-up torque against locked-rotor and breakdown torque (${percent(pullUp)})`);
-  if (!doubleCaged) fights.push('no double cage has all of these figures; a single cage stands in');
-  return fights;
+  if (pullUp) conflicts.push(`pull-up torque against locked-rotor and breakdown torque (${percent(pullUp)})`);
+  if (!doubleCaged) conflicts.push('no double cage has all of these figures; a single cage stands in');
+  return conflicts;
 }

@@ -20,7 +20,7 @@ export interface ShownValue<T extends number | string = number> {
   readonly text: string;
   readonly other?: string;
   readonly origin: Origin;
-  readonly evidence: Evidence;
+  readonly evidence?: Evidence;
   readonly assumes?: readonly string[];
   readonly working: ShownDerivation;
 }
@@ -73,8 +73,12 @@ function valueIn(
   { value, of, origin, evidence, assumes, working }: Value | Value<Text>,
   locale: Locale,
 ): AnyShownValue {
-  const derivation = workingIn(working, locale);
-  const how = assumes ? { origin, evidence, assumes, working: derivation } : { origin, evidence, working: derivation };
+  const how = {
+    origin,
+    ...(evidence && { evidence }),
+    ...(assumes && { assumes }),
+    working: workingIn(working, locale),
+  };
   if (typeof value !== 'number') {
     const text = textIn(value, locale);
     return { value: text, unit: '', text, ...how };

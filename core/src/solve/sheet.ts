@@ -73,18 +73,11 @@ function rowsOf(section: string, { values }: Solution, { currency, school }: Job
   return rows.toSorted((a, b) => picked(a.id) - picked(b.id)).map((each) => each.row);
 }
 
-/** Results that were stored before evidence was kept say only how a figure came about. */
-const isAssumed = ({
-  evidence,
-  origin,
-}: Pick<AnyShownValue, 'origin'> & Partial<Pick<AnyShownValue, 'evidence'>>): boolean =>
-  (evidence ?? (origin === 'estimated' ? 'assumed' : 'given')) === 'assumed';
-
 const row = (label: string, value: AnyShownValue, currency: string): SheetRow => ({
   label,
   text: value.unit === 'currency' ? `${value.text} ${currency}` : value.text,
   other: value.other ?? '',
-  assumed: isAssumed(value),
+  assumed: value.evidence === 'assumed',
 });
 
 /** The bill; results of before it was made have none. */

@@ -4,11 +4,11 @@
  */
 import { describe, expect, it } from 'vitest';
 import { catalogueSchema, emptyCatalogue, isDrivePart, searched, type Item } from '../../src/catalogue/catalogue.ts';
-import { testedPairSchema } from '../../src/catalogue/coordinated-combination.ts';
+import { coordinatedCombinationSchema } from '../../src/catalogue/coordinated-combination.ts';
 import { driveItemSchema } from '../../src/catalogue/drive-item.ts';
 import { drivePartSchema } from '../../src/catalogue/drive-part.ts';
 import { motorItemSchema } from '../../src/catalogue/motor-item.ts';
-import { shelvesOf } from '../../src/catalogue/size-groups.ts';
+import { sizeGroups } from '../../src/catalogue/size-groups.ts';
 import { starterPartSchema } from '../../src/catalogue/starter-part.ts';
 
 const common = { id: 'x', maker: 'Invented', series: 'S', name: 'Item', price: 100, leadDays: 3 };
@@ -245,12 +245,12 @@ describe('a coordinated combination (IEC 60947-4-1 has the types)', () => {
     upTo('voltage', 20_000),
     ['more', [], [1]],
   ] as readonly Case[])('%s', (field, accepted, refused) => {
-    const ok = (value: unknown): boolean => testedPairSchema.safeParse({ ...pair, [field]: value }).success;
+    const ok = (value: unknown): boolean => coordinatedCombinationSchema.safeParse({ ...pair, [field]: value }).success;
     expect(accepted.filter((value) => !ok(value))).toEqual([]);
     expect(refused.filter(ok)).toEqual([]);
   });
 
-  it('needs no relay', () => expect(testedPairSchema.safeParse(pair).success).toBe(true));
+  it('needs no relay', () => expect(coordinatedCombinationSchema.safeParse(pair).success).toBe(true));
 });
 
 describe('a catalogue', () => {
@@ -296,7 +296,7 @@ describe('a catalogue', () => {
       of({ frequency: 60 }),
       of({ power: 15_000 }),
     ];
-    const groups = shelvesOf(items);
+    const groups = sizeGroups(items);
     expect(groups.map(({ frequency, power, items: held }) => [frequency, power, held.length])).toEqual([
       [50, 11_000, 3],
       [60, 11_000, 1],
@@ -306,7 +306,7 @@ describe('a catalogue', () => {
       [4, 200],
       [2, 250],
     ]);
-    expect(shelvesOf(items)).toBe(groups);
-    expect(shelvesOf([])).toEqual([]);
+    expect(sizeGroups(items)).toBe(groups);
+    expect(sizeGroups([])).toEqual([]);
   });
 });

@@ -7,6 +7,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { emptyJob, solve, type Solution } from '../../src/index.ts';
 import { quantityFields } from '../../src/job/fields.ts';
+import type { FieldSpec } from '../../src/kernel/field.ts';
 import { documentPath } from '../../src/job/options.ts';
 import { quantity, weaker, type Evidence } from '../../src/kernel/value.ts';
 import { demoSites } from '../../../db/demo/jobs.ts';
@@ -31,9 +32,20 @@ describe('the evidence of one figure', () => {
         const from = Object.fromEntries(put.map((each, at) => [`x_${at}`, of(each)]));
         const weakest = grades[Math.max(...put.map((each) => grades.indexOf(each)))];
         expect(quantity(1, 'count', { source: 'test', from }).evidence).toBe(weakest);
-        expect(put.reduce(weaker)).toBe(weakest);
+        expect(put.reduce<Evidence | undefined>(weaker, 'given')).toBe(weakest);
       }),
     );
+  });
+
+  it.each(['derived', 'chosen'] as const)('claims nothing where it was %s from what is not named', (origin) => {
+    const untraced = quantity(1, 'count', { origin, source: 'test' });
+    expect(untraced).not.toHaveProperty('evidence');
+    const with_ = (other: Evidence) => quantity(1, 'count', { source: 'test', from: { untraced, other: of(other) } });
+    expect([with_('given').evidence, with_('declared').evidence, with_('assumed').evidence]).toEqual([
+      undefined,
+      undefined,
+      'assumed',
+    ]);
   });
 
   it('an estimate is as good as its inputs; a table is declared however good they are', () => {
@@ -86,6 +98,28 @@ const ENTRIES: Readonly<Record<string, string>> = {
 };
 
 describe('in a job', () => {
+  it('what is typed from plate or data sheet is declared, what is measured or wanted is given', () => {
+    const declaredOf = (fields: object): string[] =>
+      Object.entries(fields as Readonly<Record<string, FieldSpec>>).flatMap(([name, { declared }]) =>
+        declared ? [name] : [],
+      );
+    const plate = Object.keys(quantityFields.nameplate).filter((name) => !name.startsWith('measured'));
+    expect(declaredOf(quantityFields.nameplate)).toEqual(plate);
+    expect(declaredOf(quantityFields.starting)).toEqual([
+      'rotorInertia',
+      'lockedRotorTorque',
+      'pullUpTorque',
+      'breakdownTorque',
+      'efficiency75',
+      'efficiency50',
+      'leakageKnee',
+      'leakageFloor',
+      'stallTimeHot',
+      'stallTimeCold',
+    ]);
+    for (const stage of ['load', 'supply', 'place'] as const) expect(declaredOf(quantityFields[stage])).toEqual([]);
+  });
+
   it('a plate declares; what is typed of the load is given', () => {
     const { values } = replacement({ load: { inertia: '3 kg·m²' } });
     expect(values['nameplate.ratedCurrent']?.evidence).toBe('declared');

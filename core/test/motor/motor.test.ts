@@ -267,7 +267,7 @@ describe('a circuit fitted', () => {
     return { ...fit, of: (name: string) => fit.quantities.find((each) => each.name === name) };
   };
   it('meets rated point, standstill and breakdown of a motor that can be, and says nothing fights', () => {
-    const { quantities, conflicts: fights } = reached();
+    const { quantities, conflicts } = reached();
     expect(quantities.map(({ name, unit }) => `${name} ${unit}`)).toEqual([
       'Power W',
       'Current A',
@@ -281,7 +281,7 @@ describe('a circuit fitted', () => {
       expect(residual, name).toBeCloseTo(got / target - 1, 12);
       expect(Math.abs(residual), name).toBeLessThan(0.02);
     }
-    expect(fights).toEqual([]);
+    expect(conflicts).toEqual([]);
   });
   it('bounds are kept, not met: torques at least, a locked-rotor current at most', () => {
     const bounded = reached({ torquesAtLeast: true, lockedRotorCurrentLeast: 0.5 * targets.lockedRotorCurrent });

@@ -126,6 +126,11 @@ describe('the glossary', () => {
     ).toContain(id);
   });
 
+  it.each(['J', 'A', 'PF', 'ground wire'])('%s stands before names that only begin so', (typed) => {
+    const [first] = findTerms(typed);
+    expect([first?.nema, first?.iec, first?.nemaSymbol, first?.iecSymbol, ...(first?.also ?? [])]).toContain(typed);
+  });
+
   it('says nothing of what nobody calls anything', () => {
     expect(findTerms('zzqx')).toEqual([]);
     expect(findTerms('<script>')).toEqual([]);

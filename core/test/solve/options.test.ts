@@ -1,3 +1,6 @@
+import type { Fields } from '../../src/kernel/field.ts';
+import { optionStages } from '../../src/kernel/stage-list.ts';
+import { stageFields } from '../../src/job/fields.ts';
 import { describe, expect, it } from 'vitest';
 import before from '../../../db/test/data/jobs-version-1.json' with { type: 'json' };
 import {
@@ -23,6 +26,15 @@ const figure = (solution: Solution, letter: (typeof letters)[number], id: string
   Number(solution.options[letter]?.values[id]?.value);
 
 const over = (years: number) => ({ years, discount: 0.08, growth: 0 });
+
+describe('the list of stages', () => {
+  it('has a stage solved for each option just where a field is an option’s own', () => {
+    const own = Object.entries<Fields>(stageFields).flatMap(([stage, fields]) =>
+      Object.values(fields).some(({ perOption }) => perOption) ? [stage] : [],
+    );
+    expect(optionStages).toEqual(own);
+  });
+});
 
 describe('documents of before', () => {
   it.each(before.map((document) => [document.tag, document] as const))('%s is read without loss', (_, document) => {

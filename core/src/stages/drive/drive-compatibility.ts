@@ -62,14 +62,14 @@ export function fitnessOf(
   };
 }
 
-function windingProof({ values, proven, terminalPeakVoltage: reaches, filter }: MotorCable): Proof {
+function windingProof({ values, proven, terminalPeakVoltage, filter }: MotorCable): Proof {
   const { windingWithstand } = values;
   const bears = textOf(windingWithstand) ?? '';
-  if (reaches === undefined || !windingWithstand)
+  if (terminalPeakVoltage === undefined || !windingWithstand)
     return { of: 'Winding', state: 'ask', says: say`Bears ${bears}; the length of the cable is not known.` };
   const behind = filter === 'none' ? '' : ` behind the ${filterNames[filter]}`;
-  const says = say`${Math.round(reaches)} V reach it${behind}; it bears ${bears}${proven ? '' : ', taken for a silent plate'}.`;
-  if (reaches > windingWithstand.value * 1.0001) return { of: 'Winding', state: 'fails', says };
+  const says = say`${Math.round(terminalPeakVoltage)} V reach it${behind}; it bears ${bears}${proven ? '' : ', taken for a silent plate'}.`;
+  if (terminalPeakVoltage > windingWithstand.value * 1.0001) return { of: 'Winding', state: 'fails', says };
   return { of: 'Winding', state: proven ? 'proven' : 'assumed', says };
 }
 

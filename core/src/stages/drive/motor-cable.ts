@@ -195,6 +195,7 @@ export function motorCableOf(driven: DriveStageInput, report: Report): MotorCabl
         ? {
             filteredPeak: quantity(behind, 'voltage', {
               origin: 'estimated',
+              evidence: 'assumed',
               from: { 'V_{dc}': link },
               source: PRACTICE,
               note: 'The filter’s own data decide.',
@@ -205,7 +206,6 @@ export function motorCableOf(driven: DriveStageInput, report: Report): MotorCabl
         ? {
             filterDrop: quantity(drop, 'fraction', {
               origin: 'estimated',
-              evidence: 'declared',
               source: PRACTICE,
               note: 'The filter’s own data decide.',
             }),

@@ -74,8 +74,6 @@ export function demandOf(
   const [symbol, dimension] = byApparent ? (['S', 'apparentPower'] as const) : (['P', 'power'] as const);
   const figure = (value: number): Value =>
     quantity(value, dimension, {
-      origin: 'estimated',
-      evidence: 'declared',
       source: 'profile',
     });
   return quantity(charged * demandPrice.value, 'money', {

@@ -25,11 +25,11 @@ export function laterOf({ given }: OptionContext): ReplacementCosts {
 
 /** Worth now of what comes later over so many years: Σ R/(1+r)^t − S/(1+r)^n. One that falls on the end is not made. */
 export function laterCosts(
-  { replacement, after, residualValue: rest }: ReplacementCosts,
+  { replacement, after, residualValue }: ReplacementCosts,
   years: number,
   discount: number,
 ): number {
-  let sum = -rest / (1 + discount) ** years;
+  let sum = -residualValue / (1 + discount) ** years;
   if (replacement === 0) return sum;
   for (let time = after, count = 0; time < years - 1e-9 && count < MOST; time += after, count++)
     sum += replacement / (1 + discount) ** time;

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts';
-import { shelvesOf } from '../../catalogue/size-groups.ts';
+import { sizeGroups } from '../../catalogue/size-groups.ts';
 import type { Job } from '../../job/job.ts';
 import { classEfficiency } from '../../motor/efficiency-class.ts';
 import { sameRating, sizeText } from '../../motor/standard-power.ts';
@@ -54,9 +54,9 @@ export function comparePoles(
   const first = job.load.stages[0]?.kind;
   const pulls = first !== undefined && hasRadialLoad(first);
   const { sheave } = given.load;
-  const shelves = shelvesOf(catalogue.motors).filter((each) => each.school === school && sameRating(each.power, power));
+  const groups = sizeGroups(catalogue.motors).filter((each) => each.school === school && sameRating(each.power, power));
   const cheapestOf = (count: number): number | undefined => {
-    const prices = shelves.flatMap(({ cheapest }) => cheapest.get(count) ?? []);
+    const prices = groups.flatMap(({ cheapest }) => cheapest.get(count) ?? []);
     return prices.length > 0 ? Math.min(...prices) : undefined;
   };
   const reference = cheapestOf(4);

@@ -39,7 +39,7 @@ export function profileOn(on: ProfileOn): ProfileResult {
   if (points.length === 0) require('profile.points', 'Annual hours at each flow, for energy and the saving of a drive');
   if (total > YEAR_HOURS * HOUR) report('profile.hours', say`The hours add up to ${shownTotal}; a year has 8 760 h.`);
   if (points.length > 0 && !motorPower) require(loadField(job), 'Load torque and speed, for the annual energy');
-  const hours = quantity(total, 'time', { formula: '\\sum t_i', source: 'typed in this job' });
+  const hours = quantity(total, 'time', { formula: '\\sum t_i', evidence: 'given', source: 'typed in this job' });
   const cycles = cyclesOf(brief);
   if (!motor || !motorPower || total <= 0) {
     const summary = points.length > 0 ? say`${shownTotal} a year` : '';
@@ -105,7 +105,7 @@ function rowsOf(brief: OptionContext, report: Report): Typed[] {
   const shifts = shiftsOf(brief, report).map(({ at, flow, seconds, monthly, price }) => ({
     path: `profile.shifts.${at}`,
     flow,
-    hours: quantity(seconds, 'time', { source: 'shifts of this job' }),
+    hours: quantity(seconds, 'time', { evidence: 'given', source: 'shifts of this job' }),
     monthly,
     price,
   }));

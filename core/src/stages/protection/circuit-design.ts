@@ -16,7 +16,7 @@ export interface CircuitDesign {
   /** What clears a short circuit, to be drawn; undefined where there is none, or a fuse of which no gates are known. */
   readonly device: DrawnDevice | undefined;
   /** A²s that the wire bears within a few seconds; undefined where none is sized. */
-  readonly wireHeat: number | undefined;
+  readonly conductorI2t: number | undefined;
   /** Its wires with what asks for their sizes. */
   readonly runs: readonly ConductorRun[];
   /** Ω of one wire from the bus to the motor, or to its drive; undefined where no length is known. */

@@ -50,20 +50,20 @@ function opensInTime(operatingCurrent: readonly Gate[], heat: number): number {
 
 /** Currents that neither relay nor device cuts off before the wire behind them is damaged, as far as they can flow. */
 export function checkWire(
-  { device, wireHeat }: CircuitDesign,
+  { device, conductorI2t }: CircuitDesign,
   circuit: Circuit,
   { dial, fault }: { readonly dial: number | undefined; readonly fault: number | undefined },
   report: Report,
 ): void {
   const start = ownStart(circuit);
-  if (!device || wireHeat === undefined || dial === undefined || !start) return;
+  if (!device || conductorI2t === undefined || dial === undefined || !start) return;
   const { slowest } = classTimes(start.relayClass);
-  const gap = gapOf((amperes) => tripTime(slowest, amperes / dial), wireHeat, device.operatingCurrent);
+  const gap = gapOf((amperes) => tripTime(slowest, amperes / dial), conductorI2t, device.operatingCurrent);
   if (!gap || (fault !== undefined && gap.from >= fault)) return;
   const shown = (amperes: number): Text => amount(amperes, 'current');
   const to = Math.min(gap.to, fault ?? gap.to);
   report(
     'protection.wire-gap',
-    say`From ${shown(gap.from)}${to < BEYOND ? say` to ${shown(to)}` : ' on'} the conductor is damaged before the class ${start.relayClass} relay or the ${device.name} operates, within ${figures(wireHeat / gap.from ** 2, 2)} s.`,
+    say`From ${shown(gap.from)}${to < BEYOND ? say` to ${shown(to)}` : ' on'} the conductor is damaged before the class ${start.relayClass} relay or the ${device.name} operates, within ${figures(conductorI2t / gap.from ** 2, 2)} s.`,
   );
 }

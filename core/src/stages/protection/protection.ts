@@ -70,7 +70,7 @@ export function protection(on: ProtectionOn): ProtectionResult {
       suggest('supply.feederLength', 'Cable length, for voltage drop and disconnection time');
   }
   const worked = workedBy(circuit, report);
-  const { values, device, wireHeat } = worked;
+  const { values, device, conductorI2t } = worked;
   const summary = summaryOf(values, school === 'IEC' ? values.overloadCurrent : undefined);
   const other = lazy(() => {
     const swapped: Circuit = {
@@ -85,7 +85,7 @@ export function protection(on: ProtectionOn): ProtectionResult {
   const drawn = (): DevicePicture | undefined =>
     device && {
       ...device,
-      conductorI2t: wireHeat,
+      conductorI2t,
       firstHalfCyclePeak: circuit.onDrive ? undefined : firstHalfCyclePeak(circuit),
     };
   const scheme = (): Scheme<Text> | undefined => schemeOf(circuit, worked, starter);

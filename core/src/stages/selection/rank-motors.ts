@@ -1,7 +1,7 @@
 import { figures, say, type Text } from '../../kernel/text.ts';
 import type { MotorItem } from '../../catalogue/catalogue.ts';
 import { late, lazy } from '../../kernel/memoize.ts';
-import { shelvesOf } from '../../catalogue/size-groups.ts';
+import { sizeGroups } from '../../catalogue/size-groups.ts';
 import type { JobView } from '../../job/job.ts';
 import { inputOnDrive, inputOnLine } from '../../motor/part-load.ts';
 import { sizeText } from '../../motor/standard-power.ts';
@@ -71,12 +71,12 @@ export function rankMotors(
   const against: MotorItem[] = [];
   /** By the rule, and by what it says where that is a code. */
   const others = new Map<string, { reason: Text; count: number }>();
-  const candidates = shelvesOf(items).flatMap((shelf) => {
-    const far = farOff(shelf, requirement);
-    if (!far) return shelf.items;
+  const candidates = sizeGroups(items).flatMap((group) => {
+    const far = farOff(group, requirement);
+    if (!far) return group.items;
     const reason = far.rule === 'power' ? say`of another rating than ${sizeText(requirement.power)}` : far.reason;
     const key = far.rule === 'power' ? far.rule : JSON.stringify(far.reason);
-    others.set(key, { reason, count: (others.get(key)?.count ?? 0) + shelf.items.length });
+    others.set(key, { reason, count: (others.get(key)?.count ?? 0) + group.items.length });
     return [];
   });
   for (const item of candidates) {

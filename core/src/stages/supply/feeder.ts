@@ -1,3 +1,4 @@
+import { evidenceOf, type Motor } from '../../motor/typical.ts';
 import { amount, say } from '../../kernel/text.ts';
 import { KELVIN } from '../../kernel/constants.ts';
 import type { Complex } from '../../kernel/complex.ts';
@@ -53,18 +54,13 @@ export function feederAmpacity({ job, given }: StageContext): Value | undefined 
   });
 }
 
-/** Share of the voltage lost in the feeder at a running current, A, and power factor; √3 I (R cos φ + X sin φ) / V. */
-export function runningDrop(
-  feeder: Complex,
-  current: number,
-  powerFactor: number,
-  voltage: number,
-  { given }: StageContext,
-): Value {
+/** Share of the voltage lost in the feeder at the full-load current of a motor; √3 I (R cos φ + X sin φ) / V. */
+export function runningDrop(feeder: Complex, motor: Motor, voltage: number, { given }: StageContext): Value {
+  const { current, powerFactor } = motor;
   const sine = Math.sqrt(1 - powerFactor ** 2);
   const amperes = quantity(current, 'current', {
     origin: 'estimated',
-    evidence: 'declared',
+    evidence: evidenceOf(motor),
     source: 'full-load current of the motor',
   });
   const drop = (Math.sqrt(3) * current * (feeder.re * powerFactor + feeder.im * sine)) / voltage;

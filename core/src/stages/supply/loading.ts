@@ -43,10 +43,7 @@ export function feederInUse(
       },
     );
   }
-  const lost =
-    source?.feederValue &&
-    voltage &&
-    runningDrop(source.feeder, motor.current, motor.powerFactor, voltage.value, brief);
+  const lost = source?.feederValue && voltage && runningDrop(source.feeder, motor, voltage.value, brief);
   if (lost && lost.value > practice.runningDrop.value)
     report('supply.feeder-drop', say`The feeder voltage drop is ${lost}, limit ${practice.runningDrop}.`);
   return { ...(carries ? { feederAmpacity: carries } : {}), ...(lost ? { runningDrop: lost } : {}) };

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Circuit } from '../../../src/stages/protection/protection-input.ts';
 import type { Gate } from '../../../src/stages/protection/iec/device.ts';
-import { wireHeatOf } from '../../../src/stages/protection/nec/nec-conductor.ts';
+import { conductorI2tOf } from '../../../src/stages/protection/nec/nec-conductor.ts';
 import { emptyCatalogue, emptyJob, solve, type JobInput } from '../../../src/index.ts';
 import { plate } from '../../lib/round-prices.ts';
 import { checkWire, gapOf } from '../../../src/stages/protection/conductor-i2t.ts';
@@ -13,7 +13,7 @@ import { tripTime } from '../../../src/stages/starting/trip-curve.ts';
 import { inWords } from '../../lib/words.ts';
 
 const wire = (size: string, conductor: 'copper' | 'aluminium', insulation: '60' | '75' | '90'): number =>
-  wireHeatOf(size, { conductor, insulation } as Parameters<typeof wireHeatOf>[1]);
+  conductorI2tOf(size, { conductor, insulation } as Parameters<typeof conductorI2tOf>[1]);
 
 describe('what a wire of Article 310 bears', () => {
   it('is A² t = 0.0297 lg((150 + 234)/(75 + 234)) of its area in circular mils: 6 AWG has 26 240', () => {
@@ -137,7 +137,7 @@ describe('what is told of them', () => {
     const said: string[] = [];
     const { started = true } = more;
     checkWire(
-      { device, wireHeat: 'heat' in more ? more.heat : heat } as unknown as CircuitDesign,
+      { device, conductorI2t: 'heat' in more ? more.heat : heat } as unknown as CircuitDesign,
       {
         brief: { job: { school: 'IEC' } },
         starting: { method: started ? 'direct' : undefined, bench: { comparison: () => ({ relayClass: '10' }) } },

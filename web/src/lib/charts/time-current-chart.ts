@@ -183,26 +183,26 @@ export function timeCurrentChart(start: Start, setting: Setting, also: AlsoDrawn
 /** What the device carries and what opens it, what damages the wire, and the half-wave the device must let pass. */
 function deviceLines(device: NonNullable<AlsoDrawn['device']>): Record<string, unknown>[] {
   const { ink, good } = chartColours;
-  const { carries, operatingCurrent: opens, conductorI2t: wireHeat, firstHalfCyclePeak: firstWave } = device;
+  const { carries, operatingCurrent, conductorI2t, firstHalfCyclePeak } = device;
   const along = (edge: Edge): number[][] => edge.map((each) => [...each]);
   return [
     plain('Device non-operating curve', ink, along(carries), { width: 1.5, type: 'dotted' }),
-    plain('Device operating curve', ink, along(opens)),
-    ...(wireHeat === undefined
+    plain('Device operating curve', ink, along(operatingCurrent)),
+    ...(conductorI2t === undefined
       ? []
       : [
           plain(
             'Conductor damage',
             good,
-            [ADIABATIC, 1, 0.1, SHORTEST].map((time) => [Math.sqrt(wireHeat / time), time]),
+            [ADIABATIC, 1, 0.1, SHORTEST].map((time) => [Math.sqrt(conductorI2t / time), time]),
             { width: 1.5, type: 'dashed' },
           ),
         ]),
-    ...(firstWave === undefined
+    ...(firstHalfCyclePeak === undefined
       ? []
       : [
           {
-            ...line('First half-cycle peak', ink, [[firstWave, SHORTEST]]),
+            ...line('First half-cycle peak', ink, [[firstHalfCyclePeak, SHORTEST]]),
             showSymbol: true,
             symbol: 'triangle',
             symbolSize: 12,

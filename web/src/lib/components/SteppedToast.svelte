@@ -1,12 +1,11 @@
 <script lang="ts">
-  import CloseOutline from 'flowbite-svelte-icons/CloseOutline.svelte';
-  import Toast from 'flowbite-svelte/Toast.svelte';
   import { fieldAt } from '@pilgrim/core/job/document-paths';
   import { stageTitles, type StageName } from '@pilgrim/core/kernel/stage-list';
   import type { JobStore, Stepped } from '$lib/job/job-store.svelte';
   import { addressIn, reach } from '$lib/job/reach';
   import { fieldNames } from '$lib/job/sheets';
   import { goto } from '$app/navigation';
+  import Notice from './Notice.svelte';
 
   let { store, base, step }: { store: JobStore; base: string; step: Stepped } = $props();
 
@@ -28,23 +27,10 @@
 </script>
 
 <!-- What an undo or redo changed, with the way there. -->
-<Toast
-  dismissable={false}
-  class="fixed end-4 bottom-4 z-40 flex items-center gap-3 border bg-card! p-2! ps-4! text-ink!"
-  data-testid="stepped"
->
-  <span class="me-3" role="status"
-    >{step.how}: {name}, {shown(step.from)} → {shown(step.to)}{step.others > 0 ? `, and ${step.others} more` : ''}</span
-  >
-  <button
-    type="button"
-    class="min-h-9 px-2 font-semibold text-sea underline pointer-coarse:min-h-11"
-    onclick={() => void jump()}>Go to it</button
-  >
-  <button
-    type="button"
-    class="min-h-9 min-w-9 rounded hover:bg-wash pointer-coarse:min-h-11"
-    aria-label="Put away"
-    onclick={() => (store.stepped = undefined)}><CloseOutline class="mx-auto" /></button
-  >
-</Toast>
+<Notice
+  testid="stepped"
+  text={`${step.how}: ${name}, ${shown(step.from)} → ${shown(step.to)}${step.others > 0 ? `, and ${step.others} more` : ''}`}
+  action="Go to it"
+  onaction={() => void jump()}
+  onclose={() => (store.stepped = undefined)}
+/>

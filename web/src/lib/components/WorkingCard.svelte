@@ -42,7 +42,7 @@
     const stages = new Set(value.assumes?.map((path) => path.split('.')[0] as StageName));
     if (stages.size > 0) void fieldNames(stageTitles, school, [...stages]).then((all) => (called = all));
   });
-  const assumed = $derived([...(value.assumes ?? [])].map((path) => nameOf(path)).join('; '));
+  const assumed = $derived((value.assumes ?? []).map(nameOf).join('; '));
   const evidenceTexts = {
     given: 'Rests on what was typed.',
     declared: 'Rests on nameplate, data sheet, catalogue or standard.',
@@ -113,7 +113,7 @@
   {/if}
   <p class="text-gray-300">This figure is {originTexts[value.origin]}.</p>
   <p class="text-gray-300" data-testid="evidence">
-    {evidenceTexts[value.evidence]}
+    {value.evidence ? evidenceTexts[value.evidence] : 'What it rests on is not traced.'}
     {#if assumed !== ''}Type to replace it: {assumed}.{/if}
   </p>
   <p class="text-gray-300">Source: {value.working.source}</p>

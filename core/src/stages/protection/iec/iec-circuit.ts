@@ -60,7 +60,7 @@ export function iecCircuit(circuit: Circuit, report: Report): CircuitDesign {
   // What feeds a drive is behind the device, what leaves it is cleared by the drive.
   const wire = onDrive ? fed : run;
   const heat = kFactor(laidBy(brief).insulation, laidBy(brief).metal);
-  const wireHeat = wire?.size === undefined ? undefined : (heat * wire.size) ** 2;
+  const conductorI2t = wire?.size === undefined ? undefined : (heat * wire.size) ** 2;
   const starDelta = circuit.starting.method === 'star-delta';
   const runs = onDrive
     ? [drawnRun(fed, ENDS.feed), drawnRun(run, ENDS.lead)]
@@ -70,7 +70,7 @@ export function iecCircuit(circuit: Circuit, report: Report): CircuitDesign {
     runs: runs.flat(),
     impedance: impedanceOf(onDrive ? fed : run),
     device: drawn,
-    wireHeat,
+    conductorI2t,
     rating,
     isOverload: isOverload(circuit),
   };

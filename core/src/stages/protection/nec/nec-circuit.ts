@@ -17,7 +17,7 @@ import {
   nextSize,
   SMALLEST,
   smallestConductor,
-  wireHeatOf,
+  conductorI2tOf,
   type Conductor,
 } from './nec-conductor.ts';
 import { currentByCode, tableFullLoadCurrent } from './nec-current.ts';
@@ -40,7 +40,7 @@ export function necCircuit(circuit: Circuit, report: Report): CircuitDesign {
     return {
       values: driveSide(circuit).values,
       device: undefined,
-      wireHeat: undefined,
+      conductorI2t: undefined,
       rating: undefined,
       runs: [],
       impedance: undefined,
@@ -92,7 +92,7 @@ export function necCircuit(circuit: Circuit, report: Report): CircuitDesign {
       : undefined;
   // The relay of a star-delta start guards the leads behind it.
   const guarded = onDrive ? undefined : (leads.conductor ?? conductor);
-  const wireHeat = guarded && wireHeatOf(guarded.size, brief.job.protection);
+  const conductorI2t = guarded && conductorI2tOf(guarded.size, brief.job.protection);
   const runs = [
     ...(onDrive ? drawnRun(drive.conductor, ENDS.feed, { length: brief.given.supply.feederLength }) : []),
     ...drawnRun(conductor, onDrive ? ENDS.lead : ENDS.direct, run),
@@ -104,7 +104,7 @@ export function necCircuit(circuit: Circuit, report: Report): CircuitDesign {
     fromBus && feederLength
       ? impedanceOf({ size: fromBus.size, metal: metalOf(brief), length: feederLength.value })
       : undefined;
-  return { values, runs, impedance, device: drawn, wireHeat, rating: device, isOverload: false };
+  return { values, runs, impedance, device: drawn, conductorI2t, rating: device, isOverload: false };
 }
 
 const metalOf = ({ job }: Circuit['brief']): 'cu' | 'al' => (job.protection.conductor === 'copper' ? 'cu' : 'al');

@@ -72,7 +72,7 @@ const METALS = { copper: { k: 0.0297, zero: 234 }, aluminium: { k: 0.0125, zero:
 const SHORT = 150;
 
 /** A²s that a wire bears, from the temperature of its insulation in service. */
-export function wireHeatOf(size: string, { conductor, insulation }: OptionContext['job']['protection']): number {
+export function conductorI2tOf(size: string, { conductor, insulation }: OptionContext['job']['protection']): number {
   const { k, zero } = METALS[conductor];
   return circularMils(size) ** 2 * k * Math.log10((SHORT + zero) / (Number(insulation) + zero));
 }
