@@ -106,7 +106,7 @@ export function loadChart(curve: Curve, { running, motor }: LoadMarks, school: S
       ...(running && peak.speed > 0 && peak.torque > 1.02 * Math.max(running.torque, breakaway?.torque ?? 0)
         ? [marked('Peak', peak, sea, 'top')]
         : []),
-      ...(running ? [marked('Operating point', running, copper, flat ? 'bottom' : motor ? 'right' : 'left')] : []),
+      ...(running ? [marked('Operating point', running, copper, flat || motor ? 'bottom' : 'left')] : []),
     ],
   };
 }

@@ -22,12 +22,12 @@
   <a href="/" class="flex items-center gap-2 text-lg font-bold"
     ><img src="/favicon.svg" alt="" class="size-7" />Pilgrim</a
   >
-  <nav aria-label="Main" class="flex grow flex-wrap gap-1">
+  <nav aria-label="Main" class="flex grow flex-wrap gap-x-0.5 sm:gap-x-1">
     {#each places as [place, href, label] (place)}
       <a
         {href}
         aria-current={place === current ? 'page' : undefined}
-        class={`flex min-h-11 items-center border-b-4 px-3 ${place === current ? 'border-copper font-semibold' : 'border-transparent hover:bg-wash'}`}
+        class={`flex min-h-11 items-center border-b-4 px-1 sm:px-2 lg:px-3 ${place === current ? 'border-copper font-semibold' : 'border-transparent hover:bg-wash'}`}
         >{label}</a
       >
     {/each}
